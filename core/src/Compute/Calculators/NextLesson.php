@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Compute\Calculators;
+
+use DateTimeImmutable;
+use Exception;
+use OpenSeam\Core\Compute\Calculator;
+use OpenSeam\Core\Compute\Schema;
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\NextLesson\Candidate;
+use OpenSeam\Core\NextLesson\Finding;
+use OpenSeam\Core\NextLesson\Ladder;
+use OpenSeam\Core\NextLesson\Option;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\NextLesson\Policy;
+use OpenSeam\Core\NextLesson\Reason;
+use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\SkillGraphBroken;
+use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Words;
+
+/** The next lesson for one student, with reasons. */
+final class NextLesson implements Calculator
+{
+    public function name(): string
+    {
+        return 'next-lesson';
+    }
+
+    public function summary(): string
+    {
+        return 'The next lesson, the one thing to change, and why, from skills, lessons, course order and samples so far.';
+    }
+
+    public function schema(): array
+    {
+        return Schema::object([
+            'skills' => Schema::list('what can be learned', Schema::object([
+                'id' => Schema::text('its id'), 'title' => Schema::text('its name'),
+                'needs' => Schema::texts('skills it stands on'), 'safety' => ['type' => 'boolean', 'description' => 'never skipped, always first'],
+            ], ['title', 'needs', 'safety']), 1, 1000),
+            'lessons' => Schema::list('what can be given', Schema::object([
+                'id' => Schema::text('its id'), 'title' => Schema::text('its name'), 'teaches' => Schema::list('skills', Schema::text('a skill'), 1, 100),
+                'minutes' => Schema::number('the first time, with its demo', null, 600, 0),
+                'again_minutes' => Schema::number('once more, without; default as minutes', null, 600, 0),
+                'drills' => Schema::list('short exercises of one skill', Schema::object([
+                    'id' => Schema::text('its id'), 'title' => Schema::text('its name'), 'skill' => Schema::text('the skill'),
+                    'minutes' => Schema::number('how long', null, 600, 0), 'text' => Schema::text('what to do', 500),
+                ], ['title', 'text'])),
+            ], ['title', 'again_minutes', 'drills']), 1, 1000),
+            'course_order' => Schema::list('lesson ids in the order of the course; default all lessons as given', Schema::text('a lesson')),
+            'policy' => Schema::oneOf('gate: nobody passes an unmet prerequisite; together: the class moves on', ['gate', 'together']),
+            'school' => Schema::oneOf('when a skill counts as sure', array_column(School::cases(), 'value')),
+            'samples' => Schema::list('oldest first', Schema::object([
+                'id' => Schema::text('its id'), 'lesson' => Schema::text('the lesson it was sewn for'),
+                'at' => Schema::text('when, such as 2030-05-02 or 2030-05-02T19:10:00Z'),
+                'evidence' => Schema::list('what it shows of each skill', Schema::object([
+                    'skill' => Schema::text('a skill'), 'weights' => Schema::list('1 right, 0 wrong, between is soft', Schema::number('a weight', 0, 1), 1, 100),
+                ])),
+                'findings' => Schema::list('results of checks, faults seen', Schema::object([
+                    'check' => Schema::text('id of the check or fault'), 'title' => Schema::text('its name'), 'text' => Schema::text('what it says', 500),
+                    'verdict' => Schema::oneOf('what it says', array_column(Verdict::cases(), 'value')), 'skills' => Schema::texts('skills it shows'),
+                    'fix' => Schema::text('in which way it is off, such as drift or low'),
+                    'change' => Schema::object(['kind' => Schema::oneOf('what to change', ['setting', 'guide', 'habit']), 'text' => Schema::text('the change', 500)]),
+                    'fault' => ['type' => 'boolean', 'description' => 'a fault seen rather than a check'],
+                ], ['title', 'text', 'fix', 'change', 'fault'])),
+            ], ['id', 'at', 'findings']), 0, 10_000),
+            'wishes' => Schema::texts('lesson or skill ids the student wants to come to'),
+            'words' => ['type' => 'object', 'description' => 'the teacher’s own word by skill', 'additionalProperties' => ['type' => 'boolean']],
+            'now' => Schema::text('the moment to decide for; default the time of the last sample'),
+            'tracing' => Schema::object([
+                'start' => Schema::number('chance', 0, 1), 'slip' => Schema::number('chance', 0, 1),
+                'guess' => Schema::number('chance', 0, 1), 'transit' => Schema::number('chance', 0, 1),
+            ]),
+            'fading_weeks' => ['type' => ['number', 'null'], 'description' => 'time constant of fading in weeks; null switches it off', 'exclusiveMinimum' => 0],
+        ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'words', 'now', 'tracing', 'fading_weeks']);
+    }
+
+    public function example(): array
+    {
+        return [
+            'skills' => [
+                ['id' => 'safe', 'title' => 'Safe habits', 'needs' => [], 'safety' => true],
+                ['id' => 'line', 'title' => 'Follow a line', 'needs' => ['safe']],
+                ['id' => 'allowance', 'title' => 'Keep the allowance', 'needs' => ['line']],
+                ['id' => 'pivot', 'title' => 'Pivot', 'needs' => ['line']],
+            ],
+            'lessons' => [
+                ['id' => 'seat', 'title' => 'Safe seat', 'teaches' => ['safe'], 'minutes' => 17],
+                ['id' => 'paper', 'title' => 'Paper drive', 'teaches' => ['line'], 'minutes' => 20, 'again_minutes' => 15],
+                ['id' => 'seam', 'title' => 'First seam', 'teaches' => ['allowance'], 'minutes' => 21, 'again_minutes' => 11,
+                    'drills' => [['id' => 'rows', 'title' => 'three rows', 'skill' => 'allowance', 'minutes' => 6, 'text' => 'Three rows of 120 mm.']]],
+                ['id' => 'spiral', 'title' => 'Square spiral', 'teaches' => ['pivot'], 'minutes' => 21],
+            ],
+            'course_order' => ['seat', 'paper', 'seam', 'spiral'],
+            'policy' => 'gate',
+            'school' => 'tracing',
+            'samples' => [
+                ['id' => 's1', 'lesson' => 'seat', 'at' => '2030-05-02', 'evidence' => [['skill' => 'safe', 'weights' => [1, 1, 1]]]],
+                ['id' => 's2', 'lesson' => 'paper', 'at' => '2030-05-02', 'evidence' => [['skill' => 'line', 'weights' => [1, 1, 1]]]],
+                ['id' => 's3', 'lesson' => 'seam', 'at' => '2030-05-09', 'evidence' => [['skill' => 'allowance', 'weights' => [0.95, 0.02]]],
+                    'findings' => [['check' => 'steering', 'title' => 'Steering', 'text' => 'drifts +3.0 mm over 120 mm', 'verdict' => 'not-yet', 'skills' => ['allowance'], 'fix' => 'drift',
+                        'change' => ['kind' => 'habit', 'text' => 'Stop every 50 mm and look at the guide line, not the needle.']]]],
+            ],
+            'wishes' => [],
+            'now' => '2030-05-09',
+        ];
+    }
+
+    public function run(Data $in): array
+    {
+        try {
+            $skills = BundleReader::skills($in->parts('skills'));
+        } catch (SkillGraphBroken $e) {
+            throw InputError::at('skills', array_map(fn (Data $s): string => $s->text('id'), $in->parts('skills')), $e->getMessage());
+        }
+        $lessons = [];
+        foreach ($in->parts('lessons') as $data) {
+            $lesson = self::lesson($data, $skills);
+            isset($lessons[$lesson->id]) && throw InputError::at($data->path('id'), $lesson->id, 'This lesson is given twice; each id once.');
+            $lessons[$lesson->id] = $lesson;
+        }
+        $order = $in->has('course_order') ? $in->texts('course_order') : array_keys($lessons);
+        foreach ($order as $i => $id) {
+            isset($lessons[$id]) || throw InputError::at("course_order[$i]", $id, 'This must be the id of one of the lessons.');
+        }
+        $samples = array_map(fn (Data $d, int $i): PastSample => self::sample($d, $i, $skills, $lessons), $in->parts('samples'), array_keys($in->parts('samples')));
+        $now = $in->has('now') ? self::time($in, 'now') : ($samples === [] ? new DateTimeImmutable('@0') : $samples[count($samples) - 1]->evidence->at);
+        $ladder = new Ladder(
+            $skills, $lessons, array_values($order), Words::in(),
+            Policy::from($in->text('policy', 'gate')), School::from($in->text('school', 'tracing')),
+            self::parameters($in),
+            array_key_exists('fading_weeks', $in->raw()) ? $in->numberOrNull('fading_weeks') : 12.0,
+        );
+        /** @var array<string, bool> $words */
+        $words = $in->part('words')->raw();
+
+        $advice = $ladder->advise($samples, $now, $in->texts('wishes'), $words);
+
+        return [
+            'kind' => $advice->kind->value,
+            'lesson' => $advice->lesson,
+            'drill' => $advice->drill?->id,
+            'change' => ['kind' => $advice->change->kind, 'text' => $advice->change->text],
+            'reasons' => array_map(fn (Reason $r): array => ['text' => $r->text, 'evidence' => $r->evidence], $advice->reasons),
+            'candidates' => array_map(fn (Candidate $c): array => [
+                'kind' => $c->kind->value, 'lesson' => $c->lesson, 'drill' => $c->drill?->id,
+                'minutes' => $c->minutes, 'gain_per_minute' => $c->gainPerMinute, 'ready' => $c->ready,
+            ], $advice->candidates),
+            'warm_up' => $advice->warmUp?->id,
+        ];
+    }
+
+    private static function lesson(Data $data, SkillGraph $skills): Option
+    {
+        foreach ($data->texts('teaches') as $i => $skill) {
+            $skills->has($skill) || throw InputError::at($data->path("teaches[$i]"), $skill, 'This must be the id of one of the skills.');
+        }
+
+        return new Option(
+            $data->text('id'), $data->text('title', $data->text('id')), $data->texts('teaches'),
+            $data->number('minutes'), $data->number('again_minutes', $data->number('minutes')),
+            array_map(function (Data $d) use ($skills): Drill {
+                $skills->has($d->text('skill')) || throw InputError::at($d->path('skill'), $d->text('skill'), 'This must be the id of one of the skills.');
+
+                return new Drill($d->text('id'), $d->text('title', $d->text('id')), $d->text('skill'), $d->number('minutes'), $d->text('text', $d->text('title', $d->text('id'))));
+            }, $data->parts('drills')),
+        );
+    }
+
+    /** @param array<string, Option> $lessons */
+    private static function sample(Data $data, int $i, SkillGraph $skills, array $lessons): PastSample
+    {
+        isset($lessons[$data->text('lesson')]) || throw InputError::at($data->path('lesson'), $data->text('lesson'), 'This must be the id of one of the lessons.');
+        $weights = [];
+        foreach ($data->parts('evidence') as $e) {
+            $skills->has($e->text('skill')) || throw InputError::at($e->path('skill'), $e->text('skill'), 'This must be the id of one of the skills.');
+            $weights[$e->text('skill')] = [...($weights[$e->text('skill')] ?? []), ...$e->numbers('weights')];
+        }
+        $findings = array_map(fn (Data $f): Finding => new Finding(
+            $f->text('check'), $f->text('title', $f->text('check')), $f->text('text', $f->text('verdict')), Verdict::from($f->text('verdict')), $f->texts('skills'),
+            $f->has('fix') ? $f->text('fix') : null,
+            $f->has('change') ? new Change($f->part('change')->text('kind'), $f->part('change')->text('text')) : null,
+            null, $f->flag('fault'),
+        ), $data->parts('findings'));
+
+        return new PastSample($data->text('lesson'), new Evidence($data->text('id', 'sample '.($i + 1)), $data->has('at') ? self::time($data, 'at') : new DateTimeImmutable('@0'), $weights), $findings);
+    }
+
+    private static function parameters(Data $in): TracingParameters
+    {
+        if (! $in->has('tracing')) {
+            return TracingParameters::usual();
+        }
+        $t = $in->part('tracing');
+        try {
+            return TracingParameters::of($t->number('start'), $t->number('slip'), $t->number('guess'), $t->number('transit'));
+        } catch (\InvalidArgumentException $e) {
+            throw InputError::at('tracing', $t->raw(), $e->getMessage());
+        }
+    }
+
+    private static function time(Data $data, string $name): DateTimeImmutable
+    {
+        $text = $data->text($name);
+        try {
+            if (preg_match('/^\d{4}-\d{2}-\d{2}/', $text) === 1) {
+                return new DateTimeImmutable($text, new \DateTimeZone('UTC'));
+            }
+        } catch (Exception) {
+            // Named below with everything else that is not a date.
+        }
+        throw InputError::at($data->path($name), $text, 'This must be a date such as 2030-05-02, or a time such as 2030-05-02T19:10:00Z.');
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Compute\Calculators;
+
+use OpenSeam\Core\Compute\Calculator;
+use OpenSeam\Core\Compute\Schema;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\StitchLength;
+use OpenSeam\Core\Measure\Tolerance;
+use OpenSeam\Core\Measure\ToleranceOutOfOrder;
+
+/** Stitch length by counting, with its uncertainty and verdict. */
+final class ReadStitchLength implements Calculator
+{
+    public function name(): string
+    {
+        return 'read-stitch-length';
+    }
+
+    public function summary(): string
+    {
+        return 'Stitch length from a count over a span: L ± U, the verdict, and how many stitches would decide.';
+    }
+
+    public function schema(): array
+    {
+        return Schema::object([
+            'stitches' => Schema::number('stitches counted; halves are allowed', null, 10_000, 0),
+            'span_mm' => Schema::number('the span they were counted over, mm', null, 100_000, 0),
+            'target_mm' => Schema::number('stitch length aimed at, mm', null, 100, 0),
+            'met_mm' => Schema::number('met within ± this, mm', 0, 100),
+            'near_mm' => Schema::number('near within ± this, mm, at least met_mm', 0, 100),
+        ]);
+    }
+
+    public function example(): array
+    {
+        return ['stitches' => 10, 'span_mm' => 25, 'target_mm' => 2.5, 'met_mm' => 0.2, 'near_mm' => 0.4];
+    }
+
+    public function run(Data $in): array
+    {
+        try {
+            $tolerance = Tolerance::around($in->number('target_mm'), $in->number('met_mm'), $in->number('near_mm'));
+        } catch (ToleranceOutOfOrder $e) {
+            throw InputError::at('near_mm', $in->number('near_mm'), $e->getMessage());
+        }
+        $read = StitchLength::counted($in->number('stitches'), $in->number('span_mm'), $tolerance);
+
+        return [
+            'length_mm' => $read->reading->value,
+            'u_mm' => $read->reading->u,
+            'expanded_mm' => $read->reading->expanded(),
+            'p_met' => $read->judgement->pMet,
+            'p_near' => $read->judgement->pNear,
+            'p_not_yet' => $read->judgement->pNotYet,
+            'verdict' => $read->judgement->verdict->value,
+            'stitches_to_decide' => $read->stitchesToDecide,
+        ];
+    }
+}

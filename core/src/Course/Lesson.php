@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Course;
+
+use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Sampler\Row;
+
+/** A lesson with its sampler. Content: it comes from a course bundle, never from code. */
+final readonly class Lesson
+{
+    /**
+     * @param  list<string>  $teaches  skill ids
+     * @param  list<string>  $cautions
+     * @param  list<string>  $points  teaching points
+     * @param  list<string>  $steps
+     * @param  array<string, string>  $settings  what to set, in words
+     * @param  array<string, Piece>  $pieces
+     * @param  array<string, Row>  $rows
+     * @param  list<string>  $faults  fault ids usual here
+     * @param  list<Drill>  $drills
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public int $version,
+        public string $why,
+        public array $teaches,
+        public LessonMinutes $minutes,
+        public bool $machine,
+        public string $foot,
+        public array $settings,
+        public array $cautions,
+        public array $points,
+        public array $steps,
+        public array $pieces,
+        public array $rows,
+        public array $faults,
+        public array $drills,
+    ) {}
+}

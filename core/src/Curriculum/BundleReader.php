@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Curriculum;
+
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonMinutes;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Skill\Skill;
+use OpenSeam\Core\Skill\SkillGraph;
+
+/** Makes a bundle's objects from its JSON. */
+final class BundleReader
+{
+    /**
+     * @param  array<string, mixed>  $json
+     *
+     * @throws InputError when something is missing, of the wrong type or names what is not there
+     */
+    public static function read(array $json): Bundle
+    {
+        $data = Data::of($json);
+        $lessons = [];
+        foreach ($data->parts('lessons') as $part) {
+            $lesson = self::lesson($part);
+            $lessons[$lesson->id] = $lesson;
+        }
+        $faults = [];
+        foreach ($data->parts('faults') as $part) {
+            $first = $part->part('first');
+            $faults[$part->text('id')] = new Fault(
+                $part->text('id'), $part->text('seen'), $part->texts('causes'), $part->texts('denies'),
+                new Change($first->text('kind'), $first->text('text')),
+            );
+        }
+        $courses = [];
+        foreach ($data->parts('courses') as $part) {
+            $courses[$part->text('id')] = ['title' => $part->text('title'), 'lessons' => $part->texts('lessons')];
+        }
+
+        return Bundle::of($data->text('id'), $data->text('title'), self::skills($data->parts('skills')), $lessons, $faults, $courses);
+    }
+
+    /**
+     * @param  list<Data>  $parts
+     *
+     * @throws InputError for a skill of the wrong shape
+     */
+    public static function skills(array $parts): SkillGraph
+    {
+        return SkillGraph::of(array_map(fn (Data $part): Skill => new Skill(
+            $part->text('id'), $part->text('title', $part->text('id')), $part->text('strand', ''),
+            $part->text('shows', ''), $part->texts('needs'), $part->flag('safety'),
+        ), $parts));
+    }
+
+    private static function lesson(Data $data): Lesson
+    {
+        $pieces = [];
+        $sampler = $data->part('sampler');
+        foreach ($sampler->parts('pieces') as $p) {
+            $pieces[$p->text('id')] = new Piece(
+                $p->text('id'), $p->number('width_mm'), $p->number('height_mm'),
+                $p->whole('layers', 1), $p->text('label', ''), $p->text('material', 'cloth'),
+            );
+        }
+        $rows = [];
+        foreach ($sampler->parts('rows') as $r) {
+            $row = RowReader::read($r, $pieces);
+            $rows[$row->id] = $row;
+        }
+        $minutes = $data->part('minutes');
+
+        return new Lesson(
+            id: $data->text('id'),
+            title: $data->text('title'),
+            version: $data->whole('version'),
+            why: $data->text('why'),
+            teaches: $data->texts('teaches'),
+            minutes: new LessonMinutes($minutes->number('demo'), $minutes->number('sew'), $minutes->number('inspect')),
+            machine: $data->flag('machine', true),
+            foot: $data->text('foot', ''),
+            settings: array_column(array_map(fn (Data $s): array => [$s->text('name'), $s->text('value')], $data->parts('settings')), 1, 0),
+            cautions: $data->texts('cautions'),
+            points: $data->texts('teaching_points'),
+            steps: $data->texts('steps'),
+            pieces: $pieces,
+            rows: $rows,
+            faults: $data->texts('faults'),
+            drills: array_map(fn (Data $d): Drill => new Drill(
+                $d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'),
+            ), $data->parts('drills')),
+        );
+    }
+
+    /** @return array<string, Change> */
+    public static function changes(Data $data): array
+    {
+        $changes = [];
+        foreach (array_keys($data->raw()) as $when) {
+            $change = $data->part((string) $when);
+            $changes[(string) $when] = new Change($change->text('kind'), $change->text('text'));
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Curriculum;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Tolerance;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Check\BandCheck;
+use OpenSeam\Core\Sampler\Check\Check;
+use OpenSeam\Core\Sampler\Check\EachCheck;
+use OpenSeam\Core\Sampler\Check\RatedCheck;
+use OpenSeam\Core\Sampler\Check\SeamCheck;
+use OpenSeam\Core\Sampler\Check\StitchLengthCheck;
+use OpenSeam\Core\Sampler\CheckSpec;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Stitch\Path;
+
+/** Makes a row with its readings and checks from a bundle's JSON. */
+final class RowReader
+{
+    /**
+     * @param  array<string, Piece>  $pieces
+     *
+     * @throws InputError when something does not fit together
+     */
+    public static function read(Data $data, array $pieces): Row
+    {
+        $path = $data->has('path') ? $data->part('path') : null;
+        $pieceId = $data->has('piece') ? $data->text('piece') : null;
+        $piece = $pieceId === null ? null : ($pieces[$pieceId] ?? throw InputError::at($data->path('piece'), $pieceId, 'This must be the id of a piece of the sampler.'));
+        $fields = [];
+        foreach ($data->parts('readings') as $f) {
+            $fields[$f->text('id')] = self::field($f);
+        }
+        $checks = array_map(fn (Data $c): CheckSpec => self::check($c, $fields), $data->parts('checks'));
+
+        return new Row(
+            id: $data->text('id'),
+            title: $data->text('title'),
+            piece: $pieceId,
+            path: $path === null || $piece === null ? null : self::path($path, $piece),
+            run: $path?->text('run') ?? '',
+            edge: $path?->text('edge', '') ?? '',
+            distanceMm: $path?->number('distance_mm', 0.0) ?? 0.0,
+            stitchMm: $data->number('stitch_mm', 2.5),
+            backStitches: $data->whole('back_stitches', 0),
+            guide: $data->text('guide', ''),
+            fields: $fields,
+            checks: $checks,
+        );
+    }
+
+    private static function path(Data $path, Piece $piece): Path
+    {
+        $run = $path->text('run');
+        if ($run === 'edge') {
+            $x = $path->text('edge') === 'left' ? $path->number('distance_mm') : $piece->widthMm - $path->number('distance_mm');
+
+            return Path::through([[$x, $path->number('from_mm')], [$x, $path->number('to_mm')]]);
+        }
+        if ($run === 'square-spiral') {
+            return Path::squareSpiral($piece->widthMm, $path->number('margin_mm'), $path->number('lane_mm'), $path->whole('corners'));
+        }
+        if ($run === 'line') {
+            $corners = [];
+            foreach ($path->items('through') as $i => $corner) {
+                $corners[] = is_array($corner) && is_numeric($corner[0] ?? null) && is_numeric($corner[1] ?? null)
+                    ? [(float) $corner[0], (float) $corner[1]]
+                    : throw InputError::at($path->path("through[$i]"), $corner, 'A corner is two numbers in mm: [from the left, from the top].');
+            }
+
+            return Path::through($corners);
+        }
+        throw InputError::at($path->path('run'), $run, 'A row runs along an "edge", a "line" or a "square-spiral".');
+    }
+
+    private static function field(Data $data): Field
+    {
+        $kind = FieldKind::tryFrom($data->text('kind')) ?? throw InputError::at($data->path('kind'), $data->text('kind'), 'A reading is one of: '.implode(', ', array_column(FieldKind::cases(), 'value')).'.');
+        $marks = array_map(function (Data $m): array {
+            /** @var array<string, mixed> $mark */
+            $mark = $m->raw();
+
+            return $mark;
+        }, $data->parts('marks'));
+        $options = $data->texts('options');
+
+        return new Field(
+            $data->text('id'), $data->text('label'), $kind,
+            $data->number('min', 0.0),
+            $data->number('max', match ($kind) {
+                FieldKind::YesNo => 1.0,
+                FieldKind::Choice => max(0, count($options) - 1),
+                FieldKind::Stitches => 200.0,
+                default => 100.0,
+            }),
+            $data->number('step', in_array($kind, [FieldKind::Length, FieldKind::Lengths], true) ? 0.5 : 1.0),
+            $marks, $options, $data->text('hint', ''),
+        );
+    }
+
+    /** @param array<string, Field> $fields */
+    private static function check(Data $data, array $fields): CheckSpec
+    {
+        $of = $data->text('of');
+        isset($fields[$of]) || throw InputError::at($data->path('of'), $of, 'A check judges a reading of its own row.');
+
+        return new CheckSpec(
+            $data->text('id'), $data->text('title'), $of, self::judge($data),
+            $data->texts('shows'), BundleReader::changes($data->part('changes')),
+            $data->text('source'), $data->text('allows'),
+        );
+    }
+
+    private static function judge(Data $data): Check
+    {
+        $kind = $data->text('kind');
+
+        return match ($kind) {
+            'mean' => SeamCheck::mean($data->number('target_mm'), $data->number('met_mm'), $data->number('near_mm')),
+            'spread' => SeamCheck::spread($data->number('target_mm'), $data->number('met_mm'), $data->number('near_mm')),
+            'each' => new EachCheck($data->number('target_mm', 0.0), $data->number('met_mm'), $data->number('near_mm')),
+            'stitch-length' => new StitchLengthCheck($data->number('target_mm'), $data->number('met_mm'), $data->number('near_mm')),
+            'band' => new BandCheck(self::band($data->part('met'), $data->part('near'))),
+            'yes' => RatedCheck::yes(),
+            'choice' => new RatedCheck(array_map(Verdict::from(...), $data->texts('verdicts'))),
+            default => throw InputError::at($data->path('kind'), $kind, 'A check is one of: mean, spread, each, band, stitch-length, yes, choice.'),
+        };
+    }
+
+    private static function band(Data $met, Data $near): Tolerance
+    {
+        return Tolerance::bands(
+            $met->numberOrNull('from') ?? -INF, $met->numberOrNull('to') ?? INF,
+            $near->numberOrNull('from') ?? -INF, $near->numberOrNull('to') ?? INF,
+        );
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Fault;
+
+use OpenSeam\Core\Sampler\Change;
+
+/** Something seen on a sample that is not right. */
+final readonly class Fault
+{
+    /**
+     * @param  list<string>  $causes  most usual first
+     * @param  list<string>  $denies  skills it speaks against
+     */
+    public function __construct(
+        public string $id,
+        public string $seen,
+        public array $causes,
+        public array $denies,
+        public Change $first,
+    ) {}
+}

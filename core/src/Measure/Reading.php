@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Measure;
+
+use InvalidArgumentException;
+
+/**
+ * A measured value with its standard uncertainty u (same unit).
+ *
+ * A limit of ±a with nothing known inside it is a rectangular distribution:
+ * u = a/√3 (JCGM 100:2008, 4.3.7).
+ */
+final readonly class Reading
+{
+    /** A steel ruler laid by hand is read to ±0.5 mm; common practice, no source. */
+    public const RULER_LIMIT_MM = 0.5;
+
+    /** A counted stretch is sure to ±0.5 stitch; common practice, no source. */
+    public const COUNT_LIMIT = 0.5;
+
+    private function __construct(public float $value, public float $u) {}
+
+    /** @throws InvalidArgumentException when u is negative or a number is not finite */
+    public static function of(float $value, float $u): self
+    {
+        if (! is_finite($value) || ! is_finite($u) || $u < 0) {
+            throw new InvalidArgumentException('A reading needs a finite value and an uncertainty of 0 or more.');
+        }
+
+        return new self($value, $u);
+    }
+
+    /** A value known as it is: a count, a yes or a no. */
+    public static function exact(float $value): self
+    {
+        return self::of($value, 0.0);
+    }
+
+    /** One ruler reading in mm. */
+    public static function ruler(float $mm): self
+    {
+        return self::of($mm, self::RULER_LIMIT_MM / sqrt(3));
+    }
+
+    /** The mean of n ruler readings in mm; the limits are independent. */
+    public static function rulerMean(float $meanMm, int $n): self
+    {
+        return self::of($meanMm, self::RULER_LIMIT_MM / sqrt(3 * max(1, $n)));
+    }
+
+    /** The difference of two ruler readings in mm. */
+    public static function rulerDifference(float $mm): self
+    {
+        return self::of($mm, self::RULER_LIMIT_MM * sqrt(2 / 3));
+    }
+
+    /** The expanded uncertainty U = k·u with k = 2. */
+    public function expanded(): float
+    {
+        return 2 * $this->u;
+    }
+}

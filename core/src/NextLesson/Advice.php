@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\NextLesson;
+
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Sampler\Change;
+
+/** The next lesson for one student, and why. */
+final readonly class Advice
+{
+    /**
+     * @param  list<Reason>  $reasons
+     * @param  list<Candidate>  $candidates  best first
+     */
+    public function __construct(
+        public Kind $kind,
+        public ?string $lesson,
+        public ?Drill $drill,
+        public Change $change,
+        public array $reasons,
+        public array $candidates,
+        /** Under the together policy: the gap that comes along. */
+        public ?Drill $warmUp = null,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\NextLesson;
+
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Change;
+
+/** One thing a sample showed: a check's result or a fault seen. */
+final readonly class Finding
+{
+    /** @param list<string> $skills it speaks for or against */
+    public function __construct(
+        public string $check,
+        public string $title,
+        public string $text,
+        public Verdict $verdict,
+        public array $skills,
+        public ?string $fix = null,
+        public ?Change $change = null,
+        public ?string $again = null,
+        public bool $fault = false,
+    ) {}
+
+    public function concerns(string $skill): bool
+    {
+        return in_array($skill, $this->skills, true);
+    }
+}

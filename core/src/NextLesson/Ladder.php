@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\NextLesson;
+
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Words;
+use DateTimeImmutable;
+
+/**
+ * Decides the next lesson. The rungs, in order: safety; the root gap below what
+ * the course needs next; near twice; refresh due; the next ready lesson in
+ * course order; what is still only near; enrichment. Within a rung the highest
+ * expected gain per minute wins.
+ */
+final readonly class Ladder
+{
+    /**
+     * @param  array<string, Option>  $lessons  all that could be given
+     * @param  list<string>  $order  the course
+     */
+    public function __construct(
+        private SkillGraph $skills,
+        private array $lessons,
+        private array $order,
+        private Words $words,
+        private Policy $policy = Policy::Gate,
+        private School $school = School::Tracing,
+        private ?TracingParameters $parameters = null,
+        private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
+    ) {}
+
+    /**
+     * @param  list<PastSample>  $samples  oldest first
+     * @param  list<string>  $wishes  lesson or skill ids the student wants to come to
+     * @param  array<string, bool>  $wordOfTeacher  by skill
+     */
+    public function advise(array $samples, DateTimeImmutable $now, array $wishes = [], array $wordOfTeacher = []): Advice
+    {
+        $parameters = $this->parameters ?? TracingParameters::usual();
+        $book = new StandingBook($parameters, $this->fadingWeeks);
+        $standings = $book->standings(array_map(fn (PastSample $s) => $s->evidence, $samples), $now, $wordOfTeacher);
+        $record = new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $parameters);
+
+        return $this->safety($record)
+            ?? $this->gap($record)
+            ?? $this->nearTwice($record)
+            ?? $this->refresh($record, $now)
+            ?? $this->goOn($record)
+            ?? $this->leftover($record)
+            ?? $this->enrich($record, $wishes);
+    }
+
+    private function safety(Record $record): ?Advice
+    {
+        foreach ($this->order as $id) {
+            $lesson = $this->lessons[$id];
+            $safety = array_values(array_filter($lesson->teaches, fn (string $skill): bool => $this->skills->get($skill)->safety));
+            $last = $record->lastSample($id);
+            // One habit missing is one too many, however sure the rest looks.
+            $open = array_filter($safety, fn (string $skill): bool => ! $record->isSure($skill) || $last?->worst($skill) !== null);
+            if ($open !== []) {
+                $reasons = [new Reason($this->words->say('reason.safety')), ...$this->findings($last, $open)];
+                $kind = $last === null ? Kind::GoOn : Kind::Repeat;
+
+                return $this->advice($record, $record->candidate($kind, $id), $last?->worst($safety[0])->change ?? null, $reasons);
+            }
+        }
+
+        return null;
+    }
+
+    private function gap(Record $record): ?Advice
+    {
+        if ($this->policy === Policy::Together) {
+            return null;
+        }
+        $target = $record->target();
+        if ($target === null) {
+            return null;
+        }
+        $root = $this->skills->rootGap($this->lessons[$target]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+        $reasons = [];
+        $wanted = [];
+        if ($root !== null) {
+            $reasons[] = new Reason($this->words->say('reason.root-gap', ['target' => $this->lessons[$target]->title, 'skill' => $this->skills->get($root)->title]));
+            $wanted = [$root];
+        } elseif ($record->isTried($target)) {
+            $wanted = $record->weak($target);
+            $root = $wanted[0] ?? null;
+            foreach ($wanted as $skill) {
+                $reasons[] = new Reason($this->words->say('reason.weak', ['skill' => $this->skills->get($skill)->title, 'lesson' => $this->lessons[$target]->title]));
+            }
+        }
+        if ($root === null) {
+            return null;
+        }
+        $candidates = $record->candidatesFor($root, $wanted);
+        if ($candidates === []) {
+            return null;
+        }
+        $sample = $record->lastShowing($root);
+        $reasons = [...$reasons, ...$this->findings($sample, $wanted), ...$this->sameAgain($record, $sample, $root)];
+
+        return $this->advice($record, $candidates[0], $sample?->worst($root)->change ?? null, $reasons);
+    }
+
+    private function nearTwice(Record $record): ?Advice
+    {
+        $near = $record->nearTwice();
+        if ($near === null) {
+            return null;
+        }
+        [$sample, $finding, $before, $was] = $near;
+        $reason = new Reason(
+            $this->words->say('reason.near-twice', ['lesson' => $this->lessons[$sample->lesson]->title, 'check' => "{$finding->title}, {$finding->text}"]),
+            [Reason::behind($sample, $finding), Reason::behind($before, $was)],
+        );
+
+        return $this->advice($record, $record->candidate(Kind::Repeat, $sample->lesson), $finding->change, [$reason]);
+    }
+
+    private function refresh(Record $record, DateTimeImmutable $now): ?Advice
+    {
+        foreach ($record->refreshDue() as $skill) {
+            $candidates = $record->candidatesFor($skill, [$skill], Kind::Refresh);
+            $at = $record->standings[$skill]->lastShownAt ?? null;
+            if ($candidates !== [] && $at !== null) {
+                $weeks = (string) (int) round(($now->getTimestamp() - $at->getTimestamp()) / 604_800);
+                $reason = new Reason($this->words->say('reason.refresh', ['skill' => $this->skills->get($skill)->title, 'weeks' => $weeks]));
+
+                return $this->advice($record, $candidates[0], new Change('habit', $this->words->say('change.refresh')), [$reason]);
+            }
+        }
+
+        return null;
+    }
+
+    private function goOn(Record $record): ?Advice
+    {
+        $target = $this->policy === Policy::Together ? $record->firstUntried() : $record->target();
+        if ($target === null || $record->isTried($target)) {
+            return null;
+        }
+        $before = $record->samples === [] ? null : $record->samples[count($record->samples) - 1];
+        $reasons = match (true) {
+            $before === null => [new Reason($this->words->say('reason.first'))],
+            $before->worst() === null => [new Reason($this->words->say('reason.next-met', ['lesson' => $this->title($before->lesson)])), new Reason($this->words->say('reason.next'))],
+            default => [new Reason($this->words->say('reason.next')), ...$this->unsure($before)],
+        };
+        $warmUp = null;
+        if ($this->policy === Policy::Together) {
+            $gap = $this->skills->rootGap($this->lessons[$target]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+            if ($gap !== null) {
+                $warmUp = $record->drillFor($gap);
+                $reasons = [new Reason($this->words->say('reason.together', ['skill' => $this->skills->get($gap)->title])), ...$this->findings($record->lastShowing($gap), [$gap])];
+            }
+        }
+
+        return $this->advice($record, $record->candidate(Kind::GoOn, $target), null, $reasons, $warmUp);
+    }
+
+    private function leftover(Record $record): ?Advice
+    {
+        foreach ($this->order as $id) {
+            if (! $record->isPassed($id)) {
+                $last = $record->lastSample($id);
+
+                return $this->advice($record, $record->candidate(Kind::Repeat, $id), $last?->worst()?->change, [
+                    new Reason($this->words->say('reason.leftover', ['lesson' => $this->lessons[$id]->title])),
+                    ...$this->findings($last, $this->lessons[$id]->teaches),
+                ]);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<string> $wishes */
+    private function enrich(Record $record, array $wishes): Advice
+    {
+        $candidates = [];
+        foreach ($this->lessons as $id => $lesson) {
+            if (! $record->isPassed((string) $id) && $record->isReady((string) $id)) {
+                $wished = array_intersect([$id, ...$lesson->teaches], $wishes) !== [];
+                $candidates[] = [$wished, $record->candidate(Kind::Enrich, (string) $id)];
+            }
+        }
+        usort($candidates, fn (array $a, array $b): int => [$b[0], $b[1]->gainPerMinute] <=> [$a[0], $a[1]->gainPerMinute]);
+        if ($candidates === []) {
+            return new Advice(Kind::Enrich, null, null, new Change('habit', $this->words->say('reason.all-done')), [new Reason($this->words->say('reason.all-done'))], $record->all());
+        }
+
+        return $this->advice($record, $candidates[0][1], null, [new Reason($this->words->say($candidates[0][0] ? 'reason.wish' : 'reason.enrich'))]);
+    }
+
+    /** @param list<Reason> $reasons */
+    private function advice(Record $record, Candidate $chosen, ?Change $change, array $reasons, ?Drill $warmUp = null): Advice
+    {
+        $change ??= match (true) {
+            $chosen->drill !== null => new Change('habit', $chosen->drill->text),
+            $chosen->kind === Kind::GoOn || $chosen->kind === Kind::Enrich => new Change('habit', $this->words->say('change.first-time')),
+            default => new Change('habit', $this->words->say('change.again')),
+        };
+        $others = array_filter($record->all(), fn (Candidate $c): bool => ! ($c->lesson === $chosen->lesson && $c->drill === $chosen->drill));
+
+        return new Advice($chosen->kind, $chosen->lesson, $chosen->drill, $change, $reasons, [$chosen, ...array_values($others)], $warmUp);
+    }
+
+    /**
+     * What the sample shows against these skills, each once.
+     *
+     * @param  array<string>  $skills
+     * @return list<Reason>
+     */
+    private function findings(?PastSample $sample, array $skills): array
+    {
+        $reasons = [];
+        foreach ($sample->findings ?? [] as $finding) {
+            if ($sample !== null && $finding->verdict->value !== 'met' && array_intersect($finding->skills, $skills) !== []) {
+                $reasons[] = new Reason(
+                    $finding->again !== null
+                        ? $this->words->say('reason.unsure', ['check' => "{$finding->title}, {$finding->text},", 'again' => $finding->again])
+                        : ($finding->fault ? $this->words->say('reason.fault', ['fault' => $finding->text]) : $this->words->say('reason.check', ['check' => $finding->title, 'text' => $finding->text])),
+                    [Reason::behind($sample, $finding)],
+                );
+            }
+        }
+
+        return $reasons;
+    }
+
+    /** @return list<Reason> */
+    private function unsure(PastSample $sample): array
+    {
+        return array_values(array_filter($this->findings($sample, array_keys($sample->evidence->weights)), fn (Reason $r): bool => ($r->evidence[0]['verdict'] ?? '') === 'unsure'));
+    }
+
+    /**
+     * The same finding in sample after sample is a habit, not an accident.
+     *
+     * @return list<Reason>
+     */
+    private function sameAgain(Record $record, ?PastSample $sample, string $skill): array
+    {
+        $worst = $sample?->worst($skill);
+        if ($sample === null || $worst === null) {
+            return [];
+        }
+        $run = $record->sameFinding($sample, $worst);
+
+        return count($run) < 2 ? [] : [new Reason(
+            $this->words->say('reason.same-again', ['count' => (string) count($run), 'text' => $worst->title.', '.implode('; ', array_map(fn (array $r): string => $r[1]->text, $run))]),
+            array_map(fn (array $r): array => Reason::behind($r[0], $r[1]), $run),
+        )];
+    }
+
+    private function title(string $lesson): string
+    {
+        return $this->lessons[$lesson]->title ?? $lesson;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\NextLesson;
+
+use DateTimeImmutable;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Grade;
+use OpenSeam\Core\Skill\Evidence;
+
+/** A kept sample as the ladder sees it. */
+final readonly class PastSample
+{
+    /** @param list<Finding> $findings */
+    public function __construct(
+        public string $lesson,
+        public Evidence $evidence,
+        public array $findings,
+    ) {}
+
+    public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade): self
+    {
+        $findings = [];
+        foreach ($grade->checks as $check) {
+            $result = $check->result;
+            if ($result !== null) {
+                $findings[] = new Finding(
+                    $check->key(), $check->spec->title, $result->text, $result->judgement->verdict, $check->spec->shows,
+                    $result->fix, $check->change(), $result->judgement->verdict === Verdict::Unsure ? $result->again : null,
+                );
+            }
+        }
+        foreach ($grade->faults as $fault) {
+            $findings[] = new Finding($fault->id, $fault->seen, $fault->seen, Verdict::NotYet, $fault->denies, $fault->id, $fault->first, null, true);
+        }
+
+        return new self($lesson, new Evidence($id, $at, $grade->evidence), $findings);
+    }
+
+    /** The worst finding about a skill, or about anything when none is named. */
+    public function worst(?string $skill = null): ?Finding
+    {
+        $worst = null;
+        foreach ($this->findings as $finding) {
+            if (($skill === null || $finding->concerns($skill)) && $finding->verdict !== Verdict::Met
+                && ($worst === null || ($worst->verdict !== $finding->verdict && $worst->verdict->worse($finding->verdict) === $finding->verdict))) {
+                $worst = $finding;
+            }
+        }
+
+        return $worst;
+    }
+}

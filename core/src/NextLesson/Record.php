@@ -1,0 +1,300 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\NextLesson;
+
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Skill\TracingParameters;
+
+/** What one student has shown so far, and what each next step would be worth. */
+final class Record
+{
+    /** @var array<string, int>|null lessons of the course that stand on a skill */
+    private ?array $unlocks = null;
+
+    /**
+     * @param  array<string, Option>  $lessons
+     * @param  list<string>  $order
+     * @param  list<PastSample>  $samples
+     * @param  array<string, Standing>  $standings
+     */
+    public function __construct(
+        private readonly SkillGraph $skills,
+        private readonly array $lessons,
+        private readonly array $order,
+        private readonly School $school,
+        public readonly array $samples,
+        public readonly array $standings,
+        private readonly TracingParameters $parameters,
+    ) {}
+
+    public function isSure(string $skill): bool
+    {
+        return isset($this->standings[$skill]) && $this->standings[$skill]->isSure($this->school);
+    }
+
+    public function isTaught(string $skill): bool
+    {
+        foreach ($this->lessons as $lesson) {
+            if (in_array($skill, $lesson->teaches, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isTried(string $lesson): bool
+    {
+        return $this->lastSample($lesson) !== null;
+    }
+
+    /** All the lesson stands on, beyond what it teaches itself, is sure. */
+    public function isReady(string $lesson): bool
+    {
+        return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s)) === null;
+    }
+
+    /** Every skill it teaches was shown, and is sure or was good the last time. */
+    public function isPassed(string $lesson): bool
+    {
+        foreach ($this->lessons[$lesson]->teaches as $skill) {
+            $good = ($this->standings[$skill] ?? null)?->lastShowing();
+            if (! $this->isSure($skill) && ($good === null || $good < Standing::GOOD_SHOWING || $this->isWeak($skill))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Not sure, and the last sample that touched it spoke against it. */
+    public function isWeak(string $skill): bool
+    {
+        $standing = $this->standings[$skill] ?? null;
+        if ($this->isSure($skill) || $standing === null || ! $standing->tried()) {
+            return false;
+        }
+        $worst = $this->lastShowing($skill)?->worst($skill);
+
+        return $worst?->verdict === Verdict::NotYet || ($worst === null && $standing->lastShowing() < Standing::COMING_FROM);
+    }
+
+    /** @return list<string> weak skills the lesson teaches, deepest first */
+    public function weak(string $lesson): array
+    {
+        $teaches = $this->lessons[$lesson]->teaches;
+        $ordered = array_filter(array_keys($this->skills->all()), fn (string $id): bool => in_array($id, $teaches, true) && $this->isWeak($id));
+
+        return array_values(array_map(strval(...), $ordered));
+    }
+
+    /** What the course needs next: the first lesson not tried, or tried with something not yet there. */
+    public function target(): ?string
+    {
+        foreach ($this->order as $id) {
+            if (! $this->isPassed($id) && (! $this->isTried($id) || $this->weak($id) !== [])) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    public function firstUntried(): ?string
+    {
+        foreach ($this->order as $id) {
+            if (! $this->isTried($id) && ! $this->isPassed($id)) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    public function lastSample(string $lesson): ?PastSample
+    {
+        foreach (array_reverse($this->samples) as $sample) {
+            if ($sample->lesson === $lesson) {
+                return $sample;
+            }
+        }
+
+        return null;
+    }
+
+    /** The last sample that touched a skill. */
+    public function lastShowing(string $skill): ?PastSample
+    {
+        foreach (array_reverse($this->samples) as $sample) {
+            if (($sample->evidence->weights[$skill] ?? []) !== []) {
+                return $sample;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The same check near in the last two samples of the lesson sewn last.
+     *
+     * @return array{PastSample, Finding, PastSample, Finding}|null
+     */
+    public function nearTwice(): ?array
+    {
+        $last = $this->samples === [] ? null : $this->samples[count($this->samples) - 1];
+        if ($last === null || ! isset($this->lessons[$last->lesson])) {
+            return null;
+        }
+        $same = array_values(array_filter($this->samples, fn (PastSample $s): bool => $s->lesson === $last->lesson));
+        $before = $same[count($same) - 2] ?? null;
+        foreach ($before === null ? [] : $last->findings as $finding) {
+            foreach ($before->findings ?? [] as $was) {
+                if ($before !== null && $was->check === $finding->check && $was->verdict === Verdict::Near && $finding->verdict === Verdict::Near) {
+                    return [$last, $finding, $before, $was];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The unbroken run of samples of one lesson with the same finding, newest first.
+     *
+     * @return list<array{PastSample, Finding}>
+     */
+    public function sameFinding(PastSample $newest, Finding $finding): array
+    {
+        $run = [];
+        foreach (array_reverse($this->samples) as $sample) {
+            if ($sample->lesson !== $newest->lesson) {
+                continue;
+            }
+            $same = array_values(array_filter($sample->findings, fn (Finding $f): bool => $f->check === $finding->check && $f->fix === $finding->fix && $f->verdict !== Verdict::Met));
+            if ($same === []) {
+                break;
+            }
+            $run[] = [$sample, $same[0]];
+        }
+
+        return $run;
+    }
+
+    /** @return list<string> most faded first */
+    public function refreshDue(): array
+    {
+        $due = array_filter($this->standings, fn (Standing $s): bool => $this->skills->has($s->skill) && $s->refreshDue($this->school));
+        uasort($due, fn (Standing $a, Standing $b): int => $a->faded <=> $b->faded);
+
+        return array_map(strval(...), array_keys($due));
+    }
+
+    public function drillFor(string $skill): ?Drill
+    {
+        foreach ($this->lessons as $lesson) {
+            foreach ($lesson->drills as $drill) {
+                if ($drill->skill === $skill) {
+                    return $drill;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Ways to work on a skill, best first: its drills, the lessons that teach it.
+     *
+     * @param  list<string>  $wanted  the skills that count towards the gain
+     * @return list<Candidate>
+     */
+    public function candidatesFor(string $skill, array $wanted, ?Kind $as = null): array
+    {
+        $found = [];
+        foreach ($this->lessons as $id => $lesson) {
+            if (! in_array($skill, $lesson->teaches, true)) {
+                continue;
+            }
+            if (! $this->isTried((string) $id)) {
+                // The first meeting is the whole lesson, not a drill of it.
+                $found[] = $this->candidate($as ?? Kind::GoOn, (string) $id);
+
+                continue;
+            }
+            $found[] = new Candidate($as ?? Kind::Repeat, (string) $id, null, $lesson->againMinutes, $this->gain(array_values(array_intersect($lesson->teaches, $wanted))) / $lesson->againMinutes, $this->isReady((string) $id));
+            foreach ($lesson->drills as $drill) {
+                if ($drill->skill === $skill) {
+                    $found[] = new Candidate($as ?? Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$skill]) / $drill->minutes, true);
+                }
+            }
+        }
+        usort($found, fn (Candidate $a, Candidate $b): int => $b->gainPerMinute <=> $a->gainPerMinute);
+        // Something already met is picked up again before a new lesson is opened for it.
+        usort($found, fn (Candidate $a, Candidate $b): int => (int) ($a->kind === Kind::GoOn) <=> (int) ($b->kind === Kind::GoOn));
+
+        return $found;
+    }
+
+    public function candidate(Kind $kind, string $lesson): Candidate
+    {
+        $option = $this->lessons[$lesson];
+        $minutes = $this->isTried($lesson) ? $option->againMinutes : $option->minutes;
+
+        return new Candidate($kind, $lesson, null, $minutes, $this->gain($option->teaches) / $minutes, $this->isReady($lesson));
+    }
+
+    /** @return list<Candidate> every lesson and drill, highest gain per minute first, ready ones before others */
+    public function all(): array
+    {
+        $all = [];
+        foreach ($this->lessons as $id => $lesson) {
+            $tried = $this->isTried((string) $id);
+            $inCourse = in_array($id, $this->order, true);
+            $all[] = $this->candidate($tried ? Kind::Repeat : ($inCourse ? Kind::GoOn : Kind::Enrich), (string) $id);
+            foreach ($tried ? $lesson->drills : [] as $drill) {
+                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$drill->skill]) / $drill->minutes, true);
+            }
+        }
+        usort($all, fn (Candidate $a, Candidate $b): int => [$b->ready, $b->gainPerMinute] <=> [$a->ready, $a->gainPerMinute]);
+
+        return $all;
+    }
+
+    /**
+     * Σ value × expected rise in P(L) by one sample. The posterior averages to
+     * the prior, so the expected rise is the learning step alone: (1 − P)·T.
+     * Value: the lessons a skill unlocks, and itself.
+     *
+     * @param  list<string>  $skills
+     */
+    private function gain(array $skills): float
+    {
+        $gain = 0.0;
+        foreach ($skills as $skill) {
+            $known = ($this->standings[$skill] ?? null)->faded ?? $this->parameters->start;
+            $gain += (1 + $this->unlocks($skill)) * (1 - $known) * $this->parameters->transit;
+        }
+
+        return $gain;
+    }
+
+    private function unlocks(string $skill): int
+    {
+        if ($this->unlocks === null) {
+            $this->unlocks = [];
+            foreach ($this->order as $id) {
+                foreach ($this->skills->below($this->lessons[$id]->teaches) as $below) {
+                    $this->unlocks[$below] = ($this->unlocks[$below] ?? 0) + 1;
+                }
+            }
+        }
+
+        return $this->unlocks[$skill] ?? 0;
+    }
+}

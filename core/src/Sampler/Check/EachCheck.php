@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler\Check;
+
+use OpenSeam\Core\Measure\Judgement;
+use OpenSeam\Core\Measure\Reading;
+use OpenSeam\Core\Measure\Tolerance;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\CheckResult;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Words;
+
+/** Every one of several readings near the target: the furthest one decides. */
+final readonly class EachCheck implements Check
+{
+    public function __construct(
+        private float $targetMm,
+        private float $metMm,
+        private float $nearMm,
+    ) {}
+
+    public function judge(Field $field, array $values, Words $words): ?CheckResult
+    {
+        if (in_array(null, $values, true)) {
+            return null;
+        }
+        $errors = array_map(fn (?float $v): float => (float) $v - $this->targetMm, $values);
+        $sizes = array_map(abs(...), $errors);
+        $worst = (int) array_search(max($sizes), $sizes, true);
+        $judgement = Judgement::of(Reading::ruler($sizes[$worst]), Tolerance::atMost($this->metMm, $this->nearMm));
+        $met = $judgement->verdict === Verdict::Met;
+
+        return new CheckResult(
+            $judgement,
+            $words->say('each', ['error' => $words->signed($errors[$worst]), 'mark' => (string) ($worst + 1)]),
+            $met ? null : ($errors[$worst] < 0 ? 'low' : 'high'),
+            ['worst_mm' => $errors[$worst], 'mean_mm' => array_sum($errors) / count($errors), 'mark' => $worst + 1],
+            $words->say('again.each', ['mark' => (string) ($worst + 1)]),
+        );
+    }
+}

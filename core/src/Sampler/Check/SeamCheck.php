@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler\Check;
+
+use OpenSeam\Core\Measure\Judgement;
+use OpenSeam\Core\Measure\Reading;
+use OpenSeam\Core\Measure\SeamPattern;
+use OpenSeam\Core\Measure\SeamReading;
+use OpenSeam\Core\Measure\Tolerance;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\CheckResult;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Words;
+
+/** A seam from readings at marks: its mean against the target, or its spread. */
+final readonly class SeamCheck implements Check
+{
+    private function __construct(
+        private bool $spread,
+        private float $targetMm,
+        private float $metMm,
+        private float $nearMm,
+    ) {}
+
+    /** The mean allowance within ±met of the target. */
+    public static function mean(float $targetMm, float $metMm, float $nearMm): self
+    {
+        return new self(false, $targetMm, $metMm, $nearMm);
+    }
+
+    /** Largest less smallest reading, at most met. */
+    public static function spread(float $targetMm, float $metMm, float $nearMm): self
+    {
+        return new self(true, $targetMm, $metMm, $nearMm);
+    }
+
+    public function judge(Field $field, array $values, Words $words): ?CheckResult
+    {
+        $at = [];
+        $read = [];
+        foreach ($values as $i => $value) {
+            if ($value !== null) {
+                $place = $field->marks[$i]['at_mm'] ?? 0;
+                $at[] = is_numeric($place) ? (float) $place : 0.0;
+                $read[] = $value;
+            }
+        }
+        if (count($read) < 3) {
+            return null;
+        }
+        // Spread is judged to twice the mean's tolerance; the pattern is read on the mean's scale.
+        $scale = $this->spread ? 0.5 : 1.0;
+        $seam = SeamReading::of($at, $read, $this->targetMm, $this->metMm * $scale, $this->nearMm * $scale);
+        $figures = [
+            'mean_mm' => $seam->meanMm, 'bias_mm' => $seam->biasMm, 'drift_mm' => $seam->driftMm,
+            'wobble_mm' => $seam->wobbleMm, 'spread_mm' => $seam->spreadMm, 'pattern' => $seam->pattern->value,
+        ];
+
+        return $this->spread
+            ? $this->judgeSpread($seam, max($at) - min($at), $figures, $words)
+            : $this->judgeMean($seam, $figures, $words);
+    }
+
+    /** @param array<string, float|string> $figures */
+    private function judgeMean(SeamReading $seam, array $figures, Words $words): CheckResult
+    {
+        $met = $seam->judgement->verdict === Verdict::Met;
+        $bias = $seam->biasMm;
+
+        return new CheckResult(
+            $seam->judgement,
+            $words->say(abs($bias) < 0.05 ? 'mean.on' : ($bias < 0 ? 'mean.under' : 'mean.over'), [
+                'mean' => $words->length($seam->meanMm), 'bias' => $words->length(abs($bias)),
+            ]),
+            $met ? null : ($bias < 0 ? 'low' : 'high'),
+            $figures,
+            $words->say('again.mean'),
+        );
+    }
+
+    /** @param array<string, float|string> $figures */
+    private function judgeSpread(SeamReading $seam, float $overMm, array $figures, Words $words): CheckResult
+    {
+        $judgement = Judgement::of(Reading::rulerDifference($seam->spreadMm), Tolerance::atMost($this->metMm, $this->nearMm));
+        // Only the pattern of the spread counts here; an offset belongs to the mean.
+        $pattern = $seam->pattern;
+        if ($judgement->verdict !== Verdict::Met && ($pattern === SeamPattern::Good || $pattern === SeamPattern::Offset)) {
+            $pattern = $seam->line->sumSquaresSlope >= $seam->line->sumSquaresResidual ? SeamPattern::Drift : SeamPattern::Wobble;
+        }
+        $steady = $judgement->verdict === Verdict::Met;
+
+        return new CheckResult(
+            $judgement,
+            $words->say('spread.'.($steady ? 'steady' : $pattern->value), [
+                'spread' => $words->length($seam->spreadMm), 'drift' => $words->signed($seam->driftMm),
+                'wobble' => $words->length($seam->wobbleMm), 'over' => $words->length($overMm),
+            ]),
+            $steady ? null : $pattern->value,
+            $figures,
+            $words->say('again.spread'),
+        );
+    }
+}

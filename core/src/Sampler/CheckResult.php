@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler;
+
+use OpenSeam\Core\Measure\Judgement;
+
+/** What one check says about a sample. */
+final readonly class CheckResult
+{
+    /** @param array<string, float|int|string|null> $figures what was worked out, mm unless the name says otherwise */
+    public function __construct(
+        public Judgement $judgement,
+        /** Plain words with the number, such as "mean 15.4 mm, 0.5 mm under". */
+        public string $text,
+        /** Which of the check's changes fits: "low", "high", "drift", … Null when nothing needs changing. */
+        public ?string $fix = null,
+        public array $figures = [],
+        /** What to measure again when unsure. */
+        public ?string $again = null,
+    ) {}
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler;
+
+/** One reading to take on a row: what to type, in which range, where the ruler lies. */
+final readonly class Field
+{
+    /**
+     * @param  list<array<string, mixed>>  $marks  for lengths: where each is read
+     * @param  list<string>  $options  for a choice: its described steps, best first
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public FieldKind $kind,
+        public float $min,
+        public float $max,
+        public float $step,
+        public array $marks = [],
+        public array $options = [],
+        public string $hint = '',
+    ) {}
+
+    /** How many values it takes. */
+    public function size(): int
+    {
+        return match ($this->kind) {
+            FieldKind::Lengths => count($this->marks),
+            FieldKind::Stitches => 2,
+            default => 1,
+        };
+    }
+}

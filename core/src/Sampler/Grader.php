@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler;
+
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Words;
+
+/** Judges a sample by its lesson's checks. */
+final readonly class Grader
+{
+    public function __construct(private Bundle $bundle, private Words $words) {}
+
+    /**
+     * @param  list<string>  $faults  ids of what was seen
+     *
+     * @throws InputError for a fault the bundle does not know
+     */
+    public function grade(Lesson $lesson, Readings $readings, array $faults = []): Grade
+    {
+        $checks = [];
+        $evidence = [];
+        foreach ($lesson->rows as $row) {
+            foreach ($row->checks as $spec) {
+                $field = $row->fields[$spec->of];
+                $result = $spec->check->judge($field, $readings->of($row, $field), $this->words);
+                $checks[] = new GradedCheck($row, $spec, $result);
+                if ($result !== null) {
+                    foreach ($spec->shows as $skill) {
+                        $evidence[$skill][] = $result->judgement->weight();
+                    }
+                }
+            }
+        }
+        $seen = [];
+        foreach (array_values(array_unique($faults)) as $i => $id) {
+            $fault = $this->bundle->faults[$id] ?? throw InputError::at("faults[$i]", $id, 'There is no such fault. Usual in this lesson: '.implode(', ', $lesson->faults).'.');
+            $seen[] = $fault;
+            foreach ($fault->denies as $skill) {
+                $evidence[$skill][] = 0.0;
+            }
+        }
+
+        return new Grade($checks, $seen, $evidence);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler;
+
+/** A cut piece of cloth or paper, in mm. */
+final readonly class Piece
+{
+    public function __construct(
+        public string $id,
+        public float $widthMm,
+        public float $heightMm,
+        public int $layers,
+        public string $label,
+        /** "cloth" or "paper" */
+        public string $material = 'cloth',
+    ) {}
+}

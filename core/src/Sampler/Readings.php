@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Sampler;
+
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Length;
+use OpenSeam\Core\Measure\NotALength;
+use OpenSeam\Core\Measure\Unit;
+
+/** The readings of one sample, by "row.reading", lengths in mm. */
+final readonly class Readings
+{
+    /** @param array<string, list<float|null>> $values each as long as its field takes; null is not read yet */
+    private function __construct(public array $values) {}
+
+    /**
+     * Values that were kept before and are known to be good.
+     *
+     * @param  array<string, list<float|null>>  $values
+     */
+    public static function kept(array $values): self
+    {
+        return new self($values);
+    }
+
+    /**
+     * Reads what was typed against what the lesson asks for.
+     *
+     * @param  array<array-key, mixed>  $typed  lists of texts, numbers, true/false or null by "row.reading"
+     * @param  Unit  $unit  of lengths typed without a unit
+     *
+     * @throws InputError for an unknown reading, too many values, something unreadable or out of range
+     */
+    public static function typed(Lesson $lesson, array $typed, Unit $unit): self
+    {
+        $known = self::fields($lesson);
+        $values = [];
+        foreach ($typed as $key => $list) {
+            $key = (string) $key;
+            $field = $known[$key] ?? throw InputError::at("readings.$key", $key, sprintf('%s has no such reading. It has: %s.', $lesson->title, implode(', ', array_keys($known))));
+            if (! is_array($list) || ! array_is_list($list)) {
+                throw InputError::at("readings.$key", $list, 'A reading is a list of values, also when there is only one.');
+            }
+            if (count($list) > $field->size()) {
+                throw InputError::at("readings.$key", count($list), sprintf('“%s” takes %d, not %d.', $field->label, $field->size(), count($list)));
+            }
+            $row = [];
+            for ($i = 0; $i < $field->size(); $i++) {
+                $row[] = self::value($field, $i, $list[$i] ?? null, $unit, "readings.{$key}[$i]");
+            }
+            $values[$key] = $row;
+        }
+
+        return new self($values);
+    }
+
+    /** @return array<string, Field> by "row.reading" */
+    public static function fields(Lesson $lesson): array
+    {
+        $fields = [];
+        foreach ($lesson->rows as $row) {
+            foreach ($row->fields as $field) {
+                $fields["{$row->id}.{$field->id}"] = $field;
+            }
+        }
+
+        return $fields;
+    }
+
+    /** @return list<float|null> */
+    public function of(Row $row, Field $field): array
+    {
+        return $this->values["{$row->id}.{$field->id}"] ?? array_fill(0, $field->size(), null);
+    }
+
+    public function isEmpty(): bool
+    {
+        foreach ($this->values as $list) {
+            foreach ($list as $value) {
+                if ($value !== null) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private static function value(Field $field, int $i, mixed $typed, Unit $unit, string $at): ?float
+    {
+        if ($typed === null || (is_string($typed) && trim($typed) === '')) {
+            return null;
+        }
+        if (is_bool($typed)) {
+            $typed = $typed ? 1 : 0;
+        }
+        if (! is_string($typed) && ! is_int($typed) && ! is_float($typed)) {
+            throw InputError::at($at, $typed, sprintf('“%s” takes a number.', $field->label));
+        }
+        $isLength = match ($field->kind) {
+            FieldKind::Length, FieldKind::Lengths => true,
+            FieldKind::Stitches => $i === 1,
+            default => false,
+        };
+        $value = $isLength ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
+        // The span of a count is a stretch of row, whatever the range of the count.
+        [$min, $max] = $field->kind === FieldKind::Stitches ? ($i === 1 ? [5.0, 300.0] : [1.0, $field->max]) : [$field->min, $field->max];
+        if ($value < $min - 1e-9 || $value > $max + 1e-9) {
+            throw InputError::at($at, $typed, sprintf('“%s” can be %s to %s%s.', $field->label, self::plain($min), self::plain($max), $isLength ? ' mm' : ''));
+        }
+
+        return $value;
+    }
+
+    private static function length(Field $field, string $text, mixed $typed, Unit $unit, string $at): float
+    {
+        $text = trim($text);
+        $negative = $field->min < 0 && preg_match('/^([-−+])\s*(.*)$/u', $text, $m) === 1;
+        try {
+            $mm = Length::parse($negative ? $m[2] : $text, $unit)->inMm();
+        } catch (NotALength $e) {
+            throw InputError::at($at, $typed, sprintf('%s “%s” can be %s to %s mm.', $e->getMessage(), $field->label, self::plain($field->min), self::plain($field->max)));
+        }
+
+        return $negative && $m[1] !== '+' ? -$mm : $mm;
+    }
+
+    private static function number(Field $field, string|int|float $typed, string $at): float
+    {
+        $text = str_replace([',', '−'], ['.', '-'], trim((string) $typed));
+        if (! is_numeric($text)) {
+            throw InputError::at($at, $typed, sprintf('“%s” takes a number from %s to %s.', $field->label, self::plain($field->min), self::plain($field->max)));
+        }
+        $value = (float) $text;
+        // Half a stitch can be counted; everything else is whole.
+        $grain = $field->kind === FieldKind::Stitches ? 0.5 : 1.0;
+        if (fmod($value, $grain) !== 0.0) {
+            throw InputError::at($at, $typed, sprintf('“%s” is counted in %s.', $field->label, $grain === 0.5 ? 'halves' : 'whole numbers'));
+        }
+
+        return $value;
+    }
+
+    private static function plain(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+    }
+}

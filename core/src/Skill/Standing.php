@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Skill;
+
+use DateTimeImmutable;
+
+/** Where a student stands with one skill. Derived: it can always be worked out again from the samples. */
+final readonly class Standing
+{
+    /** A sure skill whose faded chance is below this wants a refresh; common practice, no source. */
+    public const REFRESH_BELOW = 0.75;
+
+    /** From here on a skill is coming rather than begun. */
+    public const COMING_FROM = 0.5;
+
+    /** A showing is good from this weight on: more met than near. */
+    public const GOOD_SHOWING = 0.75;
+
+    /** @param list<float> $showings mean weight of each sample that touched the skill, oldest first */
+    public function __construct(
+        public string $skill,
+        /** Chance that it is known right after the last sample, 0 to 1. */
+        public float $known,
+        /** The same, faded to the moment asked for. */
+        public float $faded,
+        public array $showings,
+        public ?DateTimeImmutable $lastShownAt,
+        /** The teacher's own word, when given. */
+        public ?bool $word = null,
+    ) {}
+
+    public function tried(): bool
+    {
+        return $this->showings !== [];
+    }
+
+    public function lastShowing(): ?float
+    {
+        return $this->showings === [] ? null : $this->showings[count($this->showings) - 1];
+    }
+
+    public function isSure(School $school): bool
+    {
+        return match ($school) {
+            School::Tracing => $this->tried() && $this->known >= KnowledgeTracing::MASTERY,
+            School::ThreeInARow => count($this->showings) >= 3 && $this->goodAmongLast(3) === 3,
+            School::TwoOfThree => $this->goodAmongLast(3) >= 2,
+            School::TeachersWord => $this->word === true,
+        };
+    }
+
+    public function refreshDue(School $school): bool
+    {
+        return $this->isSure($school) && $this->faded < self::REFRESH_BELOW;
+    }
+
+    public function level(School $school): Level
+    {
+        return match (true) {
+            $this->refreshDue($school) => Level::RefreshDue,
+            $this->isSure($school) => Level::Sure,
+            ! $this->tried() => Level::NotTried,
+            $this->known >= self::COMING_FROM => Level::Coming,
+            default => Level::Begun,
+        };
+    }
+
+    private function goodAmongLast(int $count): int
+    {
+        return count(array_filter(array_slice($this->showings, -$count), fn (float $w): bool => $w >= self::GOOD_SHOWING));
+    }
+}

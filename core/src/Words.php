@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core;
+
+use InvalidArgumentException;
+use OpenSeam\Core\Measure\Length;
+use OpenSeam\Core\Measure\Unit;
+
+/**
+ * Says what the core found, in the words of one language and the unit of one
+ * person. Phrases are data: resources/phrases.<language>.json.
+ */
+final readonly class Words
+{
+    private const MINUS = "\u{2212}";
+
+    /** @param array<string, string> $phrases */
+    private function __construct(private array $phrases, public Unit $unit) {}
+
+    /** @throws InvalidArgumentException when the language is not shipped */
+    public static function in(Unit $unit = Unit::Millimetre, string $language = 'en'): self
+    {
+        /** @var array<string, array<string, string>> $loaded */
+        static $loaded = [];
+        if (! isset($loaded[$language])) {
+            $file = __DIR__."/../resources/phrases.$language.json";
+            if (preg_match('/^[a-z]{2}$/', $language) !== 1 || ! is_file($file)) {
+                throw new InvalidArgumentException(sprintf('There are no phrases in "%s".', $language));
+            }
+            /** @var array<string, string> $phrases */
+            $phrases = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
+            $loaded[$language] = $phrases;
+        }
+
+        return new self($loaded[$language], $unit);
+    }
+
+    /**
+     * @param  array<string, string>  $with
+     *
+     * @throws InvalidArgumentException when there is no such phrase
+     */
+    public function say(string $key, array $with = []): string
+    {
+        $phrase = $this->phrases[$key] ?? throw new InvalidArgumentException("There is no phrase \"$key\".");
+        foreach ($with as $name => $value) {
+            $phrase = str_replace('{'.$name.'}', $value, $phrase);
+        }
+
+        return $phrase;
+    }
+
+    /** A length in the person's unit: "15.4 mm" or "5/8 in". */
+    public function length(float $mm): string
+    {
+        return $this->unit === Unit::Inch
+            ? ($mm < 0 ? self::MINUS : '').Length::mm(abs($mm))->asInchFraction().' in'
+            : $this->mm($mm, 1);
+    }
+
+    /** A deviation, always with its sign. */
+    public function signed(float $mm): string
+    {
+        return ($mm > 0 ? '+' : '').$this->length($mm);
+    }
+
+    /** Millimetres whatever the person's unit: stitch lengths are set in mm on every dial. */
+    public function mm(float $mm, int $decimals): string
+    {
+        return $this->number($mm, $decimals).' mm';
+    }
+
+    public function number(float $value, ?int $decimals = null): string
+    {
+        $decimals ??= floor($value) === $value ? 0 : 1;
+        $text = number_format(abs($value), $decimals, '.', '');
+
+        return ($value < 0 && (float) $text > 0 ? self::MINUS : '').$text;
+    }
+}
