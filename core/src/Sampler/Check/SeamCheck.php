@@ -95,7 +95,7 @@ final readonly class SeamCheck implements Check
             $judgement,
             $words->say('spread.'.($steady ? 'steady' : $pattern->value), [
                 'spread' => $words->length($seam->spreadMm), 'drift' => $words->signed($seam->driftMm),
-                'wobble' => $words->length($seam->wobbleMm), 'over' => $words->length($overMm),
+                'wobble' => $words->length($seam->wobbleMm), 'over' => $words->mm($overMm, 0),
             ]),
             $steady ? null : $pattern->value,
             $figures,

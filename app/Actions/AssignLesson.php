@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\LessonAssignment;
+use App\Models\SewingClass;
+use App\Models\Student;
+use App\Support\Choice;
+use App\Support\Shelf;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\NextLesson\Advice;
+use OpenSeam\Core\NextLesson\Kind;
+
+/** Gives a student what to sew next: the proposal, or what the teacher chose instead. */
+final readonly class AssignLesson
+{
+    public function __construct(private Shelf $shelf) {}
+
+    /** @throws InputError when the choice names no lesson or drill of the bundle */
+    public function __invoke(SewingClass $class, Student $student, Advice $advice, ?Choice $choice, ?string $sample = null): LessonAssignment
+    {
+        $overruled = $choice !== null && ($choice->lesson !== $advice->lesson || $choice->drill !== $advice->drill?->id);
+        $kind = $advice->kind;
+        if ($choice !== null && $overruled) {
+            $lesson = $this->shelf->bundle()->lesson($choice->lesson);
+            $drills = array_map(fn (Drill $d): string => $d->id, $lesson->drills);
+            if ($choice->drill !== null && ! in_array($choice->drill, $drills, true)) {
+                throw InputError::at('next.drill', $choice->drill, sprintf('%s has no such drill. It has: %s.', $lesson->title, implode(', ', $drills)));
+            }
+            $kind = $choice->drill !== null ? Kind::Drill : $this->kindOf($advice, $choice->lesson);
+        }
+
+        return LessonAssignment::query()->create([
+            'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id, 'sample_id' => $sample,
+            'kind' => $kind,
+            'lesson' => $overruled ? $choice->lesson : $advice->lesson,
+            'drill' => $overruled ? $choice->drill : $advice->drill?->id,
+            'proposed_lesson' => $advice->lesson, 'proposed_drill' => $advice->drill?->id,
+            'overruled' => $overruled, 'overruled_because' => $overruled ? $choice->because : '',
+            'assigned_at' => CarbonImmutable::now(),
+        ]);
+    }
+
+    private function kindOf(Advice $advice, string $lesson): Kind
+    {
+        foreach ($advice->candidates as $candidate) {
+            if ($candidate->lesson === $lesson && $candidate->drill === null) {
+                return $candidate->kind;
+            }
+        }
+
+        return Kind::GoOn;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\SewingClass;
+use App\Models\Student;
+use App\Support\Adviser;
+use App\Support\JudgedSample;
+use App\Support\Shelf;
+use App\Support\StudentRecords;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Sampler\Grader;
+use OpenSeam\Core\Sampler\Readings;
+use OpenSeam\Core\Words;
+
+/** Judges a sample as typed so far and says what would come next. Stores nothing. */
+final readonly class JudgeSample
+{
+    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser) {}
+
+    /**
+     * @param  array<array-key, mixed>  $typed  by "row.reading"
+     * @param  list<string>  $faults
+     * @param  string|null  $replaces  the sample this one corrects
+     *
+     * @throws \OpenSeam\Core\InputError naming the reading that does not fit
+     */
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null): JudgedSample
+    {
+        $words = Words::in($unit);
+        $lesson = $this->shelf->bundle()->lesson($lessonId);
+        $readings = Readings::typed($lesson, $typed, $unit);
+        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults);
+        // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
+        $now = CarbonImmutable::now()->floor('millisecond');
+        $at = $now;
+        $past = [];
+        foreach ($this->records->of($class->id, [$student->id], $words)[$student->id] as $kept) {
+            if ($kept->sample->id === $replaces) {
+                // A correction stands where the sample it corrects stood.
+                $at = $kept->past->evidence->at;
+            } elseif ($kept->sample->id !== $id) {
+                $past[] = $kept->past;
+            }
+        }
+        if ($grade->verdict() !== null) {
+            $past[] = PastSample::graded($id, $lesson->id, $at, $grade);
+            usort($past, fn (PastSample $a, PastSample $b): int => $a->evidence->at <=> $b->evidence->at);
+        }
+
+        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\LessonAssignment;
+use App\Models\SewingClass;
+use App\Models\SkillStanding;
+use App\Support\Adviser;
+use App\Support\ClassReading;
+use App\Support\KeptSample;
+use App\Support\Standings;
+use App\Support\StudentRecords;
+use App\Support\StudentReading;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Words;
+
+/** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
+final readonly class ReadClass
+{
+    public function __construct(private StudentRecords $records, private Adviser $adviser) {}
+
+    /** @param string|null $only one student's id */
+    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null): ClassReading
+    {
+        $words = Words::in($unit);
+        $now = CarbonImmutable::now();
+        $class->loadMissing(['enrolments.student', 'enrolments.machine', 'plan.sessions.lessons']);
+        $enrolments = $class->enrolments->filter(fn ($e): bool => $only === null || $e->student_id === $only);
+        $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
+        $records = $this->records->of($class->id, $ids, $words);
+        $assigned = LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)
+            ->orderBy('assigned_at')->orderBy('id')->get()->keyBy('student_id');
+        $standings = SkillStanding::query()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
+        $students = [];
+        foreach ($enrolments as $enrolment) {
+            $id = $enrolment->student_id;
+            $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
+            $levels = [];
+            foreach ($standings->get($id) ?? [] as $row) {
+                $levels[$row->skill] = Standings::at($row, $now)->level($class->school);
+            }
+            $students[$id] = new StudentReading(
+                $enrolment, $records[$id], $levels,
+                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words),
+                $assigned->get($id),
+            );
+        }
+
+        return new ClassReading($class, $now, $words, $students);
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\LessonAssignment;
+use App\Models\Sample;
+use App\Models\SampleFault;
+use App\Models\SampleReading;
+use App\Models\SewingClass;
+use App\Models\Student;
+use App\Models\User;
+use App\Support\Conflict;
+use App\Support\JudgedSample;
+use App\Support\NewSample;
+use App\Support\SessionInHand;
+use App\Support\Standings;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\NextLesson\PastSample;
+
+/**
+ * Keeps a sample: readings, faults and settings as they are, the standings that
+ * follow, and what the student sews next. All of it or nothing.
+ */
+final readonly class RecordSample
+{
+    public function __construct(private JudgeSample $judge, private AssignLesson $assign) {}
+
+    /**
+     * @throws InputError when a reading does not fit or there is nothing to keep
+     * @throws Conflict when the id or the corrected sample is taken
+     */
+    public function __invoke(User $user, SewingClass $class, Student $student, NewSample $new): JudgedSample
+    {
+        return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
+            // One sample of a student at a time: standings are worked out from all of them.
+            Student::query()->whereKey($student->id)->lockForUpdate()->first();
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces);
+            if ($judged->grade->verdict() === null) {
+                throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
+            }
+            $kept = Sample::query()->find($new->id);
+            if ($kept !== null) {
+                // Sent again after a broken line: the first one counts, once.
+                if (! $this->isSame($kept, $student, $judged, $new)) {
+                    throw Conflict::sampleTaken($new->id);
+                }
+
+                return $judged;
+            }
+            $this->refuseForeignId($new->id);
+            $this->checkCorrection($new, $class, $student);
+            $this->store($user, $class, $student, $judged, $new);
+            Standings::store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
+            ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
+
+            return $judged;
+        });
+    }
+
+    private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new): void
+    {
+        $now = $judged->at;
+        $inHand = SessionInHand::of($class->plan()->with('sessions')->first(), $now);
+        Sample::query()->create([
+            'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id,
+            'plan_session_id' => $inHand?->isOpen($now) === true ? $inHand->session->id : null,
+            'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $new->drill,
+            'settings' => $new->settings, 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
+        ]);
+        $readings = [];
+        foreach ($judged->readings->values as $reading => $values) {
+            foreach ($values as $position => $value) {
+                if ($value !== null) {
+                    $readings[] = ['id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'sample_id' => $new->id, 'reading' => $reading, 'position' => $position, 'value' => $value];
+                }
+            }
+        }
+        SampleReading::query()->insert($readings);
+        SampleFault::query()->insert(array_map(fn ($fault): array => [
+            'id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'sample_id' => $new->id, 'fault' => $fault->id,
+        ], $judged->grade->faults));
+    }
+
+    private function isSame(Sample $kept, Student $student, JudgedSample $judged, NewSample $new): bool
+    {
+        $stored = [];
+        foreach ($kept->readings()->get() as $reading) {
+            $stored[$reading->reading.'#'.$reading->position] = round($reading->value, 4);
+        }
+        $sent = [];
+        foreach ($judged->readings->values as $reading => $values) {
+            foreach ($values as $position => $value) {
+                if ($value !== null) {
+                    $sent[$reading.'#'.$position] = round($value, 4);
+                }
+            }
+        }
+        ksort($stored);
+        ksort($sent);
+
+        return $kept->student_id === $student->id && $kept->lesson === $new->lesson && $stored == $sent;
+    }
+
+    /** An id of another studio's sample is not visible here, and must not be written over either. */
+    private function refuseForeignId(string $id): void
+    {
+        if (Sample::query()->withoutGlobalScopes()->whereKey($id)->exists()) {
+            throw Conflict::sampleTaken($id);
+        }
+    }
+
+    private function checkCorrection(NewSample $new, SewingClass $class, Student $student): void
+    {
+        if ($new->replaces === null) {
+            return;
+        }
+        $old = Sample::query()->where('class_id', $class->id)->where('student_id', $student->id)->find($new->replaces)
+            ?? throw InputError::at('replaces', $new->replaces, 'This must be a kept sample of the same student.');
+        $old->lesson === $new->lesson || throw InputError::at('replaces', $new->replaces, 'A correction is for the same lesson as the sample it corrects.');
+        if (Sample::query()->where('replaces_id', $old->id)->exists()) {
+            throw Conflict::alreadyCorrected($old->id);
+        }
+        LessonAssignment::query()->where('sample_id', $old->id)->delete();
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\NamedView;
+use App\Http\Resources\PlanLessonView;
+use App\Http\Resources\PlanProblemView;
+use App\Http\Resources\PlanSessionView;
+use App\Http\Resources\PlanView;
+use App\Models\PlanSession;
+use App\Models\SewingClass;
+use App\Support\ClassRoom;
+use App\Support\Shelf;
+use OpenSeam\Core\Course\SessionPlanner;
+use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Words;
+
+/** A class's plan with what is wrong with it, if anything. */
+final readonly class ShowPlan
+{
+    public function __construct(private Shelf $shelf) {}
+
+    public function __invoke(SewingClass $class): PlanView
+    {
+        $class->load('plan.sessions.lessons');
+        $room = ClassRoom::of($class);
+        $lessons = $room->lessons($this->shelf, $class->course);
+        $minutes = array_column($lessons, 'minutes', 'id');
+        $title = fn (?string $id): string => $id === null ? '' : $this->shelf->bundle()->lesson($id)->title;
+        $words = Words::in();
+        $sessions = array_values($class->plan?->sessions->all() ?? []);
+        $laid = array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions);
+        $usable = array_map(fn (PlanSession $s): float => SessionTape::usable($s->minutes), $sessions);
+
+        return new PlanView(
+            new NamedView($class->id, $class->name), $this->shelf->bundle()->courses[$class->course]['title'], $class->plan->version ?? 0,
+            $room->students, $room->machines, $room->helpers,
+            array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $title($l['id']), $l['minutes'], $room->minutes($this->shelf, $l['id'])->rounds, $l['needs']), $lessons),
+            array_map(fn (PlanSession $s, float $u): PlanSessionView => new PlanSessionView(
+                $s->id, $s->starts_at->toIso8601ZuluString(), $s->minutes, $u,
+                array_sum(array_map(fn (string $id): float => $minutes[$id] ?? 0.0, $s->lessonIds())), $s->lessonIds(),
+            ), $sessions, $usable),
+            array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid))),
+            array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
+                'session' => (string) ($p['session'] + 1), 'minutes' => $words->number(ceil($p['over'])),
+                'lesson' => $title($p['lesson']), 'needs' => $title($p['needs']),
+            ])), SessionPlanner::review($lessons, $laid, $usable)),
+        );
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\NamedView;
+use App\Http\Resources\SessionView;
+use App\Http\Resources\StudentViews;
+use App\Http\Resources\TapePieceView;
+use App\Http\Resources\TodayRowView;
+use App\Http\Resources\TodayView;
+use App\Models\SewingClass;
+use App\Support\ClassReading;
+use App\Support\ClassRoom;
+use App\Support\SessionInHand;
+use App\Support\Shelf;
+use App\Support\StudentReading;
+use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Measure\Unit;
+
+/** The session in hand: its tape, and a row for each student. */
+final readonly class ShowToday
+{
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
+
+    public function __invoke(SewingClass $class, Unit $unit): TodayView
+    {
+        $reading = ($this->read)($class, $unit);
+        $inHand = $reading->sessionInHand();
+
+        return new TodayView(
+            $reading->now->toIso8601ZuluString(),
+            new NamedView($class->id, $class->name),
+            $inHand === null ? null : $this->session($reading, $inHand),
+            array_values(array_map(fn (StudentReading $s): TodayRowView => $this->row($reading, $s, $inHand), $reading->students)),
+        );
+    }
+
+    private function session(ClassReading $reading, SessionInHand $inHand): SessionView
+    {
+        $room = ClassRoom::of($reading->class);
+        $session = $inHand->session;
+        $lessons = [];
+        foreach ($session->lessonIds() as $id) {
+            $lessons[$id] = $room->minutes($this->shelf, $id);
+        }
+        $tape = array_map(fn (array $p): TapePieceView => new TapePieceView(
+            $p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'],
+            $reading->words->say('tape.'.$p['kind'], [
+                'lesson' => $p['lesson'] === null ? '' : $this->shelf->bundle()->lesson($p['lesson'])->title,
+                'round' => (string) $p['round'],
+            ]),
+        ), SessionTape::of($lessons, $session->minutes));
+
+        return new SessionView(
+            $session->id, $session->position + 1, $reading->class->plan?->sessions->count() ?? 0,
+            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape,
+        );
+    }
+
+    private function row(ClassReading $reading, StudentReading $s, ?SessionInHand $inHand): TodayRowView
+    {
+        $running = $inHand !== null && $inHand->state === 'running';
+        $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;
+        $last = $s->last();
+
+        return new TodayRowView(
+            $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name,
+            $this->views->levelOf($s)->value,
+            $this->views->inHand($s, $reading->words),
+            $last === null ? null : $this->views->last($last, $reading->words),
+            $this->views->then($reading, $s),
+            $this->views->why($s),
+            $inHand !== null && $s->lookedAtIn($inHand->session->id),
+            $sewing?->toIso8601ZuluString(),
+        );
+    }
+}

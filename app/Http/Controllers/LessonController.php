@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\ErrorBody;
+use App\Http\Resources\LessonView;
+use App\Support\Shelf;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Lesson;
+
+/** The lessons on the shelf. */
+final readonly class LessonController
+{
+    #[OA\Get(
+        path: '/api/lessons',
+        operationId: 'lessons',
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LessonView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function index(Shelf $shelf): JsonResponse
+    {
+        return new JsonResponse(array_values(array_map(fn (Lesson $l): LessonView => LessonView::of($l, $shelf->bundle()), $shelf->bundle()->lessons)));
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Problems;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Refuses a body that is too large or is not JSON, before anything reads it. */
+final class ReadableBody
+{
+    public const LARGEST_BYTES = 262_144;
+
+    private const DEEPEST = 32;
+
+    /** @param Closure(Request): Response $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (! $request->is('api/*') || $request->isMethodSafe()) {
+            return $next($request);
+        }
+        $body = $request->getContent();
+        if (strlen($body) > self::LARGEST_BYTES) {
+            return Problems::answer(413, '(body)', strlen($body), sprintf('This is too much at once: at most %d kB can be sent.', intdiv(self::LARGEST_BYTES, 1024)));
+        }
+        if ($body !== '' && ! $request->isJson()) {
+            return Problems::answer(415, '(body)', $request->header('Content-Type'), 'Send it as application/json.');
+        }
+        if ($body !== '' && ! is_array(json_decode($body, true, self::DEEPEST))) {
+            return Problems::answer(400, '(body)', null, 'What was sent is not a JSON object.');
+        }
+
+        return $next($request);
+    }
+}

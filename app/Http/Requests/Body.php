@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\User;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A checked request body with typed ways to read it. */
+abstract class Body extends FormRequest
+{
+    /** @return array<string, mixed> */
+    abstract public function rules(): array;
+
+    /** Who sent it. */
+    public function teacher(): User
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? $user : throw new AuthenticationException;
+    }
+
+    public function word(string $name, string $default = ''): string
+    {
+        $value = $this->validated($name);
+
+        return is_string($value) ? $value : $default;
+    }
+
+    public function wordOrNull(string $name): ?string
+    {
+        $value = $this->validated($name);
+
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+
+    public function whole(string $name, int $default = 0): int
+    {
+        $value = $this->validated($name);
+
+        return is_numeric($value) ? (int) $value : $default;
+    }
+
+    /** @return list<string> */
+    public function words(string $name): array
+    {
+        $value = $this->validated($name);
+
+        return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'required' => '“:attribute” must be given.',
+            'string' => '“:attribute” must be text.',
+            'integer' => '“:attribute” must be a whole number.',
+            'boolean' => '“:attribute” must be true or false.',
+            'array' => '“:attribute” must be a list.',
+            'min.numeric' => '“:attribute” must be at least :min.',
+            'max.numeric' => '“:attribute” can be at most :max.',
+            'min.string' => '“:attribute” needs at least :min characters.',
+            'max.string' => '“:attribute” can have at most :max characters.',
+            'min.array' => '“:attribute” needs at least :min entry.',
+            'max.array' => '“:attribute” can have at most :max entries.',
+            'in' => '“:attribute” must be one of: :values.',
+            'date_format' => '“:attribute” must be written as :format.',
+            'email' => '“:attribute” must be an e-mail address.',
+            'ulid' => '“:attribute” must be an id of 26 letters and digits (ULID).',
+            'timezone' => '“:attribute” must be a time zone such as UTC.',
+            'distinct' => '“:attribute” is there twice.',
+        ];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['name', 'students', 'starts_on', 'time', 'sessions', 'minutes', 'helpers', 'machines'], properties: [
+    new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'starts_on', type: 'string'), new OA\Property(property: 'time', type: 'string'),
+    new OA\Property(property: 'sessions', type: 'integer'), new OA\Property(property: 'minutes', type: 'integer'),
+    new OA\Property(property: 'helpers', type: 'integer'), new OA\Property(property: 'machines', type: 'integer'),
+])]
+final class NewClassBody extends Body
+{
+    use HasCourseDates;
+
+    public function rules(): array
+    {
+        return $this->dateRules() + [
+            'name' => ['required', 'string', 'max:80'],
+            'students' => ['required', 'array', 'min:1', 'max:40'],
+            'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case'],
+            'helpers' => ['required', 'integer', 'min:0', 'max:20'],
+            'machines' => ['required', 'integer', 'min:1', 'max:40'],
+        ];
+    }
+
+    public function attributes(): array
+    {
+        return ['students.*' => 'student'];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
+    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
+    new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'replaces', type: 'string', nullable: true),
+])]
+class PreviewBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'class' => ['required', 'string', 'max:26'],
+            'student' => ['required', 'string', 'max:26'],
+            'lesson' => ['required', 'string', 'max:60'],
+            'readings' => ['present', 'array', 'max:100'],
+            'faults' => ['present', 'array', 'max:40'],
+            'faults.*' => ['required', 'string', 'max:60'],
+            'replaces' => ['nullable', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<array-key, mixed> as typed; the core reads and checks them */
+    public function readings(): array
+    {
+        $readings = $this->input('readings');
+
+        return is_array($readings) ? $readings : [];
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Support\Choice;
+use App\Support\NewSample;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['id', 'class', 'student', 'lesson', 'readings', 'faults'], properties: [
+    new OA\Property(property: 'id', type: 'string', description: 'a ULID made where the sample was looked at'),
+    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
+    new OA\Property(property: 'drill', type: 'string', nullable: true),
+    new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
+    new OA\Property(property: 'replaces', type: 'string', nullable: true),
+    new OA\Property(property: 'next', ref: ChoiceBody::class),
+])]
+final class SampleBody extends PreviewBody
+{
+    /** What can be noted of how a sample was sewn. */
+    private const SETTINGS = ['machine', 'needle', 'length', 'width', 'tension', 'note'];
+
+    public function rules(): array
+    {
+        $rules = parent::rules() + [
+            'id' => ['required', 'string', 'ulid'],
+            'drill' => ['nullable', 'string', 'max:60'],
+            'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
+            'settings.*' => ['nullable', 'string', 'max:200'],
+            'next' => ['nullable', 'array:lesson,drill,because'],
+        ];
+
+        return $rules + array_combine(array_map(fn (string $k): string => "next.$k", array_keys(ChoiceBody::fields())), array_map(
+            fn (array $r): array => $r[0] === 'required' ? ['required_with:next', ...array_slice($r, 1)] : $r, ChoiceBody::fields(),
+        ));
+    }
+
+    public function messages(): array
+    {
+        return ['settings.array' => 'Settings can be: '.implode(', ', self::SETTINGS).'.', 'next.lesson.required_with' => '“next.lesson” must be given when another lesson is chosen.'] + parent::messages();
+    }
+
+    public function sample(): NewSample
+    {
+        $given = $this->validated('settings');
+        $settings = [];
+        foreach (is_array($given) ? $given : [] as $name => $value) {
+            $settings[(string) $name] = is_string($value) ? $value : null;
+        }
+        $next = $this->validated('next');
+
+        return new NewSample(
+            strtolower($this->word('id')), $this->word('lesson'), $this->readings(), $this->words('faults'), $settings,
+            $this->wordOrNull('drill'),
+            $this->wordOrNull('replaces') === null ? null : strtolower($this->word('replaces')),
+            is_array($next) ? new Choice($this->word('next.lesson'), $this->wordOrNull('next.drill'), $this->word('next.because')) : null,
+        );
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** Students and skills. */
+#[OA\Schema]
+final readonly class ClassView
+{
+    /**
+     * @param  list<SkillView>  $skills
+     * @param  list<StandingRowView>  $students
+     */
+    public function __construct(
+        #[OA\Property]
+        public NamedView $class,
+        #[OA\Property(enum: ['gate', 'together'])]
+        public string $policy,
+        #[OA\Property]
+        public string $school,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SkillView::class))]
+        public array $skills,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))]
+        public array $students,
+    ) {}
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Sampler\Drawing;
+
+/** A sampler to scale, in mm from its top left corner. */
+#[OA\Schema]
+final readonly class DrawingView
+{
+    /**
+     * @param  list<PieceView>  $pieces
+     * @param  list<RowLineView>  $rows
+     * @param  list<MarkView>  $marks
+     */
+    public function __construct(
+        #[OA\Property]
+        public float $width,
+        #[OA\Property]
+        public float $height,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PieceView::class))]
+        public array $pieces,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RowLineView::class))]
+        public array $rows,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MarkView::class))]
+        public array $marks,
+    ) {}
+
+    public static function of(Lesson $lesson): ?self
+    {
+        if ($lesson->pieces === []) {
+            return null;
+        }
+        $drawing = Drawing::of($lesson);
+
+        return new self(
+            $drawing->widthMm(), $drawing->heightMm(),
+            array_map(fn (array $p): PieceView => new PieceView(...$p), $drawing->pieces()),
+            array_map(fn (array $r): RowLineView => new RowLineView(...$r), $drawing->rows()),
+            array_map(fn (array $m): MarkView => new MarkView(...$m), $drawing->marks()),
+        );
+    }
+}

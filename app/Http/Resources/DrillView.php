@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Drill;
+
+/** A short exercise of one skill. */
+#[OA\Schema]
+final readonly class DrillView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $text,
+        #[OA\Property]
+        public float $minutes,
+    ) {}
+
+    public static function of(Drill $drill): self
+    {
+        return new self($drill->id, $drill->title, $drill->text, $drill->minutes);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** Something found. */
+#[OA\Schema]
+final readonly class FoundView
+{
+    public function __construct(
+        #[OA\Property(enum: ['student', 'lesson'])]
+        public string $kind,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $detail,
+        #[OA\Property]
+        public string $address,
+    ) {}
+}

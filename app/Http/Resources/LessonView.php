@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Sampler\CheckSpec;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\Row;
+
+/** A lesson with its sampler. */
+#[OA\Schema]
+final readonly class LessonView
+{
+    /**
+     * @param  list<NamedView>  $teaches
+     * @param  list<NamedView>  $needs
+     * @param  list<SettingView>  $settings
+     * @param  list<string>  $cautions
+     * @param  list<string>  $points
+     * @param  list<string>  $steps
+     * @param  list<RowView>  $rows
+     * @param  list<FaultView>  $faults
+     * @param  list<DrillView>  $drills
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public int $version,
+        #[OA\Property]
+        public string $why,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
+        public array $teaches,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
+        public array $needs,
+        #[OA\Property]
+        public float $demo,
+        #[OA\Property]
+        public float $sew,
+        #[OA\Property]
+        public float $inspect,
+        #[OA\Property]
+        public bool $machine,
+        #[OA\Property]
+        public string $foot,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))]
+        public array $settings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cautions,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $points,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $steps,
+        #[OA\Property(nullable: true)]
+        public ?DrawingView $drawing,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RowView::class))]
+        public array $rows,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
+        public array $faults,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))]
+        public array $drills,
+    ) {}
+
+    public static function of(Lesson $lesson, Bundle $bundle): self
+    {
+        $named = fn (string $id): NamedView => new NamedView($id, $bundle->skills->get($id)->title);
+
+        return new self(
+            $lesson->id, $lesson->title, $lesson->version, $lesson->why,
+            array_map($named, $lesson->teaches),
+            array_map($named, self::standsOn($lesson, $bundle)),
+            $lesson->minutes->demo, $lesson->minutes->sew, $lesson->minutes->inspect,
+            $lesson->machine, $lesson->foot,
+            array_map(fn (string $name, string $value): SettingView => new SettingView($name, $value), array_keys($lesson->settings), array_values($lesson->settings)),
+            $lesson->cautions, $lesson->points, $lesson->steps,
+            DrawingView::of($lesson),
+            array_values(array_map(self::row(...), $lesson->rows)),
+            array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text), $lesson->faults),
+            array_map(DrillView::of(...), $lesson->drills),
+        );
+    }
+
+    private static function row(Row $row): RowView
+    {
+        return new RowView(
+            $row->id, $row->title, $row->guide,
+            array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->min, $f->max, $f->step, $f->options, $f->hint), $row->fields)),
+            array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
+        );
+    }
+
+    /** @return list<string> the skills it stands on directly */
+    private static function standsOn(Lesson $lesson, Bundle $bundle): array
+    {
+        $needs = array_merge(...array_map(fn (string $id): array => $bundle->skills->get($id)->needs, $lesson->teaches));
+
+        return array_values(array_diff(array_unique($needs), $lesson->teaches));
+    }
+}

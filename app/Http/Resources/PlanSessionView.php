@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** A session with what is laid in it. */
+#[OA\Schema]
+final readonly class PlanSessionView
+{
+    /**
+     * @param  list<string>  $lessons
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $starts_at,
+        #[OA\Property]
+        public int $minutes,
+        #[OA\Property]
+        public float $usable,
+        #[OA\Property]
+        public float $used,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $lessons,
+    ) {}
+}

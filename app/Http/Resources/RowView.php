@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** A row to look at. */
+#[OA\Schema]
+final readonly class RowView
+{
+    /**
+     * @param  list<FieldView>  $fields
+     * @param  list<CheckRuleView>  $checks
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $guide,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FieldView::class))]
+        public array $fields,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))]
+        public array $checks,
+    ) {}
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** A sample that counts for a skill. */
+#[OA\Schema]
+final readonly class ShowingView
+{
+    /**
+     * @param  list<CheckView>  $checks
+     * @param  list<string>  $faults
+     * @param  list<SettingView>  $settings
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $sample,
+        #[OA\Property]
+        public string $kept_at,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public float $known_after,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))]
+        public array $checks,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $faults,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))]
+        public array $settings,
+    ) {}
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Support\CurrentStudio;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A row that belongs to a studio. Every query is limited to the studio in hand,
+ * and new rows get it; console work sets the studio itself.
+ *
+ * @property string $id
+ * @property string $studio_id
+ */
+abstract class OwnedByStudio extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected static function booted(): void
+    {
+        static::addGlobalScope('studio', function (Builder $query): void {
+            $studio = app(CurrentStudio::class);
+            if ($studio->isLimited()) {
+                $query->where($query->getModel()->getTable().'.studio_id', $studio->id());
+            }
+        });
+        static::creating(function (OwnedByStudio $row): void {
+            $studio = app(CurrentStudio::class);
+            if ($studio->isLimited()) {
+                $row->studio_id = (string) $studio->id();
+            }
+        });
+    }
+}

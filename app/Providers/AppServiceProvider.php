@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Support\CurrentStudio;
+use App\Support\Shelf;
+use Carbon\CarbonImmutable;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(CurrentStudio::class);
+        $this->app->singleton(Shelf::class);
+    }
+
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        JsonResource::withoutWrapping();
+        Model::preventSilentlyDiscardingAttributes();
+        Model::preventLazyLoading(! $this->app->isProduction());
+        $now = config('app.now');
+        if (is_string($now) && $now !== '') {
+            CarbonImmutable::setTestNow(CarbonImmutable::parse($now));
+            Carbon::setTestNow(Carbon::parse($now));
+        }
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(5)->by('sign-in|'.mb_strtolower($request->string('email')->toString()).'|'.$request->ip()),
+            Limit::perMinute(30)->by('sign-in|'.$request->ip()),
+        ]);
+        RateLimiter::for('open-studio', fn (Request $request): Limit => Limit::perMinute(6)->by('open-studio|'.$request->ip()));
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\SewingClass;
+use DateTimeImmutable;
+use OpenSeam\Core\NextLesson\Advice;
+use OpenSeam\Core\NextLesson\Ladder;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Words;
+
+/** Asks the core's ladder for a class: its course, policy and school. */
+final readonly class Adviser
+{
+    public function __construct(private Shelf $shelf) {}
+
+    /**
+     * @param  list<PastSample>  $samples
+     * @param  list<string>  $wishes
+     */
+    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words): Advice
+    {
+        $ladder = new Ladder(
+            $this->shelf->bundle()->skills, $this->shelf->options(), $this->shelf->order($class->course), $words, $class->policy, $class->school,
+        );
+
+        return $ladder->advise($samples, $now, $wishes);
+    }
+}

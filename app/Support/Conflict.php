@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use RuntimeException;
+
+/** Somebody else was quicker, or the same thing was sent twice with different content. */
+final class Conflict extends RuntimeException
+{
+    private function __construct(public readonly string $field, public readonly mixed $got, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function stalePlan(int $got, int $current): self
+    {
+        return new self('version', $got, "The plan was changed meanwhile (it is at version $current now). Look at the new one, then make your change again.");
+    }
+
+    public static function sampleTaken(string $id): self
+    {
+        return new self('id', $id, 'A different sample was already kept under this id. The first one stays.');
+    }
+
+    public static function alreadyCorrected(string $id): self
+    {
+        return new self('replaces', $id, 'This sample was already corrected. Correct the newer one instead.');
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+/** A sample as it was sent. */
+final readonly class NewSample
+{
+    /**
+     * @param  array<array-key, mixed>  $readings
+     * @param  list<string>  $faults
+     * @param  array<string, string|null>  $settings
+     */
+    public function __construct(
+        public string $id,
+        public string $lesson,
+        public array $readings,
+        public array $faults,
+        public array $settings,
+        public ?string $drill = null,
+        public ?string $replaces = null,
+        public ?Choice $choice = null,
+    ) {}
+}

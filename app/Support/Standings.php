@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\SkillStanding;
+use DateTimeImmutable;
+use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\TracingParameters;
+
+/** Keeps the derived standings beside the samples they come from. */
+final class Standings
+{
+    public static function book(): StandingBook
+    {
+        return new StandingBook(TracingParameters::usual());
+    }
+
+    /**
+     * Works a student's standings out anew and stores them. The one place that
+     * writes them: keeping a sample and rebuilding everything are the same act.
+     *
+     * @param  list<Evidence>  $evidence
+     */
+    public static function store(string $studio, string $class, string $student, array $evidence): void
+    {
+        $last = $evidence === [] ? new DateTimeImmutable('@0') : $evidence[count($evidence) - 1]->at;
+        $rows = [];
+        foreach (self::book()->standings($evidence, $last) as $standing) {
+            $rows[] = [
+                'id' => self::id($class, $student, $standing->skill),
+                'studio_id' => $studio, 'class_id' => $class, 'student_id' => $student, 'skill' => $standing->skill,
+                'known' => $standing->known,
+                'showings' => json_encode($standing->showings, JSON_THROW_ON_ERROR),
+                'last_shown_at' => $standing->lastShownAt?->format('Y-m-d H:i:s.v'),
+            ];
+        }
+        SkillStanding::query()->where('class_id', $class)->where('student_id', $student)->delete();
+        SkillStanding::query()->insert($rows);
+    }
+
+    /** As the core sees a stored standing at a moment. */
+    public static function at(SkillStanding $row, DateTimeImmutable $now): Standing
+    {
+        $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, $row->showings);
+
+        return new Standing($row->skill, $row->known, self::book()->fade($row->known, $row->last_shown_at, $now), $showings, $row->last_shown_at);
+    }
+
+    /** The same id each time, so that a rebuild changes nothing at all. */
+    private static function id(string $class, string $student, string $skill): string
+    {
+        $alphabet = '0123456789abcdefghjkmnpqrstvwxyz';
+        $hash = hash('sha256', "$class|$student|$skill", true);
+        $id = '';
+        for ($i = 0; $i < 26; $i++) {
+            $id .= $alphabet[ord($hash[$i]) % 32];
+        }
+
+        return $id;
+    }
+}

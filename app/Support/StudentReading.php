@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Enrolment;
+use App\Models\LessonAssignment;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\NextLesson\Advice;
+use OpenSeam\Core\NextLesson\Kind;
+use OpenSeam\Core\Skill\Level;
+
+/** One student of a class as they stand. */
+final readonly class StudentReading
+{
+    /**
+     * @param  list<KeptSample>  $samples  oldest first
+     * @param  array<string, Level>  $levels  by skill
+     * @param  Advice  $advice  what the ladder says now
+     * @param  LessonAssignment|null  $assigned  what they were last given
+     */
+    public function __construct(
+        public Enrolment $enrolment,
+        public array $samples,
+        public array $levels,
+        public Advice $advice,
+        public ?LessonAssignment $assigned,
+    ) {}
+
+    public function last(): ?KeptSample
+    {
+        return $this->samples === [] ? null : $this->samples[count($this->samples) - 1];
+    }
+
+    /** The teacher's choice holds until the next sample; else the ladder's word as of now. */
+    public function isOverruled(): bool
+    {
+        return $this->assigned?->overruled === true;
+    }
+
+    public function lesson(): ?string
+    {
+        return $this->isOverruled() ? $this->assigned?->lesson : $this->advice->lesson;
+    }
+
+    public function drill(): ?string
+    {
+        return $this->isOverruled() ? $this->assigned?->drill : $this->advice->drill?->id;
+    }
+
+    public function kind(): Kind
+    {
+        return $this->isOverruled() && $this->assigned !== null ? $this->assigned->kind : $this->advice->kind;
+    }
+
+    public function lookedAtIn(?string $session): bool
+    {
+        return $session !== null && $this->lastIn($session) !== null;
+    }
+
+    public function lastIn(string $session): ?CarbonImmutable
+    {
+        foreach (array_reverse($this->samples) as $kept) {
+            if ($kept->sample->plan_session_id === $session) {
+                return $kept->sample->kept_at;
+            }
+        }
+
+        return null;
+    }
+
+    public function level(string $skill): Level
+    {
+        return $this->levels[$skill] ?? Level::NotTried;
+    }
+}

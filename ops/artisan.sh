@@ -1,0 +1,2 @@
+write_settings
+artisan "$@"

@@ -1,0 +1,15 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
+    <title>Open Seam</title>
+    <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+    @vite('resources/js/main.tsx')
+</head>
+<body>
+    <div id="root"></div>
+    <noscript>Open Seam needs JavaScript switched on.</noscript>
+</body>
+</html>

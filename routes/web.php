@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\ClassController;
+use App\Http\Controllers\FindController;
+use App\Http\Controllers\LessonController;
+use App\Http\Controllers\MachineController;
+use App\Http\Controllers\MeController;
+use App\Http\Controllers\PageController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\SampleController;
+use App\Http\Controllers\SignInController;
+use Illuminate\Support\Facades\Route;
+
+// One origin, session cookies and CSRF: the API is part of the web application.
+Route::prefix('api')->group(function (): void {
+    Route::post('sign-in', [SignInController::class, 'signIn'])->middleware('throttle:sign-in');
+    Route::post('studios', [SignInController::class, 'open'])->middleware('throttle:open-studio');
+
+    Route::middleware(['auth', 'in-studio'])->group(function (): void {
+        Route::post('sign-out', [SignInController::class, 'signOut']);
+        Route::get('me', [MeController::class, 'show']);
+        Route::patch('me', [MeController::class, 'update']);
+        Route::get('find', FindController::class);
+        Route::get('lessons', [LessonController::class, 'index']);
+        Route::get('machines', [MachineController::class, 'index']);
+        Route::post('machines', [MachineController::class, 'store']);
+        Route::put('machines/{machine}', [MachineController::class, 'update']);
+        Route::post('classes', [ClassController::class, 'store']);
+        Route::get('classes/{class}', [ClassController::class, 'show']);
+        Route::post('classes/{class}/students', [ClassController::class, 'addStudents']);
+        Route::get('classes/{class}/today', [ClassController::class, 'today']);
+        Route::get('classes/{class}/plan', [PlanController::class, 'show']);
+        Route::put('classes/{class}/plan', [PlanController::class, 'store']);
+        Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);
+        Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
+        Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next']);
+        Route::post('classes/{class}/students/{student}/next', [ClassController::class, 'chooseNext']);
+        Route::get('classes/{class}/students/{student}/skills/{skill}', [ClassController::class, 'evidence']);
+        Route::post('samples/preview', [SampleController::class, 'preview']);
+        Route::post('samples', [SampleController::class, 'store']);
+    });
+    Route::any('{anything}', fn () => abort(404))->where('anything', '.*');
+});
+
+// Every place has its own address; the front end decides what it shows.
+Route::get('{place?}', PageController::class)->where('place', '^(?!api/).*');
