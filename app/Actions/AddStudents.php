@@ -12,7 +12,7 @@ use App\Models\Student;
 /** Puts students into a class, each at the next free seat. */
 final readonly class AddStudents
 {
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     public function __invoke(SewingClass $class, array $names): void
     {
         $seat = (int) $class->enrolments()->max('seat');

@@ -8,8 +8,8 @@ use App\Models\LessonAssignment;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Support\Choice;
+use App\Support\Clock;
 use App\Support\Shelf;
-use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\Advice;
@@ -18,7 +18,9 @@ use OpenSeam\Core\NextLesson\Kind;
 /** Gives a student what to sew next: the proposal, or what the teacher chose instead. */
 final readonly class AssignLesson
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf)
+    {
+    }
 
     /** @throws InputError when the choice names no lesson or drill of the bundle */
     public function __invoke(SewingClass $class, Student $student, Advice $advice, ?Choice $choice, ?string $sample = null): LessonAssignment
@@ -41,7 +43,7 @@ final readonly class AssignLesson
             'drill' => $overruled ? $choice->drill : $advice->drill?->id,
             'proposed_lesson' => $advice->lesson, 'proposed_drill' => $advice->drill?->id,
             'overruled' => $overruled, 'overruled_because' => $overruled ? $choice->because : '',
-            'assigned_at' => CarbonImmutable::now(),
+            'assigned_at' => Clock::now(),
         ]);
     }
 

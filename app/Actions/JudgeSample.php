@@ -7,10 +7,10 @@ namespace App\Actions;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Support\Adviser;
+use App\Support\Clock;
 use App\Support\JudgedSample;
 use App\Support\Shelf;
 use App\Support\StudentRecords;
-use Carbon\CarbonImmutable;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Grader;
@@ -20,7 +20,9 @@ use OpenSeam\Core\Words;
 /** Judges a sample as typed so far and says what would come next. Stores nothing. */
 final readonly class JudgeSample
 {
-    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser) {}
+    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $typed  by "row.reading"
@@ -36,7 +38,7 @@ final readonly class JudgeSample
         $readings = Readings::typed($lesson, $typed, $unit);
         $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
-        $now = CarbonImmutable::now()->floor('millisecond');
+        $now = Clock::now()->floor('millisecond');
         $at = $now;
         $past = [];
         foreach ($this->records->of($class->id, [$student->id], $words)[$student->id] as $kept) {

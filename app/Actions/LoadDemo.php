@@ -11,10 +11,10 @@ use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\Studio;
 use App\Models\User;
+use App\Support\Clock;
 use App\Support\CourseDates;
 use App\Support\NewSample;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenSeam\Core\Data;
@@ -29,19 +29,20 @@ final readonly class LoadDemo
     /** How far into its session the demo class is. */
     private const MINUTES_IN = 45;
 
-    public function __construct(private OpenStudio $open, private PlanCourse $plan, private RecordSample $record) {}
+    public function __construct(private OpenStudio $open, private PlanCourse $plan, private RecordSample $record)
+    {
+    }
 
     public function __invoke(): Studio
     {
         /** @var array<string, mixed> $json */
         $json = json_decode((string) file_get_contents(database_path('demo/studio.json')), true, 64, JSON_THROW_ON_ERROR);
         $data = Data::of($json);
-        $real = CarbonImmutable::now();
+        $real = Clock::now();
         try {
             return DB::transaction(fn (): Studio => $this->load($data, $real));
         } finally {
-            $fixed = config('app.now');
-            $this->clock(is_string($fixed) && $fixed !== '' ? CarbonImmutable::parse($fixed) : null);
+            Clock::fix(null);
         }
     }
 
@@ -93,7 +94,7 @@ final readonly class LoadDemo
 
     private function keep(Data $data, SewingClass $class, User $user, Student $student, Data $sample, CarbonImmutable $at): void
     {
-        $this->clock($at);
+        Clock::fix($at);
         $lesson = $sample->text('lesson');
         // What most samples of a lesson look like, and what this one has instead.
         $readings = array_merge($data->part('usual')->part($lesson)->raw(), $sample->part('with')->raw());
@@ -105,11 +106,5 @@ final readonly class LoadDemo
         ($this->record)($user, $class, $student, new NewSample(
             strtolower((string) Str::ulid($at)), $lesson, $readings, $sample->texts('faults'), $settings, $sample->has('drill') ? $sample->text('drill') : null,
         ));
-    }
-
-    private function clock(?CarbonImmutable $at): void
-    {
-        CarbonImmutable::setTestNow($at);
-        Carbon::setTestNow($at === null ? null : Carbon::instance($at->toMutable()));
     }
 }

@@ -9,11 +9,11 @@ use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Support\Adviser;
 use App\Support\ClassReading;
+use App\Support\Clock;
 use App\Support\KeptSample;
 use App\Support\Standings;
-use App\Support\StudentRecords;
 use App\Support\StudentReading;
-use Carbon\CarbonImmutable;
+use App\Support\StudentRecords;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Words;
@@ -21,13 +21,15 @@ use OpenSeam\Core\Words;
 /** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
 final readonly class ReadClass
 {
-    public function __construct(private StudentRecords $records, private Adviser $adviser) {}
+    public function __construct(private StudentRecords $records, private Adviser $adviser)
+    {
+    }
 
-    /** @param string|null $only one student's id */
+    /** @param  string|null  $only one student's id */
     public function __invoke(SewingClass $class, Unit $unit, ?string $only = null): ClassReading
     {
         $words = Words::in($unit);
-        $now = CarbonImmutable::now();
+        $now = Clock::now();
         $class->loadMissing(['enrolments.student', 'enrolments.machine', 'plan.sessions.lessons']);
         $enrolments = $class->enrolments->filter(fn ($e): bool => $only === null || $e->student_id === $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());

@@ -16,7 +16,9 @@ use OpenSeam\Core\InputError;
 /** Keeps a plan as the teacher laid it. A plan with problems is kept too: the teacher decides. */
 final readonly class StorePlan
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf)
+    {
+    }
 
     /**
      * @param  list<list<string>>  $sessions  lesson ids by session
@@ -48,7 +50,7 @@ final readonly class StorePlan
         });
     }
 
-    /** @param list<list<string>> $sessions */
+    /** @param  list<list<string>>  $sessions */
     public function write(CoursePlan $plan, array $sessions): CoursePlan
     {
         $ids = array_values($plan->sessions()->pluck('id')->all());

@@ -11,7 +11,6 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -30,11 +29,6 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
         Model::preventLazyLoading(! $this->app->isProduction());
-        $now = config('app.now');
-        if (is_string($now) && $now !== '') {
-            CarbonImmutable::setTestNow(CarbonImmutable::parse($now));
-            Carbon::setTestNow(Carbon::parse($now));
-        }
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(5)->by('sign-in|'.mb_strtolower($request->string('email')->toString()).'|'.$request->ip()),
             Limit::perMinute(30)->by('sign-in|'.$request->ip()),

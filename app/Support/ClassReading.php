@@ -11,13 +11,14 @@ use OpenSeam\Core\Words;
 /** A class as it stands at a moment. */
 final readonly class ClassReading
 {
-    /** @param array<string, StudentReading> $students by id, in the order of their seats */
+    /** @param  array<string, StudentReading>  $students by id, in the order of their seats */
     public function __construct(
         public SewingClass $class,
         public CarbonImmutable $now,
         public Words $words,
         public array $students,
-    ) {}
+    ) {
+    }
 
     public function sessionInHand(): ?SessionInHand
     {

@@ -11,7 +11,9 @@ use OpenSeam\Core\Course\ClassMinutes;
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
 {
-    private function __construct(public int $students, public int $machines, public int $helpers) {}
+    private function __construct(public int $students, public int $machines, public int $helpers)
+    {
+    }
 
     public static function of(SewingClass $class): self
     {

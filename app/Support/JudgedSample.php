@@ -14,7 +14,7 @@ use OpenSeam\Core\Sampler\Readings;
 /** A sample as typed, judged, and the advice that follows. */
 final readonly class JudgedSample
 {
-    /** @param list<PastSample> $past the student's samples with this one */
+    /** @param  list<PastSample>  $past the student's samples with this one */
     public function __construct(
         public Lesson $lesson,
         public Readings $readings,
@@ -22,5 +22,6 @@ final readonly class JudgedSample
         public Advice $advice,
         public array $past,
         public CarbonImmutable $at,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class KeptSample
         public Readings $readings,
         public Grade $grade,
         public PastSample $past,
-    ) {}
+    ) {
+    }
 }

@@ -21,5 +21,6 @@ final readonly class NewSample
         public ?string $drill = null,
         public ?string $replaces = null,
         public ?Choice $choice = null,
-    ) {}
+    ) {
+    }
 }

@@ -14,7 +14,9 @@ final readonly class SessionInHand
     /** A session stays in hand this long after its end, for what is still on the table. */
     private const GRACE_MINUTES = 90;
 
-    private function __construct(public PlanSession $session, public string $state) {}
+    private function __construct(public PlanSession $session, public string $state)
+    {
+    }
 
     public static function of(?CoursePlan $plan, CarbonImmutable $now): ?self
     {

@@ -26,7 +26,8 @@ final readonly class StudentReading
         public array $levels,
         public Advice $advice,
         public ?LessonAssignment $assigned,
-    ) {}
+    ) {
+    }
 
     public function last(): ?KeptSample
     {

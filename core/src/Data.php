@@ -10,10 +10,12 @@ namespace OpenSeam\Core;
  */
 final readonly class Data
 {
-    /** @param array<array-key, mixed> $values */
-    private function __construct(private array $values, private string $path) {}
+    /** @param  array<array-key, mixed>  $values */
+    private function __construct(private array $values, private string $path)
+    {
+    }
 
-    /** @param array<array-key, mixed> $values */
+    /** @param  array<array-key, mixed>  $values */
     public static function of(array $values, string $path = ''): self
     {
         return new self($values, $path);

@@ -14,7 +14,7 @@ final class InputError extends DomainException
         parent::__construct($message);
     }
 
-    /** @param string $allowed a whole sentence that says what is allowed */
+    /** @param  string  $allowed a whole sentence that says what is allowed */
     public static function at(string $field, mixed $got, string $allowed): self
     {
         return new self($field, $got, $allowed);

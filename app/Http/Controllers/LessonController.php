@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\LessonView;
 use App\Support\Shelf;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;

@@ -10,7 +10,7 @@ use App\Http\Resources\MeView;
 use App\Http\Resources\NamedView;
 use App\Models\SewingClass;
 use App\Models\User;
-use Carbon\CarbonImmutable;
+use App\Support\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -49,6 +49,6 @@ final readonly class MeController
     {
         $classes = SewingClass::query()->orderByDesc('id')->get()->map(fn (SewingClass $c): NamedView => new NamedView($c->id, $c->name))->all();
 
-        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, CarbonImmutable::now()->toIso8601ZuluString(), array_values($classes));
+        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, Clock::now()->toIso8601ZuluString(), array_values($classes));
     }
 }

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\JudgeSample;
-use App\Actions\ReadClass;
 use App\Actions\RecordSample;
 use App\Http\Requests\PreviewBody;
 use App\Http\Requests\SampleBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptView;
-use App\Http\Resources\NamedView;
 use App\Http\Resources\Titles;
 use App\Models\SewingClass;
 use App\Models\Student;
@@ -24,7 +22,9 @@ use OpenSeam\Core\InputError;
 /** Looking at samples and keeping them. */
 final readonly class SampleController
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf)
+    {
+    }
 
     #[OA\Post(
         path: '/api/samples/preview',

@@ -9,7 +9,6 @@ use App\Http\Problems;
 use App\Http\Requests\OpenStudioBody;
 use App\Http\Requests\SignInBody;
 use App\Http\Resources\ErrorBody;
-use App\Http\Resources\MeView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -18,7 +17,9 @@ use OpenApi\Attributes as OA;
 /** Signing in, signing out, opening a studio. */
 final readonly class SignInController
 {
-    public function __construct(private OpenStudio $openStudio) {}
+    public function __construct(private OpenStudio $openStudio)
+    {
+    }
 
     #[OA\Post(
         path: '/api/sign-in',

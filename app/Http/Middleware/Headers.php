@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Security headers on every answer: no inline script, nothing from elsewhere, no framing. */
 final class Headers
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = Vite::useCspNonce();

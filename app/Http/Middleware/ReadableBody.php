@@ -16,7 +16,7 @@ final class ReadableBody
 
     private const DEEPEST = 32;
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (! $request->is('api/*') || $request->isMethodSafe()) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Clock;
 use App\Support\CourseDates;
 use Carbon\CarbonImmutable;
 
@@ -25,6 +26,6 @@ trait HasCourseDates
     {
         $first = CarbonImmutable::createFromFormat('!Y-m-d H:i', $this->word('starts_on').' '.$this->word('time'), $this->teacher()->studio->timezone);
 
-        return new CourseDates($first ?? CarbonImmutable::now(), $this->whole('sessions'), $this->whole('minutes'));
+        return new CourseDates($first ?? Clock::now(), $this->whole('sessions'), $this->whole('minutes'));
     }
 }

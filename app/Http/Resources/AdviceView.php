@@ -35,7 +35,8 @@ final readonly class AdviceView
         public array $candidates,
         #[OA\Property(nullable: true)]
         public ?DrillView $warm_up,
-    ) {}
+    ) {
+    }
 
     public static function of(Advice $advice, Bundle $bundle): self
     {

@@ -23,5 +23,6 @@ final readonly class CandidateView
         public float $minutes,
         #[OA\Property]
         public bool $ready,
-    ) {}
+    ) {
+    }
 }

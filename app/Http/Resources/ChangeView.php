@@ -15,5 +15,6 @@ final readonly class ChangeView
         public string $kind,
         #[OA\Property]
         public string $text,
-    ) {}
+    ) {
+    }
 }

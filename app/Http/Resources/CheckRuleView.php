@@ -21,5 +21,6 @@ final readonly class CheckRuleView
         public string $allows,
         #[OA\Property]
         public string $source,
-    ) {}
+    ) {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class CheckView
         public ?string $again,
         #[OA\Property(nullable: true)]
         public ?ChangeView $change,
-    ) {}
+    ) {
+    }
 }

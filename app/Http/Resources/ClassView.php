@@ -25,5 +25,6 @@ final readonly class ClassView
         public array $skills,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))]
         public array $students,
-    ) {}
+    ) {
+    }
 }

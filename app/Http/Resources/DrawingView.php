@@ -28,7 +28,8 @@ final readonly class DrawingView
         public array $rows,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MarkView::class))]
         public array $marks,
-    ) {}
+    ) {
+    }
 
     public static function of(Lesson $lesson): ?self
     {

@@ -20,7 +20,8 @@ final readonly class DrillView
         public string $text,
         #[OA\Property]
         public float $minutes,
-    ) {}
+    ) {
+    }
 
     public static function of(Drill $drill): self
     {

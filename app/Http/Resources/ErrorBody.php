@@ -19,5 +19,6 @@ final readonly class ErrorBody
         public string $message,
         #[OA\Property]
         public string $kept,
-    ) {}
+    ) {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class EvidenceView
         public string $text,
         #[OA\Property]
         public string $verdict,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class FaultView
         public string $seen,
         #[OA\Property]
         public string $first,
-    ) {}
+    ) {
+    }
 }

@@ -32,5 +32,6 @@ final readonly class FieldView
         public array $options,
         #[OA\Property]
         public string $hint,
-    ) {}
+    ) {
+    }
 }

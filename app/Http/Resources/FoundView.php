@@ -19,5 +19,6 @@ final readonly class FoundView
         public string $detail,
         #[OA\Property]
         public string $address,
-    ) {}
+    ) {
+    }
 }

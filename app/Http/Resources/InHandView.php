@@ -23,5 +23,6 @@ final readonly class InHandView
         public string $change,
         #[OA\Property]
         public bool $overruled,
-    ) {}
+    ) {
+    }
 }

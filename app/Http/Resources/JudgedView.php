@@ -30,7 +30,8 @@ final readonly class JudgedView
         public array $measured,
         #[OA\Property]
         public AdviceView $advice,
-    ) {}
+    ) {
+    }
 
     public static function of(JudgedSample $judged, Bundle $bundle): self
     {

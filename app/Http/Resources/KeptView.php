@@ -21,5 +21,6 @@ final readonly class KeptView
         public string $next_title,
         #[OA\Property]
         public bool $overruled,
-    ) {}
+    ) {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class LastSampleView
         public ?string $verdict,
         #[OA\Property]
         public string $kept_at,
-    ) {}
+    ) {
+    }
 }

@@ -65,7 +65,8 @@ final readonly class LessonView
         public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))]
         public array $drills,
-    ) {}
+    ) {
+    }
 
     public static function of(Lesson $lesson, Bundle $bundle): self
     {

@@ -37,5 +37,6 @@ final readonly class LookView
         public array $machines,
         #[OA\Property(nullable: true)]
         public ?NamedView $next_student,
-    ) {}
+    ) {
+    }
 }

@@ -24,7 +24,8 @@ final readonly class MachineView
         public bool $usable,
         #[OA\Property]
         public string $note,
-    ) {}
+    ) {
+    }
 
     public static function of(Machine $m): self
     {

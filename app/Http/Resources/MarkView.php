@@ -25,5 +25,6 @@ final readonly class MarkView
         public array $from,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
         public array $to,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class MeView
         public string $now,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
         public array $classes,
-    ) {}
+    ) {
+    }
 }

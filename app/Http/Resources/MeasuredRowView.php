@@ -18,5 +18,6 @@ final readonly class MeasuredRowView
         public string $row,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
         public array $points,
-    ) {}
+    ) {
+    }
 }

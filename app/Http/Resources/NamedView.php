@@ -15,5 +15,6 @@ final readonly class NamedView
         public string $id,
         #[OA\Property]
         public string $title,
-    ) {}
+    ) {
+    }
 }

@@ -27,5 +27,6 @@ final readonly class PieceView
         public string $label,
         #[OA\Property]
         public string $material,
-    ) {}
+    ) {
+    }
 }

@@ -24,5 +24,6 @@ final readonly class PlanLessonView
         public int $rounds,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $needs,
-    ) {}
+    ) {
+    }
 }

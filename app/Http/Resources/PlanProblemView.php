@@ -19,5 +19,6 @@ final readonly class PlanProblemView
         public ?string $lesson,
         #[OA\Property]
         public string $text,
-    ) {}
+    ) {
+    }
 }

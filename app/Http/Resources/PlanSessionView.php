@@ -26,5 +26,6 @@ final readonly class PlanSessionView
         public float $used,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $lessons,
-    ) {}
+    ) {
+    }
 }

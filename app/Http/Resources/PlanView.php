@@ -37,5 +37,6 @@ final readonly class PlanView
         public array $left,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlanProblemView::class))]
         public array $problems,
-    ) {}
+    ) {
+    }
 }

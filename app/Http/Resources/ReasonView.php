@@ -18,5 +18,6 @@ final readonly class ReasonView
         public string $text,
         #[OA\Property(type: 'array', items: new OA\Items(ref: EvidenceView::class))]
         public array $evidence,
-    ) {}
+    ) {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class RowLineView
         public array $points,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))))]
         public array $back,
-    ) {}
+    ) {
+    }
 }

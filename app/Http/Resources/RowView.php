@@ -25,5 +25,6 @@ final readonly class RowView
         public array $fields,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))]
         public array $checks,
-    ) {}
+    ) {
+    }
 }

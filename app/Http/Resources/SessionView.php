@@ -30,5 +30,6 @@ final readonly class SessionView
         public string $state,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TapePieceView::class))]
         public array $tape,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class SettingView
         public string $name,
         #[OA\Property]
         public string $value,
-    ) {}
+    ) {
+    }
 }

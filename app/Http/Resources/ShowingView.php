@@ -30,5 +30,6 @@ final readonly class ShowingView
         public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))]
         public array $settings,
-    ) {}
+    ) {
+    }
 }

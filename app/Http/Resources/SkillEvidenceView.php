@@ -27,5 +27,6 @@ final readonly class SkillEvidenceView
         public array $needs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ShowingView::class))]
         public array $showings,
-    ) {}
+    ) {
+    }
 }

@@ -21,5 +21,6 @@ final readonly class SkillView
         public string $shows,
         #[OA\Property]
         public bool $taught,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class StandingRowView
         public string $next_title,
         #[OA\Property]
         public int $sure,
-    ) {}
+    ) {
+    }
 }

@@ -9,18 +9,20 @@ use App\Support\ClassReading;
 use App\Support\KeptSample;
 use App\Support\Shelf;
 use App\Support\StudentReading;
+use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\Finding;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Reason;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\Level;
-use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Words;
 
 /** The short lines about a student that several places show. */
 final readonly class StudentViews
 {
-    public function __construct(private Shelf $shelf, private Adviser $adviser) {}
+    public function __construct(private Shelf $shelf, private Adviser $adviser)
+    {
+    }
 
     public function inHand(StudentReading $s, Words $words): InHandView
     {

@@ -23,5 +23,6 @@ final readonly class TapePieceView
         public ?string $lesson,
         #[OA\Property]
         public string $title,
-    ) {}
+    ) {
+    }
 }

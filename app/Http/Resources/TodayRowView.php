@@ -36,5 +36,6 @@ final readonly class TodayRowView
         public bool $looked,
         #[OA\Property(nullable: true)]
         public ?string $sewing_since,
-    ) {}
+    ) {
+    }
 }

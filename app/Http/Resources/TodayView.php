@@ -22,5 +22,6 @@ final readonly class TodayView
         public ?SessionView $session,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TodayRowView::class))]
         public array $students,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,9 @@ final readonly class CommandLine
      * @param  resource  $in
      * @param  resource  $out
      */
-    public function __construct(private Registry $registry, private mixed $in, private mixed $out) {}
+    public function __construct(private Registry $registry, private mixed $in, private mixed $out)
+    {
+    }
 
     /**
      * @param  list<string>  $arguments
@@ -92,7 +94,7 @@ final readonly class CommandLine
         fwrite($this->out, $text."\n");
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     private static function json(array $data, bool $pretty = false): string
     {
         return json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | ($pretty ? JSON_PRETTY_PRINT : 0));

@@ -17,7 +17,7 @@ final class Registry
     /** @var array<string, SchemaCheck> */
     private array $checks = [];
 
-    /** @param iterable<Calculator> $calculators */
+    /** @param  iterable<Calculator>  $calculators */
     public function __construct(iterable $calculators)
     {
         foreach ($calculators as $calculator) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute;
 
+use OpenSeam\Core\InputError;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Schema as LoadedSchema;
 use Opis\JsonSchema\Validator;
-use OpenSeam\Core\InputError;
 
 /** Checks JSON against a JSON Schema and says what is wrong in one plain sentence. */
 final class SchemaCheck
@@ -16,7 +16,7 @@ final class SchemaCheck
 
     private readonly LoadedSchema $schema;
 
-    /** @param array<string, mixed> $schema */
+    /** @param  array<string, mixed>  $schema */
     public function __construct(array $schema)
     {
         $this->validator = new Validator;
@@ -62,7 +62,7 @@ final class SchemaCheck
         return InputError::at(self::field($path), $got, $this->allowed($error->keyword(), $this->described($error)));
     }
 
-    /** @param array<array-key, mixed> $schema */
+    /** @param  array<array-key, mixed>  $schema */
     private function allowed(string $keyword, array $schema): string
     {
         $low = $schema['minimum'] ?? null;
@@ -102,7 +102,7 @@ final class SchemaCheck
         return is_object($data) ? (array) json_decode((string) json_encode($data), true) : [];
     }
 
-    /** @param array<int|string|null> $path */
+    /** @param  array<int|string|null>  $path */
     private static function field(array $path): string
     {
         $field = '';

@@ -17,13 +17,14 @@ use InvalidArgumentException;
  */
 final readonly class ClassMinutes
 {
-    /** @param list<Span> $spans */
+    /** @param  list<Span>  $spans */
     private function __construct(
         public int $rounds,
         public float $minutes,
         /** What happens when, in minutes from the lesson's start: "show", "sew", "look". Looking may overlap sewing. */
         public array $spans,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  int  $students  1 to 500

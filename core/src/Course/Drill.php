@@ -13,5 +13,6 @@ final readonly class Drill
         public string $skill,
         public float $minutes,
         public string $text,
-    ) {}
+    ) {
+    }
 }

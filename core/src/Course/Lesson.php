@@ -38,5 +38,6 @@ final readonly class Lesson
         public array $rows,
         public array $faults,
         public array $drills,
-    ) {}
+    ) {
+    }
 }

@@ -39,7 +39,7 @@ final class SessionPlanner
             }
             $placed = false;
             for ($s = $earliest; $s < count($sessions); $s++) {
-                if ($room[$s] + 1e-9 >= $lesson['minutes']) {
+                if ($lesson['minutes'] <= $room[$s] + 1e-9) {
                     $laid[$s][] = $lesson['id'];
                     $room[$s] -= $lesson['minutes'];
                     $in[$lesson['id']] = $s;

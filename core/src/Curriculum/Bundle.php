@@ -24,7 +24,8 @@ final readonly class Bundle
         public array $lessons,
         public array $faults,
         public array $courses,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, Lesson>  $lessons

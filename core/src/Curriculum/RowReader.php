@@ -105,7 +105,7 @@ final class RowReader
         );
     }
 
-    /** @param array<string, Field> $fields */
+    /** @param  array<string, Field>  $fields */
     private static function check(Data $data, array $fields): CheckSpec
     {
         $of = $data->text('of');

@@ -19,5 +19,6 @@ final readonly class Fault
         public array $causes,
         public array $denies,
         public Change $first,
-    ) {}
+    ) {
+    }
 }

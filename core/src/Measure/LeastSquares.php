@@ -18,7 +18,8 @@ final readonly class LeastSquares
         public float $sumSquaresResidual,
         public float $meanY,
         public int $n,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<float>  $xs

@@ -29,7 +29,8 @@ final readonly class SeamReading
         public SeamPattern $pattern,
         /** Of the mean allowance. */
         public Judgement $judgement,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<float>  $atMm  places along the seam, mm
@@ -65,7 +66,7 @@ final readonly class SeamReading
         );
     }
 
-    /** @param list<float> $allowances in order along the seam */
+    /** @param  list<float>  $allowances in order along the seam */
     private static function pattern(LeastSquares $line, array $allowances, float $bias, float $spread, float $met): SeamPattern
     {
         // Guards against 0.1 + 0.2 style dust at the very limit.

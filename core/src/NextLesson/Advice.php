@@ -23,5 +23,6 @@ final readonly class Advice
         public array $candidates,
         /** Under the together policy: the gap that comes along. */
         public ?Drill $warmUp = null,
-    ) {}
+    ) {
+    }
 }

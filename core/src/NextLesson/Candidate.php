@@ -18,5 +18,6 @@ final readonly class Candidate
         public float $gainPerMinute,
         /** All it stands on is sure. */
         public bool $ready,
-    ) {}
+    ) {
+    }
 }

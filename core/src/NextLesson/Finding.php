@@ -10,7 +10,7 @@ use OpenSeam\Core\Sampler\Change;
 /** One thing a sample showed: a check's result or a fault seen. */
 final readonly class Finding
 {
-    /** @param list<string> $skills it speaks for or against */
+    /** @param  list<string>  $skills it speaks for or against */
     public function __construct(
         public string $check,
         public string $title,
@@ -21,7 +21,8 @@ final readonly class Finding
         public ?Change $change = null,
         public ?string $again = null,
         public bool $fault = false,
-    ) {}
+    ) {
+    }
 
     public function concerns(string $skill): bool
     {

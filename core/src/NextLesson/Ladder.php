@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\NextLesson;
 
+use DateTimeImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Skill\School;
@@ -11,7 +12,6 @@ use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\StandingBook;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Words;
-use DateTimeImmutable;
 
 /**
  * Decides the next lesson. The rungs, in order: safety; the root gap below what
@@ -34,7 +34,8 @@ final readonly class Ladder
         private School $school = School::Tracing,
         private ?TracingParameters $parameters = null,
         private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<PastSample>  $samples  oldest first
@@ -182,7 +183,7 @@ final readonly class Ladder
         return null;
     }
 
-    /** @param list<string> $wishes */
+    /** @param  list<string>  $wishes */
     private function enrich(Record $record, array $wishes): Advice
     {
         $candidates = [];
@@ -200,7 +201,7 @@ final readonly class Ladder
         return $this->advice($record, $candidates[0][1], null, [new Reason($this->words->say($candidates[0][0] ? 'reason.wish' : 'reason.enrich'))]);
     }
 
-    /** @param list<Reason> $reasons */
+    /** @param  list<Reason>  $reasons */
     private function advice(Record $record, Candidate $chosen, ?Change $change, array $reasons, ?Drill $warmUp = null): Advice
     {
         $change ??= match (true) {

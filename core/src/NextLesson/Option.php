@@ -23,7 +23,8 @@ final readonly class Option
         public float $minutes,
         public float $againMinutes,
         public array $drills = [],
-    ) {}
+    ) {
+    }
 
     public static function of(Lesson $lesson): self
     {

@@ -12,12 +12,13 @@ use OpenSeam\Core\Skill\Evidence;
 /** A kept sample as the ladder sees it. */
 final readonly class PastSample
 {
-    /** @param list<Finding> $findings */
+    /** @param  list<Finding>  $findings */
     public function __construct(
         public string $lesson,
         public Evidence $evidence,
         public array $findings,
-    ) {}
+    ) {
+    }
 
     public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade): self
     {

@@ -31,7 +31,8 @@ final class Record
         public readonly array $samples,
         public readonly array $standings,
         private readonly TracingParameters $parameters,
-    ) {}
+    ) {
+    }
 
     public function isSure(string $skill): bool
     {

@@ -7,10 +7,12 @@ namespace OpenSeam\Core\Sampler;
 /** The one thing to change before the next row. */
 final readonly class Change
 {
-    /** @param string $kind "setting", "guide" or "habit" */
-    public function __construct(public string $kind, public string $text) {}
+    /** @param  string  $kind "setting", "guide" or "habit" */
+    public function __construct(public string $kind, public string $text)
+    {
+    }
 
-    /** @param array{kind: string, text: string}|null $data */
+    /** @param  array{kind: string, text: string}|null  $data */
     public static function from(?array $data): ?self
     {
         return $data === null ? null : new self($data['kind'], $data['text']);

@@ -9,7 +9,7 @@ use OpenSeam\Core\Measure\Judgement;
 /** What one check says about a sample. */
 final readonly class CheckResult
 {
-    /** @param array<string, float|int|string|null> $figures what was worked out, mm unless the name says otherwise */
+    /** @param  array<string, float|int|string|null>  $figures what was worked out, mm unless the name says otherwise */
     public function __construct(
         public Judgement $judgement,
         /** Plain words with the number, such as "mean 15.4 mm, 0.5 mm under". */
@@ -19,5 +19,6 @@ final readonly class CheckResult
         public array $figures = [],
         /** What to measure again when unsure. */
         public ?string $again = null,
-    ) {}
+    ) {
+    }
 }

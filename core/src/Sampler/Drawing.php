@@ -22,8 +22,10 @@ final readonly class Drawing
     /** Half the length of the ruler mark drawn at a corner. */
     private const CORNER_MARK_MM = 4.0;
 
-    /** @param array<string, float> $left where each piece begins */
-    private function __construct(private Lesson $lesson, private array $left) {}
+    /** @param  array<string, float>  $left where each piece begins */
+    private function __construct(private Lesson $lesson, private array $left)
+    {
+    }
 
     public static function of(Lesson $lesson): self
     {
@@ -138,7 +140,7 @@ final readonly class Drawing
         return $rows;
     }
 
-    /** @param list<float|null> $values */
+    /** @param  list<float|null>  $values */
     private function measuredPath(Row $row, Field $field, array $values): ?Path
     {
         if ($row->path === null) {
@@ -154,7 +156,7 @@ final readonly class Drawing
         return null;
     }
 
-    /** @param list<float|null> $values */
+    /** @param  list<float|null>  $values */
     private function measuredSeam(Row $row, Field $field, array $values): ?Path
     {
         $corners = [];
@@ -228,7 +230,7 @@ final readonly class Drawing
         return $line === null ? null : [$this->shift($row, [$line[0]])[0], $this->shift($row, [$line[1]])[0]];
     }
 
-    /** @param array<array-key, mixed> $pair
+    /** @param  array<array-key, mixed>  $pair
      * @return Point */
     private static function point(array $pair): array
     {

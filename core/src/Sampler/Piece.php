@@ -15,5 +15,6 @@ final readonly class Piece
         public string $label,
         /** "cloth" or "paper" */
         public string $material = 'cloth',
-    ) {}
+    ) {
+    }
 }

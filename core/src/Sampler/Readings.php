@@ -13,8 +13,10 @@ use OpenSeam\Core\Measure\Unit;
 /** The readings of one sample, by "row.reading", lengths in mm. */
 final readonly class Readings
 {
-    /** @param array<string, list<float|null>> $values each as long as its field takes; null is not read yet */
-    private function __construct(public array $values) {}
+    /** @param  array<string, list<float|null>>  $values each as long as its field takes; null is not read yet */
+    private function __construct(public array $values)
+    {
+    }
 
     /**
      * Values that were kept before and are known to be good.

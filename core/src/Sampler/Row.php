@@ -28,5 +28,6 @@ final readonly class Row
         public string $guide,
         public array $fields,
         public array $checks,
-    ) {}
+    ) {
+    }
 }

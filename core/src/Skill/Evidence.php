@@ -9,10 +9,11 @@ use DateTimeImmutable;
 /** What one sample shows about skills. */
 final readonly class Evidence
 {
-    /** @param array<string, list<float>> $weights by skill: 1 right, 0 wrong, between is soft */
+    /** @param  array<string, list<float>>  $weights by skill: 1 right, 0 wrong, between is soft */
     public function __construct(
         public string $sample,
         public DateTimeImmutable $at,
         public array $weights,
-    ) {}
+    ) {
+    }
 }

@@ -7,7 +7,7 @@ namespace OpenSeam\Core\Skill;
 /** One thing a student can show, and what it stands on. */
 final readonly class Skill
 {
-    /** @param list<string> $needs ids of the skills it stands on */
+    /** @param  list<string>  $needs ids of the skills it stands on */
     public function __construct(
         public string $id,
         public string $title,
@@ -16,5 +16,6 @@ final readonly class Skill
         public array $needs = [],
         /** Never skipped and always shown first. */
         public bool $safety = false,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use InvalidArgumentException;
 /** A set of skills that does not make an order. */
 final class SkillGraphBroken extends InvalidArgumentException
 {
-    /** @param list<string> $ids the skills round the cycle, first again at the end */
+    /** @param  list<string>  $ids the skills round the cycle, first again at the end */
     public static function cycle(array $ids): self
     {
         return new self('These skills need each other in a circle: '.implode(' needs ', $ids).'. Take one of these needs out.');

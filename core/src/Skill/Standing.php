@@ -18,7 +18,7 @@ final readonly class Standing
     /** A showing is good from this weight on: more met than near. */
     public const GOOD_SHOWING = 0.75;
 
-    /** @param list<float> $showings mean weight of each sample that touched the skill, oldest first */
+    /** @param  list<float>  $showings mean weight of each sample that touched the skill, oldest first */
     public function __construct(
         public string $skill,
         /** Chance that it is known right after the last sample, 0 to 1. */
@@ -29,7 +29,8 @@ final readonly class Standing
         public ?DateTimeImmutable $lastShownAt,
         /** The teacher's own word, when given. */
         public ?bool $word = null,
-    ) {}
+    ) {
+    }
 
     public function tried(): bool
     {

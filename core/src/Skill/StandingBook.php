@@ -14,11 +14,12 @@ final readonly class StandingBook
 
     private const SECONDS_PER_WEEK = 604_800;
 
-    /** @param float|null $fadingWeeks time constant in weeks, above 0; null switches fading off */
+    /** @param  float|null  $fadingWeeks time constant in weeks, above 0; null switches fading off */
     public function __construct(
         private TracingParameters $parameters,
         private ?float $fadingWeeks = self::FADING_WEEKS,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Evidence>  $evidence  in the order it was kept

@@ -9,8 +9,10 @@ use InvalidArgumentException;
 /** A row's line on the cloth: straight pieces between corners, in mm from the piece's top left corner. */
 final readonly class Path
 {
-    /** @param non-empty-list<array{float, float}> $corners [x, y] in mm */
-    private function __construct(public array $corners) {}
+    /** @param  non-empty-list<array{float, float}>  $corners [x, y] in mm */
+    private function __construct(public array $corners)
+    {
+    }
 
     /**
      * @param  list<array{float, float}>  $corners

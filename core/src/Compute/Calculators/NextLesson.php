@@ -177,7 +177,7 @@ final class NextLesson implements Calculator
         );
     }
 
-    /** @param array<string, Option> $lessons */
+    /** @param  array<string, Option>  $lessons */
     private static function sample(Data $data, int $i, SkillGraph $skills, array $lessons): PastSample
     {
         isset($lessons[$data->text('lesson')]) || throw InputError::at($data->path('lesson'), $data->text('lesson'), 'This must be the id of one of the lessons.');

@@ -14,8 +14,10 @@ use OpenSeam\Core\Words;
 /** A yes or no, or a described step: the eye's own verdict, with no uncertainty. */
 final readonly class RatedCheck implements Check
 {
-    /** @param list<Verdict> $verdicts by value; for a yes-no [no, yes] */
-    public function __construct(private array $verdicts) {}
+    /** @param  list<Verdict>  $verdicts by value; for a yes-no [no, yes] */
+    public function __construct(private array $verdicts)
+    {
+    }
 
     public static function yes(): self
     {

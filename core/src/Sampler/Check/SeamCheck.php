@@ -22,7 +22,8 @@ final readonly class SeamCheck implements Check
         private float $targetMm,
         private float $metMm,
         private float $nearMm,
-    ) {}
+    ) {
+    }
 
     /** The mean allowance within ±met of the target. */
     public static function mean(float $targetMm, float $metMm, float $nearMm): self
@@ -63,7 +64,7 @@ final readonly class SeamCheck implements Check
             : $this->judgeMean($seam, $figures, $words);
     }
 
-    /** @param array<string, float|string> $figures */
+    /** @param  array<string, float|string>  $figures */
     private function judgeMean(SeamReading $seam, array $figures, Words $words): CheckResult
     {
         $met = $seam->judgement->verdict === Verdict::Met;
@@ -80,7 +81,7 @@ final readonly class SeamCheck implements Check
         );
     }
 
-    /** @param array<string, float|string> $figures */
+    /** @param  array<string, float|string>  $figures */
     private function judgeSpread(SeamReading $seam, float $overMm, array $figures, Words $words): CheckResult
     {
         $judgement = Judgement::of(Reading::rulerDifference($seam->spreadMm), Tolerance::atMost($this->metMm, $this->nearMm));

@@ -1,0 +1,57 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type View = components['schemas']
+
+/** What the application says when something does not fit: which field, what is allowed, what was kept. */
+export class Problem extends Error {
+    constructor(
+        readonly status: number,
+        readonly field: string,
+        message: string,
+        readonly kept: string,
+        readonly all: Record<string, string> = {},
+    ) {
+        super(message)
+    }
+}
+
+function token(): string {
+    const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)
+    return found?.[1] === undefined ? '' : decodeURIComponent(found[1])
+}
+
+export const api = createClient<paths>({ baseUrl: window.location.origin, credentials: 'same-origin', headers: { Accept: 'application/json' } })
+
+api.use({
+    onRequest({ request }) {
+        if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token())
+        return request
+    },
+})
+
+interface Answer<T> {
+    data?: T
+    error?: unknown
+    response: Response
+}
+
+interface ErrorAnswer {
+    error?: { field?: string; message?: string; kept?: string; all?: Record<string, string> }
+}
+
+/** The answer, or a Problem in words. */
+export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
+    let answer: Answer<T>
+    try {
+        answer = await call
+    } catch (cause) {
+        if (cause instanceof DOMException && cause.name === 'AbortError') throw cause
+        throw new Problem(0, '(line)', 'The line to Open Seam is down.', 'What you typed is kept on this device.')
+    }
+    if (!answer.response.ok) {
+        const said = (answer.error as ErrorAnswer | undefined)?.error
+        throw new Problem(answer.response.status, said?.field ?? '', said?.message ?? 'Something went wrong.', said?.kept ?? '', said?.all ?? {})
+    }
+    return answer.data as T
+}

@@ -1,0 +1,76 @@
+import { QueryClient, useMutation, useQuery } from '@tanstack/react-query'
+import { api, ask, Problem, type View } from './client'
+
+export const queries = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 10_000,
+            retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 2,
+            refetchOnWindowFocus: true,
+        },
+    },
+})
+
+export function useMe() {
+    return useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')), staleTime: 60_000 })
+}
+
+export function useToday(id: string) {
+    return useQuery({
+        queryKey: ['today', id],
+        queryFn: () => ask(api.GET('/api/classes/{class}/today', { params: { path: { class: id } } })),
+        refetchInterval: 30_000,
+    })
+}
+
+export function useLook(id: string, student: string, lesson: string | null) {
+    return useQuery({
+        queryKey: ['look', id, student, lesson],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', {
+            params: { path: { class: id, student }, query: lesson === null ? {} : { lesson } },
+        })),
+        staleTime: 0,
+        refetchOnWindowFocus: false,
+    })
+}
+
+export function useClass(id: string) {
+    return useQuery({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
+}
+
+export function useEvidence(id: string, student: string, skill: string) {
+    return useQuery({
+        queryKey: ['evidence', id, student, skill],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/skills/{skill}', { params: { path: { class: id, student, skill } } })),
+    })
+}
+
+export function usePlan(id: string) {
+    return useQuery({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })) })
+}
+
+export function useLessons() {
+    return useQuery({ queryKey: ['lessons'], queryFn: () => ask(api.GET('/api/lessons')), staleTime: Infinity })
+}
+
+export function useMachines() {
+    return useQuery({ queryKey: ['machines'], queryFn: () => ask(api.GET('/api/machines')) })
+}
+
+export function useNext(id: string, student: string, wanted: boolean) {
+    return useQuery({
+        queryKey: ['next', id, student],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/next', { params: { path: { class: id, student } } })),
+        enabled: wanted,
+    })
+}
+
+/** A change: everything that may have moved is read again afterwards. */
+export function useChange<In, Out>(act: (input: In) => Promise<Out>) {
+    return useMutation<Out, Problem, In>({
+        mutationFn: act,
+        onSuccess: () => queries.invalidateQueries(),
+    })
+}
+
+export type Lesson = View['LessonView']

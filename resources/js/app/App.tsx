@@ -1,0 +1,50 @@
+import { lazy, Suspense } from 'react'
+import { Navigate, Route, Routes } from 'react-router'
+import { Problem } from '../api/client'
+import { useMe } from '../api/queries'
+import { SignInPage } from '../features/signin/SignInPage'
+import { Trouble, Waiting } from '../ui/Trouble'
+import { Shell } from './Shell'
+import { t } from './text'
+
+const TodayPage = lazy(() => import('../features/today/TodayPage'))
+const LookPage = lazy(() => import('../features/look/LookPage'))
+const PlanPage = lazy(() => import('../features/plan/PlanPage'))
+const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
+const ClassPage = lazy(() => import('../features/class/ClassPage'))
+const SamplersPage = lazy(() => import('../features/samplers/SamplersPage'))
+const LessonPage = lazy(() => import('../features/samplers/LessonPage'))
+const RoomPage = lazy(() => import('../features/room/RoomPage'))
+
+export function App() {
+    const me = useMe()
+    if (me.isPending) return <Waiting what={t('Opening')} />
+    if (me.error instanceof Problem && me.error.status === 401) {
+        return (
+            <Routes>
+                <Route path="/open-a-studio" element={<SignInPage opening />} />
+                <Route path="*" element={<SignInPage />} />
+            </Routes>
+        )
+    }
+    if (me.data === undefined) return <Trouble error={me.error} />
+    const first = me.data.classes[0]?.id
+    const home = first === undefined ? '/start' : `/today/${first}`
+    return (
+        <Suspense fallback={<Waiting what={t('Opening')} />}>
+            <Routes>
+                <Route element={<Shell me={me.data} />}>
+                    <Route path="/today/:classId" element={<TodayPage />} />
+                    <Route path="/look/:classId/:studentId" element={<LookPage />} />
+                    <Route path="/plan/:classId" element={<PlanPage />} />
+                    <Route path="/start" element={<NewClassPage />} />
+                    <Route path="/class/:classId" element={<ClassPage />} />
+                    <Route path="/samplers" element={<SamplersPage />} />
+                    <Route path="/samplers/:lessonId" element={<LessonPage />} />
+                    <Route path="/room" element={<RoomPage />} />
+                    <Route path="*" element={<Navigate to={home} replace />} />
+                </Route>
+            </Routes>
+        </Suspense>
+    )
+}

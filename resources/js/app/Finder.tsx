@@ -1,0 +1,51 @@
+import { useDebouncedValue, useHotkeys } from '@mantine/hooks'
+import { useQuery } from '@tanstack/react-query'
+import { useRef, useState, type KeyboardEvent } from 'react'
+import { useNavigate } from 'react-router'
+import { api, ask } from '../api/client'
+import { t } from './text'
+
+/** The command field: "/" from anywhere finds a student or a lesson. */
+export function Finder() {
+    const [words, setWords] = useState('')
+    const [at, setAt] = useState(0)
+    const [wanted] = useDebouncedValue(words.trim(), 120)
+    const field = useRef<HTMLInputElement>(null)
+    const navigate = useNavigate()
+    useHotkeys([['/', () => field.current?.focus()]])
+    const found = useQuery({ queryKey: ['find', wanted], queryFn: () => ask(api.GET('/api/find', { params: { query: { q: wanted } } })), enabled: wanted !== '' })
+    const list = words.trim() === '' ? [] : (found.data ?? [])
+    const go = (address: string | undefined) => {
+        if (address === undefined) return
+        setWords('')
+        field.current?.blur()
+        void navigate(address)
+    }
+    const onKey = (event: KeyboardEvent) => {
+        if (event.key === 'ArrowDown') setAt(Math.min(at + 1, list.length - 1))
+        else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
+        else if (event.key === 'Enter') go(list[at]?.address)
+        else if (event.key === 'Escape') { setWords(''); field.current?.blur() }
+        else return
+        event.preventDefault()
+    }
+    return (
+        <div className="finder" role="search">
+            <kbd aria-hidden="true">/</kbd>
+            <input
+                ref={field} value={words} placeholder={t('student, lesson')} aria-label={t('Find a student or a lesson')}
+                role="combobox" aria-expanded={list.length > 0} aria-controls="found" aria-autocomplete="list"
+                aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}
+                onChange={(e) => { setWords(e.currentTarget.value); setAt(0) }} onKeyDown={onKey} onBlur={() => setTimeout(() => setWords(''), 200)}
+            />
+            <ul id="found" role="listbox" aria-label={t('Found')} hidden={words.trim() === ''}>
+                {list.map((f, i) => (
+                    <li key={f.address} id={`found-${i}`} role="option" aria-selected={i === at} onPointerDown={() => go(f.address)}>
+                        <strong>{f.title}</strong> <span>{f.kind === 'student' ? t('student') : t('lesson')} · {f.detail}</span>
+                    </li>
+                ))}
+                {found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}
+            </ul>
+        </div>
+    )
+}

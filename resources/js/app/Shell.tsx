@@ -1,0 +1,96 @@
+import { Menu, useMantineColorScheme } from '@mantine/core'
+import { useEffect } from 'react'
+import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
+import { api, ask, type View } from '../api/client'
+import { queries, useChange } from '../api/queries'
+import { Finder } from './Finder'
+import { t } from './text'
+
+/** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
+export function Shell({ me }: { me: View['MeView'] }) {
+    const inClass = useMatch('/:place/:classId/*')
+    const id = me.classes.find((c) => c.id === inClass?.params.classId)?.id ?? me.classes[0]?.id
+    const current = me.classes.find((c) => c.id === id)
+    const { pathname } = useLocation()
+    useEffect(() => {
+        document.title = `${current?.title ?? me.studio} · Open Seam`
+    }, [current, me.studio])
+    const places = [
+        { name: t('Today'), to: id === undefined ? '/start' : `/today/${id}`, on: pathname.startsWith('/today') || pathname.startsWith('/look') },
+        { name: t('Plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
+        { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') },
+        { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
+        { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
+    ]
+    return (
+        <div className="shell">
+            <header className="top">
+                <Link to="/" className="mark" aria-label={t('Open Seam, to Today')}>
+                    <svg width="34" height="26" viewBox="0 0 34 26" aria-hidden="true">
+                        <path d="M16 1C12 8 5 10 1 10v6c5 0 12 2 15 9" className="mark-cloth" />
+                        <path d="M18 1c4 7 11 9 15 9v6c-5 0-12 2-15 9" className="mark-cloth" />
+                        <path d="M17 2v22" className="mark-thread" />
+                    </svg>
+                    Open Seam
+                </Link>
+                <Finder />
+                <ClassChoice classes={me.classes} current={current} />
+                <Who me={me} />
+            </header>
+            <nav className="rail" aria-label={t('Places')}>
+                {places.map((p) => (
+                    <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>{p.name}</NavLink>
+                ))}
+            </nav>
+            <main className="place">
+                <Outlet />
+            </main>
+        </div>
+    )
+}
+
+function ClassChoice({ classes, current }: { classes: View['NamedView'][]; current: View['NamedView'] | undefined }) {
+    const navigate = useNavigate()
+    const { pathname } = useLocation()
+    if (current === undefined) return <span className="class-name" />
+    const place = ['today', 'plan', 'class'].find((p) => pathname.startsWith(`/${p}/`)) ?? 'today'
+    return (
+        <Menu position="bottom-start">
+            <Menu.Target>
+                <button type="button" className="class-name">{current.title}<span aria-hidden="true"> ▾</span></button>
+            </Menu.Target>
+            <Menu.Dropdown>
+                {classes.map((c) => <Menu.Item key={c.id} onClick={() => void navigate(`/${place}/${c.id}`)}>{c.title}</Menu.Item>)}
+                <Menu.Divider />
+                <Menu.Item onClick={() => void navigate('/start')}>{t('Plan a new class')}</Menu.Item>
+            </Menu.Dropdown>
+        </Menu>
+    )
+}
+
+function Who({ me }: { me: View['MeView'] }) {
+    const { colorScheme, setColorScheme } = useMantineColorScheme()
+    const navigate = useNavigate()
+    const unit = useChange((to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
+    const signOut = useChange(async () => {
+        await ask(api.POST('/api/sign-out'))
+        // Nothing of this studio stays on the device.
+        localStorage.clear()
+        queries.clear()
+        await navigate('/')
+    })
+    return (
+        <Menu position="bottom-end">
+            <Menu.Target>
+                <button type="button" className="who">{me.unit} · {me.name}<span aria-hidden="true"> ▾</span></button>
+            </Menu.Target>
+            <Menu.Dropdown>
+                <Menu.Label>{me.studio}</Menu.Label>
+                <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>{me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}</Menu.Item>
+                <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>{colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}</Menu.Item>
+                <Menu.Divider />
+                <Menu.Item onClick={() => signOut.mutate(undefined)}>{t('Sign out')}</Menu.Item>
+            </Menu.Dropdown>
+        </Menu>
+    )
+}

@@ -1,0 +1,29 @@
+import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
+
+const madder: MantineColorsTuple = ['#fbeeec', '#f3d9d5', '#e6b0a9', '#d9857a', '#ce6152', '#c74b39', '#A63A2B', '#8f3024', '#7a281d', '#631f16']
+const indigo: MantineColorsTuple = ['#eef0f5', '#d9dde6', '#b0b8ca', '#8490ad', '#606f95', '#4a5a86', '#22304A', '#1e2a41', '#182236', '#11192a']
+
+export const theme = createTheme({
+    fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif',
+    fontFamilyMonospace: '"Atkinson Hyperlegible Mono Variable", monospace',
+    headings: { fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif', fontWeight: '650' },
+    fontSizes: { xs: '15px', sm: '16px', md: '17px', lg: '19px', xl: '22px' },
+    colors: { madder, indigo },
+    primaryColor: 'madder',
+    primaryShade: { light: 6, dark: 4 },
+    defaultRadius: 4,
+    cursorType: 'pointer',
+    components: {
+        Button: { defaultProps: { size: 'md' } },
+        TextInput: { defaultProps: { size: 'md' } },
+        PasswordInput: { defaultProps: { size: 'md' } },
+        NumberInput: { defaultProps: { size: 'md' } },
+        Textarea: { defaultProps: { size: 'md' } },
+        NativeSelect: { defaultProps: { size: 'md' } },
+    },
+})
+
+/** The library's own surfaces take the workroom's colours, set in app.css for both schemes. */
+const surfaces = { '--mantine-color-body': 'var(--ground)', '--mantine-color-text': 'var(--ink)', '--mantine-color-dimmed': 'var(--ink2)', '--mantine-color-error': 'var(--madder)', '--mantine-color-placeholder': 'var(--ink2)' }
+
+export const variables: CSSVariablesResolver = () => ({ variables: {}, light: surfaces, dark: surfaces })

@@ -1,0 +1,101 @@
+import { useElementSize } from '@mantine/hooks'
+import { t } from '../app/text'
+import type { View } from '../api/client'
+import { linePath, stitchPath } from './stitches'
+
+interface Props {
+    drawing: View['DrawingView']
+    measured?: View['MeasuredRowView'][]
+    /** "row.reading" and which of its values the eye is on. */
+    active?: { key: string; index: number } | null
+    title: string
+}
+
+const MARGIN = { left: 14, right: 40, top: 30, bottom: 44 }
+
+/** A sampler to scale, as the core laid it out, with the row as it was measured drawn over it. */
+export function SamplerDrawing({ drawing, measured = [], active = null, title }: Props) {
+    const { ref, width, height } = useElementSize()
+    const scale = Math.max(0.5, Math.min((width - MARGIN.left - MARGIN.right) / drawing.width, (height - MARGIN.top - MARGIN.bottom) / drawing.height))
+    const sewn = new Set(measured.map((row) => row.row))
+    const bar = drawing.width > 160 ? 50 : 20
+    return (
+        <div ref={ref} className="sampler-box">
+            {width > 0 && (
+                <svg width={width} height={height} role="img" aria-label={title}>
+                    <defs>
+                        <pattern id="weave" width="4" height="4" patternUnits="userSpaceOnUse">
+                            <path d="M0 1h4M1 0v4" className="weave" />
+                        </pattern>
+                    </defs>
+                    <g transform={`translate(${Math.max(MARGIN.left, (width - drawing.width * scale - 20) / 2)} ${MARGIN.top})`}>
+                        {drawing.pieces.map((p) => (
+                            <g key={p.id}>
+                                <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} className={p.material === 'paper' ? 'paper' : 'cloth'} />
+                                {p.material !== 'paper' && <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} fill="url(#weave)" />}
+                                <text x={(p.x + p.width) * scale} y={p.height * scale + 18} textAnchor="end" className="draw-label">{p.label}</text>
+                            </g>
+                        ))}
+                        {drawing.rows.map((row) => {
+                            const [x = 0, y = 0] = row.points[0] ?? []
+                            const lower = drawing.rows.some((r) => r !== row && Math.abs((r.points[0]?.[0] ?? 0) - x) < 60 && (r.points[0]?.[1] ?? 0) === y && (r.points[0]?.[0] ?? 0) < x)
+                            return (
+                                <g key={row.id}>
+                                    <path d={linePath(row.points, scale)} className="guide-line" />
+                                    <path d={stitchPath(row.points, scale)} className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
+                                    {row.back.map((back, i) => (
+                                        <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
+                                    ))}
+                                    {row.guide !== '' && <text x={x * scale + (x * scale > 90 ? 4 : -4)} y={y > 20 ? y * scale + 16 : -8} dx={y > 20 ? 8 : 0} textAnchor={y > 20 ? 'start' : x * scale > 90 ? 'end' : 'start'} className="draw-guide" opacity={lower ? 1 : 1}>{row.guide}</text>}
+                                </g>
+                            )
+                        })}
+                        {measured.map((row) => <path key={row.row} d={stitchPath(row.points, scale)} className="stitches" />)}
+                        <Marks marks={drawing.marks} scale={scale} active={active} />
+                        <g transform={`translate(0 ${drawing.height * scale + 22})`} className="scale-bar">
+                            <path d={`M0 0v8M0 4h${bar * scale}M${bar * scale} 0v8`} />
+                            <text x={bar * scale + 8} y={9}>{t('{n} mm', { n: bar })}</text>
+                        </g>
+                    </g>
+                </svg>
+            )}
+        </div>
+    )
+}
+
+function Marks({ marks, scale, active }: { marks: View['MarkView'][]; scale: number; active: Props['active'] }) {
+    return marks.map((mark) => {
+        const on = active !== null && active !== undefined && active.key === `${mark.row}.${mark.reading}` && (active.index === mark.mark || mark.from[0] === mark.to[0])
+        const sameRow = active?.key === `${mark.row}.${mark.reading}`
+        const [ax, ay, bx, by] = [mark.from[0], mark.from[1], mark.to[0], mark.to[1]].map((v) => (v ?? 0) * scale) as [number, number, number, number]
+        // Numbers stand at the end of the mark, outside the row.
+        const away = bx >= ax ? 13 : -13
+        const flat = Math.abs(by - ay) < 0.01
+        return (
+            <g key={`${mark.row}.${mark.reading}.${mark.mark}`} className={on ? 'mark on' : 'mark'} opacity={active === null || sameRow ? 1 : 0.35}>
+                <line x1={ax} y1={ay} x2={bx} y2={by} />
+                {on && <Ruler ax={ax} ay={ay} bx={bx} by={by} scale={scale} />}
+                <circle cx={flat ? bx + away : bx + 13} cy={by} r={10.5} />
+                <text x={flat ? bx + away : bx + 13} y={by + 5} textAnchor="middle">{mark.mark + 1}</text>
+            </g>
+        )
+    })
+}
+
+/** A ruler laid along a mark, zero at its far end: the cloth edge. */
+function Ruler({ ax, ay, bx, by, scale }: { ax: number; ay: number; bx: number; by: number; scale: number }) {
+    const long = Math.max(25, Math.ceil(Math.hypot(bx - ax, by - ay) / scale / 10) * 10 + (ay === by ? 10 : 0))
+    const angle = (Math.atan2(ay - by, ax - bx) * 180) / Math.PI
+    const flip = Math.abs(angle) > 90
+    return (
+        <g transform={`translate(${bx} ${by}) rotate(${angle})`} className="ruler">
+            <rect x={0} y={flip ? -27 : 1} width={long * scale} height={26} />
+            {Array.from({ length: long + 1 }, (_, mm) => (
+                <line key={mm} x1={mm * scale} x2={mm * scale} y1={flip ? -1 : 1} y2={(flip ? -1 : 1) * (mm % 10 === 0 ? 12 : mm % 5 === 0 ? 8 : 5)} />
+            ))}
+            {Array.from({ length: Math.floor(long / 10) }, (_, i) => (
+                <text key={i} transform={`translate(${(i + 1) * 10 * scale} ${flip ? -15 : 23}) rotate(${flip ? 180 : 0})`} dy={flip ? -2 : 0} textAnchor="middle">{(i + 1) * 10}</text>
+            ))}
+        </g>
+    )
+}

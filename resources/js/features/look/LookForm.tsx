@@ -1,0 +1,158 @@
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { Link } from 'react-router'
+import { api, ask, Problem, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { Trouble } from '../../ui/Trouble'
+import { ChooseLesson } from './ChooseLesson'
+import { Next } from './Next'
+import { ReadingField } from './ReadingField'
+import { Settings } from './Settings'
+import { type Draft, useSample } from './useSample'
+import { VerdictLine } from './VerdictLine'
+
+export interface Kept {
+    sample: string
+    student: string
+    name: string
+    lesson: string
+    next: string
+    nextStudent: string | null
+    draft: Draft
+}
+
+interface Props {
+    id: string
+    look: View['LookView']
+    unit: 'mm' | 'in'
+    replaces: string | null
+    from: Draft | null
+    onKept: (kept: Kept) => void
+}
+
+/** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
+export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
+    const { lesson } = look
+    const sample = useSample(id, look.student, lesson.id, replaces)
+    const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
+    const [choosing, setChoosing] = useState(false)
+    const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
+    const form = useRef<HTMLFormElement>(null)
+    const started = useRef(false)
+    useEffect(() => {
+        if (started.current) return
+        started.current = true
+        if (from !== null) sample.startFrom(from)
+        form.current?.querySelector<HTMLElement>('[data-reading]')?.focus()
+    })
+    const keep = useChange(async () => {
+        const kept = await ask(api.POST('/api/samples', { body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null) }))
+        sample.forget()
+        onKept({
+            sample: kept.sample, student: look.student, name: look.name, lesson: lesson.id, next: kept.next_title,
+            nextStudent: look.next_student?.id ?? null, draft: sample.draft,
+        })
+    })
+    const judged = sample.touched ? sample.judged.data : undefined
+    const wrong = sample.judged.error instanceof Problem ? sample.judged.error : null
+    const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
+    const ready = sample.touched && judged?.verdict != null && wrong === null
+    const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
+        const target = event.target as HTMLElement
+        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+            event.preventDefault()
+            if (ready && !keep.isPending) keep.mutate(undefined)
+        } else if (event.key === 'Enter' && target.hasAttribute('data-reading')) {
+            event.preventDefault()
+            const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
+            fields[fields.indexOf(target) + 1]?.focus()
+        } else if (/^[1-9]$/.test(event.key) && (event.altKey || target.classList.contains('faults'))) {
+            const fault = lesson.faults[Number(event.key) - 1]
+            if (fault === undefined) return
+            event.preventDefault()
+            sample.toggleFault(fault.id)
+        }
+    }
+    const results = new Map((judged?.checks ?? []).map((c) => [c.key, c]))
+    return (
+        <form className="look" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
+            <section className="look-left">
+                <h1>{look.name} <small>{lesson.title}{look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('sample {n}', { n: look.number }) : t('correction')} · {t('seat {n}', { n: look.seat })}</small></h1>
+                {lesson.drawing === null
+                    ? <Points lesson={lesson} />
+                    : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
+                <p className="earlier">
+                    {look.earlier[0] !== undefined && <>{t('Before: {text}', { text: look.earlier[0].text })} · </>}
+                    <Link to={`/samplers/${lesson.id}`}>{t('lesson and cautions')}</Link>
+                </p>
+            </section>
+            <section className="look-right">
+                <div className="look-fields">
+                    {lesson.rows.map((row) => (
+                        <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
+                            {lesson.rows.length > 1 && <h2>{row.title}</h2>}
+                            <div className="fields">
+                                {row.fields.map((field) => (
+                                    <div key={field.key} className={`cell ${field.kind}`} data-wide={field.size > 2}>
+                                        <ReadingField
+                                            field={field} unit={unit} values={sample.draft.readings[field.key] ?? []}
+                                            problem={where?.[1] === field.key ? (wrong?.message ?? null) : null}
+                                            problemAt={where?.[2] === undefined ? null : Number(where[2])}
+                                            onChange={(i, v) => sample.setReading(field.key, i, field.size, v)}
+                                            onEye={(i) => setEye({ key: field.key, index: i })}
+                                        />
+                                        {row.checks.filter((c) => c.reading === field.key).map((rule) => (
+                                            <VerdictLine key={rule.key} rule={rule} check={results.get(rule.key)} named={field.kind !== 'yes-no'} />
+                                        ))}
+                                    </div>
+                                ))}
+                            </div>
+                        </div>
+                    ))}
+                    {lesson.faults.length > 0 && (
+                        <fieldset className="faults" tabIndex={0} data-reading>
+                            <legend>{t('Seen on it (Alt and the number ticks)')}</legend>
+                            {lesson.faults.map((fault, i) => (
+                                <label key={fault.id} className={sample.draft.faults.includes(fault.id) ? 'fault on' : 'fault'}>
+                                    <input type="checkbox" checked={sample.draft.faults.includes(fault.id)} onChange={() => sample.toggleFault(fault.id)} />
+                                    <span className="box" aria-hidden="true">{i + 1}</span>
+                                    {fault.seen}
+                                </label>
+                            ))}
+                        </fieldset>
+                    )}
+                    <Settings look={look} values={sample.draft.settings} onChange={(name, value) => sample.setSetting(name, value)} />
+                </div>
+                <div className="look-foot">
+                    <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
+                    <Trouble error={keep.error ?? (wrong !== null && where === null ? wrong : null)} />
+                    <div className="acts">
+                        <button type="button" className="act big" disabled={!ready || keep.isPending} onClick={() => keep.mutate(undefined)}>
+                            {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
+                        </button>
+                        <button type="button" className="quiet-act" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</button>
+                        {look.next_student !== null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
+                    </div>
+                </div>
+            </section>
+            {choosing && judged !== undefined && (
+                <ChooseLesson
+                    id={id} student={look.student} name={look.name} advice={judged.advice} onClose={() => setChoosing(false)}
+                    onChoose={(body, title) => { setChoice({ body, title }); setChoosing(false) }}
+                />
+            )}
+        </form>
+    )
+}
+
+/** Lessons without a sampler are looked at in the room: what to watch for stands where the drawing would. */
+function Points({ lesson }: { lesson: View['LessonView'] }) {
+    return (
+        <div className="points">
+            <h2>{t('What to watch for')}</h2>
+            <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
+            <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
+        </div>
+    )
+}

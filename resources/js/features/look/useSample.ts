@@ -1,0 +1,69 @@
+import { useDebouncedValue } from '@mantine/hooks'
+import { useEffect, useMemo, useState } from 'react'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { ulid } from 'ulid'
+import { api, ask, type View } from '../../api/client'
+
+export interface Draft {
+    id: string
+    readings: Record<string, string[]>
+    faults: string[]
+    settings: Record<string, string>
+}
+
+const fresh = (): Draft => ({ id: ulid().toLowerCase(), readings: {}, faults: [], settings: {} })
+
+function stored(key: string): Draft {
+    try {
+        const found = localStorage.getItem(key)
+        return found === null ? fresh() : { ...fresh(), ...(JSON.parse(found) as Partial<Draft>) }
+    } catch {
+        return fresh()
+    }
+}
+
+/** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
+export function useSample(id: string, student: string, lesson: string, replaces: string | null) {
+    const key = `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
+    const [draft, setDraft] = useState<Draft>(() => stored(key))
+    const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
+    useEffect(() => {
+        if (touched) localStorage.setItem(key, JSON.stringify(draft))
+    }, [key, draft, touched])
+    const [settled] = useDebouncedValue(draft, 90)
+    const body = useMemo(() => ({ class: id, student, lesson, readings: settled.readings, faults: settled.faults, replaces }), [id, student, lesson, settled, replaces])
+    const judged = useQuery({
+        queryKey: ['judged', body],
+        queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
+        placeholderData: keepPreviousData,
+        staleTime: Infinity,
+        gcTime: 60_000,
+    })
+    return {
+        draft,
+        touched,
+        judged,
+        setReading(reading: string, index: number, size: number, value: string) {
+            setDraft((d) => {
+                const values = Array.from({ length: size }, (_, i) => (i === index ? value : (d.readings[reading]?.[i] ?? '')))
+                return { ...d, readings: { ...d.readings, [reading]: values } }
+            })
+        },
+        toggleFault(fault: string) {
+            setDraft((d) => ({ ...d, faults: d.faults.includes(fault) ? d.faults.filter((f) => f !== fault) : [...d.faults, fault] }))
+        },
+        setSetting(name: string, value: string) {
+            setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
+        },
+        toKeep(drill: string | null, choice: View['ChoiceBody'] | null): View['SampleBody'] {
+            const rest = { class: id, student, lesson, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, replaces }
+            return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
+        },
+        forget() {
+            localStorage.removeItem(key)
+        },
+        startFrom(kept: Pick<Draft, 'readings' | 'faults' | 'settings'>) {
+            setDraft({ id: ulid().toLowerCase(), ...kept })
+        },
+    }
+}

@@ -1,0 +1,40 @@
+import { Link, useParams } from 'react-router'
+import { useLessons } from '../../api/queries'
+import { t } from '../../app/text'
+import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { Trouble, Waiting } from '../../ui/Trouble'
+
+/** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
+export default function LessonPage() {
+    const id = useParams().lessonId
+    const lessons = useLessons()
+    if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
+    const lesson = lessons.data.find((l) => l.id === id)
+    if (lesson === undefined) return <p className="empty">{t('There is no such lesson.')} <Link to="/samplers">{t('All samplers')}</Link></p>
+    return (
+        <article className={lesson.drawing === null ? 'lesson plain' : 'lesson'}>
+            {lesson.drawing !== null && <div className="lesson-drawing"><SamplerDrawing drawing={lesson.drawing} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} /></div>}
+            <div className="lesson-text">
+                <h1>{lesson.title}</h1>
+                <p className="lead">{lesson.why}</p>
+                <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })}{lesson.settings.map((s) => ` · ${s.name} ${s.value}`).join('')}</p>
+                <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
+                <h2>{t('Steps')}</h2>
+                <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
+                <h2>{t('Say')}</h2>
+                <ul>{lesson.points.map((s) => <li key={s}>{s}</li>)}</ul>
+                <h2>{t('Look for')}</h2>
+                <table className="checks">
+                    <tbody>
+                        {lesson.rows.flatMap((row) => row.checks.map((c) => (
+                            <tr key={c.key}><th scope="row">{lesson.rows.length > 1 ? `${row.title}: ` : ''}{c.title}</th><td>{c.allows}</td><td className="quiet">{c.source}</td></tr>
+                        )))}
+                    </tbody>
+                </table>
+                {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>: {f.first}</li>)}</ul></>}
+                {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul>{lesson.drills.map((d) => <li key={d.id}><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</li>)}</ul></>}
+                <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
+            </div>
+        </article>
+    )
+}

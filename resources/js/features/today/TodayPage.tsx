@@ -1,0 +1,86 @@
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { View } from '../../api/client'
+import { useLessons, useMe, useToday } from '../../api/queries'
+import { t } from '../../app/text'
+import { clock, day, minutesBetween } from '../../app/time'
+import { MiniDrawing } from '../../drawing/MiniDrawing'
+import { ThreadLine } from '../../ui/ThreadLine'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { ChooseLesson } from '../look/ChooseLesson'
+import { Tape } from './Tape'
+
+/** The session in hand: its tape, and a row for each student with the one thing to do. */
+export default function TodayPage() {
+    const id = useParams().classId ?? ''
+    const today = useToday(id)
+    const me = useMe()
+    const zone = me.data?.timezone ?? 'UTC'
+    if (today.data === undefined) return today.error === null ? <Waiting what={t('Laying out the evening')} /> : <Trouble error={today.error} />
+    const { session, students, now } = today.data
+    const first = session?.state === 'running' ? students.find((s) => !s.looked)?.student : undefined
+    return (
+        <div className="today">
+            <div className="today-head">
+                <h1>{today.data.class.title}</h1>
+                {session !== null && (
+                    <p>
+                        {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–{clock(session.ends_at, zone)}
+                        {session.state !== 'running' && <strong> · {session.state === 'before' ? t('not begun yet') : t('over')}</strong>}
+                    </p>
+                )}
+            </div>
+            {session === null
+                ? <p className="empty">{t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link></p>
+                : <Tape session={session} now={now} zone={zone} />}
+            {students.length === 0 && <p className="empty">{t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link></p>}
+            {students.length > 0 && (
+                <table className="rows">
+                    <thead>
+                        <tr><th>{t('seat')}</th><th>{t('student')}</th><th className="wide">{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
+                    </thead>
+                    <tbody>
+                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} />)}
+                    </tbody>
+                </table>
+            )}
+        </div>
+    )
+}
+
+function StudentRow({ id, s, now, zone, next }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean }) {
+    const lessons = useLessons()
+    const [choosing, setChoosing] = useState(false)
+    const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
+    return (
+        <tr className={next ? 'next' : ''}>
+            <td><span className="seat" title={s.machine ?? ''}>{s.seat}</span></td>
+            <td className="who-sews">
+                <Link to={`/class/${id}?student=${s.student}`}>{s.name}</Link>
+                <ThreadLine level={s.level} />
+            </td>
+            <td>
+                <div className="in-hand">
+                    <MiniDrawing lesson={lesson} />
+                    <div>
+                        <strong>{s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}</strong>
+                        <small>{s.in_hand.kind === 'repeat' ? t('again: {what}', { what: s.in_hand.change }) : s.in_hand.change}</small>
+                    </div>
+                </div>
+            </td>
+            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><span>{s.last.title.replace(/:.*/, '')}</span><small>{s.last.text}</small></>}</td>
+            <td>
+                <span>{s.next_title === '' ? t('then the course is done') : t('then {lesson}', { lesson: s.next_title })}</span>
+                <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
+            </td>
+            <td className="act-cell">
+                <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>{t('Look at the sample')}</Link>
+                <div className="under-act">
+                    <span>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}</span>
+                    <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('Choose another lesson for {name}', { name: s.name })}>{t('change')}</button>
+                </div>
+                {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
+            </td>
+        </tr>
+    )
+}

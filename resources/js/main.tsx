@@ -1,0 +1,32 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono/index.css'
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
+import '@mantine/core/styles/baseline.css'
+import '@mantine/core/styles/default-css-variables.css'
+import '@mantine/core/styles/global.css'
+import '@mantine/core/styles.css'
+import '../css/app.css'
+import { MantineProvider } from '@mantine/core'
+import { QueryClientProvider } from '@tanstack/react-query'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { BrowserRouter } from 'react-router'
+import { queries } from './api/queries'
+import { App } from './app/App'
+import { theme, variables } from './app/theme'
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
+const root = document.getElementById('root')
+
+if (root !== null) {
+    createRoot(root).render(
+        <StrictMode>
+            <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light" getStyleNonce={() => nonce}>
+                <QueryClientProvider client={queries}>
+                    <BrowserRouter>
+                        <App />
+                    </BrowserRouter>
+                </QueryClientProvider>
+            </MantineProvider>
+        </StrictMode>,
+    )
+}

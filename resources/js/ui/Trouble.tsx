@@ -1,0 +1,19 @@
+import { Problem } from '../api/client'
+import { t } from '../app/text'
+
+/** What is wrong, what is allowed, what was kept. */
+export function Trouble({ error }: { error: unknown }) {
+    if (error === null || error === undefined) return null
+    const problem = error instanceof Problem ? error : null
+    return (
+        <div className="trouble" role="alert">
+            <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
+            {problem !== null && problem.kept !== '' && <span> {problem.kept}</span>}
+        </div>
+    )
+}
+
+/** Shown while something is on its way for longer than a moment. */
+export function Waiting({ what }: { what: string }) {
+    return <p className="waiting" role="status">{t('{what} …', { what })}</p>
+}

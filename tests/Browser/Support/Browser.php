@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use RuntimeException;
+
+/** A headless browser with a driver of its own; both end with the process. */
+final class Browser
+{
+    private const PATIENCE_SECONDS = 15;
+
+    /** @param  resource  $process */
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile)
+    {
+    }
+
+    public static function open(string $base, int $width = 1280, int $height = 800): self
+    {
+        $port = self::freePort();
+        $log = tempnam(sys_get_temp_dir(), 'seam-driver-');
+        $process = proc_open(['/usr/bin/chromedriver', "--port=$port"], [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes);
+        if ($process === false) {
+            throw new RuntimeException('chromedriver did not start.');
+        }
+        for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', $port) === false; $i++) {
+            usleep(100_000);
+        }
+        $profile = sys_get_temp_dir().'/seam-browser-'.bin2hex(random_bytes(4));
+        $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--disable-dev-shm-usage', '--disable-extensions', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB',
+            '--window-size=1280,800', "--user-data-dir=$profile",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $browser = new self(RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 60_000, 60_000), $base, $process, $profile);
+        register_shutdown_function($browser->close(...));
+        $browser->size($width, $height);
+
+        return $browser;
+    }
+
+    public function size(int $width, int $height, bool $touch = false): self
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $touch]);
+
+        return $this;
+    }
+
+    public function close(): void
+    {
+        if (is_resource($this->process)) {
+            try {
+                $this->driver->quit();
+            } catch (\Throwable) {
+                // The driver is ended below in any case.
+            }
+            proc_terminate($this->process, 9);
+            proc_close($this->process);
+            exec('rm -rf '.escapeshellarg($this->profile));
+        }
+    }
+
+    public function go(string $address): self
+    {
+        $this->driver->get($this->base.$address);
+
+        return $this;
+    }
+
+    public function signIn(string $email, string $password): self
+    {
+        $this->driver->manage()->deleteAllCookies();
+        $this->go('/')->see('Sign in');
+        $this->find('input[type=email]')->sendKeys($email);
+        $this->find('input[type=password]')->sendKeys($password.WebDriverKeys::ENTER);
+
+        return $this->see('Today');
+    }
+
+    /** Waits until the words stand on the page. */
+    public function see(string $words): self
+    {
+        $this->until("“{$words}” on the page", fn (): bool => str_contains($this->text(), $words));
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body.innerText');
+    }
+
+    public function find(string $css): RemoteWebElement
+    {
+        $found = null;
+        $this->until("an element $css", function () use ($css, &$found): bool {
+            $found = $this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null;
+
+            return $found !== null;
+        });
+
+        return $found ?? throw new RuntimeException("No $css.");
+    }
+
+    public function click(string $css): self
+    {
+        $this->find($css);
+        $this->driver->executeScript('document.querySelector(arguments[0]).scrollIntoView({block: "center"})', [$css]);
+        $this->find($css)->click();
+
+        return $this;
+    }
+
+    /** Clicks the first button or link with these words. */
+    public function press(string $words): self
+    {
+        $element = null;
+        $this->until("a button “{$words}”", function () use ($words, &$element): bool {
+            $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
+
+            return $element !== null;
+        });
+        $element?->click();
+
+        return $this;
+    }
+
+    /** Types into whatever has the focus. */
+    public function keys(string ...$keys): self
+    {
+        foreach ($keys as $key) {
+            $this->driver->switchTo()->activeElement()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    public function chord(string $held, string $key): self
+    {
+        $this->driver->getKeyboard()->sendKeys([$held, $key]);
+        $this->driver->getKeyboard()->releaseKey($held);
+
+        return $this;
+    }
+
+    /** @param  callable(): bool  $holds */
+    public function until(string $what, callable $holds): void
+    {
+        $end = microtime(true) + self::PATIENCE_SECONDS;
+        while (microtime(true) < $end) {
+            try {
+                if ($holds()) {
+                    return;
+                }
+            } catch (\Facebook\WebDriver\Exception\WebDriverException) {
+                // The page is changing under the hand; look again.
+            }
+            usleep(80_000);
+        }
+        throw new RuntimeException("Waited in vain for $what at {$this->driver->getCurrentURL()}. The page says: ".mb_substr($this->text(), 0, 1500));
+    }
+
+    public function picture(string $file): void
+    {
+        usleep(350_000);
+        $this->driver->takeScreenshot($file);
+    }
+
+    /** @return list<string> what the browser complained of */
+    public function complaints(): array
+    {
+        $entries = $this->driver->manage()->getLog('browser');
+
+        return array_values(array_map(fn (array $e): string => (string) $e['message'], array_filter($entries, fn (array $e): bool => $e['level'] === 'SEVERE')));
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $name = $socket === false ? '' : (string) stream_socket_get_name($socket, false);
+        $socket === false ?: fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+}
