@@ -61,9 +61,18 @@ final class Record
         return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s)) === null;
     }
 
-    /** Every skill it teaches was shown, and is sure or was good the last time. */
+    /**
+     * Its last sample was met in everything it teaches, or every skill it teaches
+     * is sure or was good the last time; and none has been denied since.
+     */
     public function isPassed(string $lesson): bool
     {
+        $last = $this->lastSample($lesson);
+        if ($last !== null && $last->worst() === null
+            && array_diff($this->lessons[$lesson]->teaches, array_keys($last->evidence->weights)) === []
+            && $this->lastWeights($last) >= Standing::GOOD_SHOWING) {
+            return $this->weak($lesson) === [];
+        }
         foreach ($this->lessons[$lesson]->teaches as $skill) {
             $good = ($this->standings[$skill] ?? null)?->lastShowing();
             if (! $this->isSure($skill) && ($good === null || $good < Standing::GOOD_SHOWING || $this->isWeak($skill))) {
@@ -72,6 +81,12 @@ final class Record
         }
 
         return true;
+    }
+
+    /** The poorest mean weight that a sample gave any skill. */
+    private function lastWeights(PastSample $sample): float
+    {
+        return min(1.0, ...array_map(fn (array $w): float => $w === [] ? 1.0 : array_sum($w) / count($w), array_values($sample->evidence->weights)));
     }
 
     /** Not sure, and the last sample that touched it spoke against it. */

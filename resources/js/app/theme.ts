@@ -14,6 +14,9 @@ export const theme = createTheme({
     defaultRadius: 4,
     cursorType: 'pointer',
     components: {
+        // Locking the scroll would write a style sheet of its own, which the content policy refuses.
+        Modal: { defaultProps: { lockScroll: false } },
+        Drawer: { defaultProps: { lockScroll: false } },
         Button: { defaultProps: { size: 'md' } },
         TextInput: { defaultProps: { size: 'md' } },
         PasswordInput: { defaultProps: { size: 'md' } },

@@ -11,7 +11,7 @@ interface Props {
     title: string
 }
 
-const MARGIN = { left: 14, right: 40, top: 30, bottom: 44 }
+const MARGIN = { left: 30, right: 40, top: 30, bottom: 44 }
 
 /** A sampler to scale, as the core laid it out, with the row as it was measured drawn over it. */
 export function SamplerDrawing({ drawing, measured = [], active = null, title }: Props) {
@@ -38,7 +38,6 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                         ))}
                         {drawing.rows.map((row) => {
                             const [x = 0, y = 0] = row.points[0] ?? []
-                            const lower = drawing.rows.some((r) => r !== row && Math.abs((r.points[0]?.[0] ?? 0) - x) < 60 && (r.points[0]?.[1] ?? 0) === y && (r.points[0]?.[0] ?? 0) < x)
                             return (
                                 <g key={row.id}>
                                     <path d={linePath(row.points, scale)} className="guide-line" />
@@ -46,7 +45,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     {row.back.map((back, i) => (
                                         <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
                                     ))}
-                                    {row.guide !== '' && <text x={x * scale + (x * scale > 90 ? 4 : -4)} y={y > 20 ? y * scale + 16 : -8} dx={y > 20 ? 8 : 0} textAnchor={y > 20 ? 'start' : x * scale > 90 ? 'end' : 'start'} className="draw-guide" opacity={lower ? 1 : 1}>{row.guide}</text>}
+                                    {row.guide !== '' && <text x={x * scale + (x * scale > 90 ? 4 : -4)} y={y > 20 ? y * scale + 16 : -8} dx={y > 20 ? 8 : 0} textAnchor={y > 20 ? 'start' : x * scale > 90 ? 'end' : 'start'} className="draw-guide">{row.guide}</text>}
                                 </g>
                             )
                         })}
@@ -93,7 +92,7 @@ function Ruler({ ax, ay, bx, by, scale }: { ax: number; ay: number; bx: number; 
             {Array.from({ length: long + 1 }, (_, mm) => (
                 <line key={mm} x1={mm * scale} x2={mm * scale} y1={flip ? -1 : 1} y2={(flip ? -1 : 1) * (mm % 10 === 0 ? 12 : mm % 5 === 0 ? 8 : 5)} />
             ))}
-            {Array.from({ length: Math.floor(long / 10) }, (_, i) => (
+            {Array.from({ length: Math.ceil(long / 10) - 1 }, (_, i) => (
                 <text key={i} transform={`translate(${(i + 1) * 10 * scale} ${flip ? -15 : 23}) rotate(${flip ? 180 : 0})`} dy={flip ? -2 : 0} textAnchor="middle">{(i + 1) * 10}</text>
             ))}
         </g>

@@ -9,7 +9,7 @@ export function stitchPath(points: readonly Point[], scale: number): string {
         const [ax, ay, bx, by] = [at(points[i - 1], 0), at(points[i - 1], 1), at(points[i], 0), at(points[i], 1)]
         const length = Math.hypot(bx - ax, by - ay)
         if (length === 0) continue
-        const gap = Math.min(0.28, 0.45 / length)
+        const gap = Math.min(0.4, 2 / (length * scale))
         const place = (share: number) => `${((ax + (bx - ax) * share) * scale).toFixed(2)} ${((ay + (by - ay) * share) * scale).toFixed(2)}`
         d += `M${place(gap / 2)}L${place(1 - gap / 2)}`
     }

@@ -33,26 +33,24 @@ export default function ClassPage() {
                 <table>
                     <thead>
                         <tr>
-                            <th scope="col">{t('student')}</th>
+                            <th scope="col">{t('student, and what is next')}</th>
                             {columns.map(({ skill }) => <th key={skill.id} scope="col" title={skill.shows}><span>{skill.title}</span></th>)}
-                            <th scope="col">{t('sews next')}</th>
                         </tr>
                     </thead>
                     <tbody>
                         {students.map((s) => (
                             <tr key={s.student} className={s.student === wanted ? 'wanted' : ''}>
-                                <th scope="row"><span className="seat small">{s.seat}</span> <Link to={`/look/${id}/${s.student}`}>{s.name}</Link></th>
+                                <th scope="row"><span className="seat small">{s.seat}</span> <Link to={`/look/${id}/${s.student}`}>{s.name}</Link><small>{s.next_title === '' ? t('the course is done') : s.next_title}</small></th>
                                 {columns.map(({ skill, at }) => {
                                     const level = s.levels[at] ?? 'not-tried'
                                     return (
                                         <td key={skill.id}>
                                             <button type="button" onClick={() => setOpen({ student: s.student, skill: skill.id })} aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
-                                                <ThreadLine level={level} width={50} label="" />
+                                                <ThreadLine level={level} width={46} label="" />
                                             </button>
                                         </td>
                                     )
                                 })}
-                                <td className="sews-next">{s.next_title === '' ? t('the course is done') : s.next_title}</td>
                             </tr>
                         ))}
                     </tbody>

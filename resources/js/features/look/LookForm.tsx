@@ -76,15 +76,16 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
     }
     const results = new Map((judged?.checks ?? []).map((c) => [c.key, c]))
     return (
-        <form className="look" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
+        <form className="look-at" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
             <section className="look-left">
                 <h1>{look.name} <small>{lesson.title}{look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('sample {n}', { n: look.number }) : t('correction')} · {t('seat {n}', { n: look.seat })}</small></h1>
                 {lesson.drawing === null
                     ? <Points lesson={lesson} />
                     : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
+                {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
                 <p className="earlier">
                     {look.earlier[0] !== undefined && <>{t('Before: {text}', { text: look.earlier[0].text })} · </>}
-                    <Link to={`/samplers/${lesson.id}`}>{t('lesson and cautions')}</Link>
+                    <Link to={`/samplers/${lesson.id}`}>{t('the whole lesson')}</Link>
                 </p>
             </section>
             <section className="look-right">

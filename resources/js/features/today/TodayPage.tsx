@@ -37,7 +37,7 @@ export default function TodayPage() {
             {students.length > 0 && (
                 <table className="rows">
                     <thead>
-                        <tr><th>{t('seat')}</th><th>{t('student')}</th><th className="wide">{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
+                        <tr><th>{t('seat')}</th><th>{t('student')}</th><th>{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
                     </thead>
                     <tbody>
                         {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} />)}
@@ -58,27 +58,27 @@ function StudentRow({ id, s, now, zone, next }: { id: string; s: View['TodayRowV
             <td className="who-sews">
                 <Link to={`/class/${id}?student=${s.student}`}>{s.name}</Link>
                 <ThreadLine level={s.level} />
+                <small>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}</small>
             </td>
             <td>
                 <div className="in-hand">
                     <MiniDrawing lesson={lesson} />
                     <div>
-                        <strong>{s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}</strong>
+                        <strong className="one" title={s.in_hand.title}>{s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}</strong>
                         <small>{s.in_hand.kind === 'repeat' ? t('again: {what}', { what: s.in_hand.change }) : s.in_hand.change}</small>
                     </div>
                 </div>
             </td>
-            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><span>{s.last.title.replace(/:.*/, '')}</span><small>{s.last.text}</small></>}</td>
+            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><span className="one">{s.last.title.replace(/:.*/, '')}</span><small>{s.last.text}</small></>}</td>
             <td>
-                <span>{s.next_title === '' ? t('then the course is done') : t('then {lesson}', { lesson: s.next_title })}</span>
+                <span className="one">
+                    {s.next_title === '' ? t('then the course is done') : t('then {lesson}', { lesson: s.next_title })}
+                    <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('Choose another lesson for {name}', { name: s.name })}>{t('change')}</button>
+                </span>
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
             </td>
             <td className="act-cell">
                 <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>{t('Look at the sample')}</Link>
-                <div className="under-act">
-                    <span>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}</span>
-                    <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('Choose another lesson for {name}', { name: s.name })}>{t('change')}</button>
-                </div>
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
             </td>
         </tr>

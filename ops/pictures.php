@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+// Takes the pictures in docs/screenshots from a running demo studio:
+//   SEAM_NOW=2026-05-14T19:15:00Z ./seam start && php ops/pictures.php
+// With names after it, only those pictures; with --to=FOLDER, somewhere else.
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Browser;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$base = 'http://127.0.0.1:'.(getenv('SEAM_PORT') ?: '8377');
+$to = dirname(__DIR__).'/docs/screenshots';
+$only = [];
+foreach (array_slice($argv, 1) as $argument) {
+    str_starts_with($argument, '--to=') ? $to = substr($argument, 5) : $only[] = $argument;
+}
+$browser = Browser::open($base);
+$take = function (string $name, callable $prepare) use ($browser, $to, $only): void {
+    if ($only === [] || in_array($name, $only, true)) {
+        $prepare();
+        $browser->picture("$to/$name.png");
+        foreach ($browser->complaints() as $complaint) {
+            fwrite(STDERR, "$name: $complaint\n");
+        }
+    }
+};
+$seam = ['16', '15.5', '15', '14.5', '13', '4', '3', '0'];
+
+$take('sign-in', fn () => $browser->go('/')->see('Sign in'));
+$browser->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now');
+$today = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
+$class = basename($today);
+$look = function (string $name) use ($browser, $today): void {
+    $browser->go($today)->see($name);
+    $browser->press("Look at the sample of $name");
+    $browser->find('[data-reading]');
+    usleep(400_000);
+};
+$take('today', fn () => $browser->go($today)->see('Isaura'));
+$take('today-dark', function () use ($browser): void {
+    $browser->press('R. Sallow')->press('Denim');
+    usleep(300_000);
+});
+$browser->driver->executeScript("localStorage.removeItem('mantine-color-scheme-value')");
+$take('look-first-seam', function () use ($browser, $look, $seam): void {
+    $look('Keziah');
+    foreach ($seam as $reading) {
+        $browser->keys($reading, WebDriverKeys::ENTER);
+    }
+    $browser->keys('n')->see('seam opens');
+    $browser->driver->executeScript("document.querySelectorAll('input.num')[4].focus()");
+});
+$take('look-length-ladder', function () use ($browser, $look): void {
+    $look('Corwin');
+    foreach (['20', '50', '20', '80', '6', '7'] as $reading) {
+        $browser->keys($reading, WebDriverKeys::ENTER);
+    }
+    $browser->see('to decide');
+});
+$take('look-guides', function () use ($browser, $look): void {
+    $look('Damaris');
+    foreach (['6.5', '6.5', '6', '12.5', '13', '12.5', '16', '17.5', '18.5'] as $reading) {
+        $browser->keys($reading, WebDriverKeys::ENTER);
+    }
+    $browser->see('drifts');
+});
+$take('look-square-spiral', function () use ($browser, $look): void {
+    $look('Isaura');
+    foreach (['0', '-2', '0.5', '0', '1', '0', '-0.5', '0', '7', '7', '8', '7'] as $reading) {
+        $browser->keys($reading, WebDriverKeys::ENTER);
+    }
+    $browser->see('furthest');
+});
+$take('plan', fn () => $browser->go("/plan/$class")->see('Safe seat')->click('.session:nth-child(3) .lesson-name'));
+$take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
+$take('class-evidence', function () use ($browser, $class): void {
+    $browser->go("/class/$class")->see('Tobiah')->press('Tobiah, Keep the allowance');
+    $browser->see('likely known');
+    usleep(400_000);
+});
+$take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
+$take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
+$take('room', fn () => $browser->go('/room')->see('Window 1'));
+$take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
+$browser->size(390, 844, true);
+$take('phone-today', fn () => $browser->go($today)->see('sewing'));
+$take('phone-look', fn () => $look('Keziah'));
+$browser->close();
