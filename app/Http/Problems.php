@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
+use Illuminate\Validation\Validator;
 use OpenSeam\Core\InputError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -57,7 +58,7 @@ final class Problems
     {
         $errors = $e->errors();
         $field = (string) array_key_first($errors);
-        $answer = self::answer(422, $field, $e->validator->getValue($field), $errors[$field][0] ?? 'This does not fit.');
+        $answer = self::answer(422, $field, $e->validator instanceof Validator ? $e->validator->getValue($field) : null, $errors[$field][0] ?? 'This does not fit.');
         $data = (array) $answer->getData(true);
         $data['error'] += ['all' => array_map(fn (array $m): string => $m[0] ?? '', $errors)];
 

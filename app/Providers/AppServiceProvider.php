@@ -28,7 +28,7 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
-        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventLazyLoading(! $this->app->environment('production'));
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(5)->by('sign-in|'.mb_strtolower($request->string('email')->toString()).'|'.$request->ip()),
             Limit::perMinute(30)->by('sign-in|'.$request->ip()),

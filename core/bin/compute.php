@@ -19,4 +19,4 @@ $loader->register();
 
 ini_set('serialize_precision', '-1');
 
-exit((new CommandLine(Registry::standard(), STDIN, STDOUT))->run(array_values(array_slice($argv, 1))));
+exit((new CommandLine(Registry::standard(), STDIN, STDOUT))->run(array_slice($argv, 1)));

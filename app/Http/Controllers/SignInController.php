@@ -44,7 +44,7 @@ final readonly class SignInController
     )]
     public function signOut(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

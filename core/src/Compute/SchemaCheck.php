@@ -40,14 +40,16 @@ final class SchemaCheck
     {
         // The first leaf is the first thing a person would put right. Alternatives
         // are explained as a whole: their leaves contradict each other.
-        while ($error->subErrors() !== [] && ! in_array($error->keyword(), ['anyOf', 'oneOf'], true)) {
+        while (! in_array($error->keyword(), ['anyOf', 'oneOf'], true) && ($error->subErrors()[0] ?? null) instanceof ValidationError) {
             $error = $error->subErrors()[0];
         }
+        /** @var array<int|string|null> $path */
         $path = $error->data()->fullPath();
         $got = $error->data()->value();
         $args = $error->args();
         if ($error->keyword() === 'required') {
-            $missing = is_string($args['missing'] ?? null) ? $args['missing'] : '';
+            $names = array_filter((array) ($args['missing'] ?? []), is_string(...));
+            $missing = array_values($names)[0] ?? '';
 
             return InputError::at(self::field([...$path, $missing]), null, sprintf('"%s" is missing; it must be given.', $missing));
         }

@@ -52,7 +52,7 @@ final class SessionPlanner
             }
         }
 
-        return ['sessions' => array_values($laid), 'left' => $left];
+        return ['sessions' => $laid, 'left' => $left];
     }
 
     /**

@@ -51,6 +51,7 @@ final class BundleReader
      * @param  list<Data>  $parts
      *
      * @throws InputError for a skill of the wrong shape
+     * @throws \OpenSeam\Core\Skill\SkillGraphBroken when the skills make no order
      */
     public static function skills(array $parts): SkillGraph
     {

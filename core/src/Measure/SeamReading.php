@@ -104,8 +104,7 @@ final readonly class SeamReading
         foreach ([0, count($allowances) - 1] as $end) {
             $rest = $allowances;
             unset($rest[$end]);
-            $restSpread = max($rest) - min($rest);
-            if (count($rest) >= 3 && $restSpread <= $met && abs($allowances[$end] - array_sum($rest) / count($rest)) > 2 * $met) {
+            if (count($rest) >= 3 && max($rest) - min($rest) <= $met && abs($allowances[$end] - array_sum($rest) / count($rest)) > 2 * $met) {
                 return true;
             }
         }

@@ -64,6 +64,9 @@ final readonly class StandingBook
             return $known;
         }
         $weeks = max(0, $to->getTimestamp() - $from->getTimestamp()) / self::SECONDS_PER_WEEK;
+        if ($weeks <= 0) {
+            return $known;
+        }
 
         return $this->parameters->start + ($known - $this->parameters->start) * exp(-$weeks / $this->fadingWeeks);
     }

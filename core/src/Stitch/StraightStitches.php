@@ -36,7 +36,8 @@ final class StraightStitches
             $stitches = max(1, (int) round(hypot($bx - $ax, $by - $ay) / $lengthMm));
             for ($k = 1; $k <= $stitches; $k++) {
                 $share = $k / $stitches;
-                $points[] = [$ax + ($bx - $ax) * $share, $ay + ($by - $ay) * $share];
+                // A corner is hit exactly, not but for rounding.
+                $points[] = $k === $stitches ? [$bx, $by] : [$ax + ($bx - $ax) * $share, $ay + ($by - $ay) * $share];
             }
         }
 

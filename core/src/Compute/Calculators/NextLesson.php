@@ -136,7 +136,7 @@ final class NextLesson implements Calculator
         $samples = array_map(fn (Data $d, int $i): PastSample => self::sample($d, $i, $skills, $lessons), $in->parts('samples'), array_keys($in->parts('samples')));
         $now = $in->has('now') ? self::time($in, 'now') : ($samples === [] ? new DateTimeImmutable('@0') : $samples[count($samples) - 1]->evidence->at);
         $ladder = new Ladder(
-            $skills, $lessons, array_values($order), Words::in(),
+            $skills, $lessons, $order, Words::in(),
             Policy::from($in->text('policy', 'gate')), School::from($in->text('school', 'tracing')),
             self::parameters($in),
             array_key_exists('fading_weeks', $in->raw()) ? $in->numberOrNull('fading_weeks') : 12.0,

@@ -24,13 +24,15 @@ final readonly class EachCheck implements Check
 
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {
-        if (in_array(null, $values, true)) {
+        if ($values === [] || in_array(null, $values, true)) {
             return null;
         }
         $errors = array_map(fn (?float $v): float => (float) $v - $this->targetMm, $values);
-        $sizes = array_map(abs(...), $errors);
-        $worst = (int) array_search(max($sizes), $sizes, true);
-        $judgement = Judgement::of(Reading::ruler($sizes[$worst]), Tolerance::atMost($this->metMm, $this->nearMm));
+        $worst = 0;
+        foreach ($errors as $i => $error) {
+            $worst = abs($error) > abs($errors[$worst]) ? $i : $worst;
+        }
+        $judgement = Judgement::of(Reading::ruler(abs($errors[$worst])), Tolerance::atMost($this->metMm, $this->nearMm));
         $met = $judgement->verdict === Verdict::Met;
 
         return new CheckResult(

@@ -48,7 +48,7 @@ final readonly class SeamCheck implements Check
                 $read[] = $value;
             }
         }
-        if (count($read) < 3) {
+        if (count($read) < 3 || $at === []) {
             return null;
         }
         // Spread is judged to twice the mean's tolerance; the pattern is read on the mean's scale.

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Compute;
+
+use OpenSeam\Core\Compute\CommandLine;
+use OpenSeam\Core\Compute\Registry;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The command-line contract, field by field. */
+final class ComputeTest extends TestCase
+{
+    /**
+     * @param  list<string>  $arguments
+     * @return array{int, string}
+     */
+    private static function seam(array $arguments, string $in = ''): array
+    {
+        $input = fopen('php://memory', 'r+') ?: throw new \RuntimeException;
+        $output = fopen('php://memory', 'r+') ?: throw new \RuntimeException;
+        fwrite($input, $in);
+        rewind($input);
+        $exit = (new CommandLine(Registry::standard(), $input, $output))->run($arguments);
+        rewind($output);
+
+        return [$exit, (string) stream_get_contents($output)];
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
+    private static function compute(string $name, array $in): array
+    {
+        [$exit, $out] = self::seam([$name], (string) json_encode($in));
+        self::assertSame(0, $exit, $out);
+        $decoded = json_decode($out, true);
+        self::assertIsArray($decoded);
+
+        /** @var array<string, mixed> $decoded */
+        return $decoded;
+    }
+
+    public function test_worked_values_of_the_contract(): void
+    {
+        self::assertSame(15.875, self::compute('convert-length', ['value' => '5/8', 'unit' => 'in'])['mm']);
+        $read = self::compute('read-stitch-length', ['stitches' => 10, 'span_mm' => 25, 'target_mm' => 2.5, 'met_mm' => 0.2, 'near_mm' => 0.4]);
+        self::assertEqualsWithDelta(0.0777, $read['u_mm'], 5e-5);
+        self::assertEqualsWithDelta(0.155, $read['expanded_mm'], 5e-4);
+        self::assertSame(['met', null], [$read['verdict'], $read['stitches_to_decide']]);
+        $trace = self::compute('trace-skill', ['start' => 0.5, 'slip' => 0.1, 'guess' => 0.2, 'transit' => 0.2, 'samples' => [[1], [1], [1]]]);
+        self::assertIsArray($trace['after']);
+        self::assertEqualsWithDelta(0.8545, $trace['after'][0], 5e-5);
+        self::assertSame(2, $trace['mastered_at']);
+    }
+
+    public function test_every_calculation_lists_describes_and_shows_itself(): void
+    {
+        [$exit, $list] = self::seam(['--list']);
+        self::assertSame(0, $exit);
+        $names = array_map(fn (string $line): string => explode(' ', $line)[0], array_filter(explode("\n", $list)));
+        self::assertSame(['class-minutes', 'convert-length', 'next-lesson', 'read-seam', 'read-stitch-length', 'trace-skill'], $names);
+        foreach ($names as $name) {
+            [$exit, $schema] = self::seam([$name, '--schema']);
+            self::assertSame([0, 'https://json-schema.org/draft/2020-12/schema'], [$exit, json_decode($schema, true)['$schema'] ?? null]);
+            [, $example] = self::seam([$name, '--example']);
+            [$exit, $out] = self::seam([$name], $example);
+            self::assertSame(0, $exit, $name.$out);
+            self::assertSame($out, self::seam([$name], $example)[1], 'the same in, the same out');
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string, string}> */
+    public static function wrong(): iterable
+    {
+        $stitch = '{"stitches":10,"span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4';
+        yield 'unknown field' => ['read-stitch-length', $stitch.',"colour":"red"}', 'colour', 'Allowed: stitches'];
+        yield 'missing' => ['read-stitch-length', '{"stitches":10}', 'span_mm', 'missing'];
+        yield 'negative' => ['read-stitch-length', '{"stitches":-1,"span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4}', 'stitches', 'above 0'];
+        yield 'text for a number' => ['read-stitch-length', '{"stitches":"ten","span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4}', 'stitches', 'a number'];
+        yield 'near inside met' => ['read-stitch-length', '{"stitches":10,"span_mm":25,"target_mm":2.5,"met_mm":0.4,"near_mm":0.2}', 'near_mm', 'at least'];
+        yield 'broken json' => ['read-seam', '{"target_mm":', '(input)', 'JSON'];
+        yield 'a list' => ['read-seam', '[]', '(input)', 'object'];
+        yield 'nothing' => ['read-seam', '', '(input)', 'JSON'];
+        yield 'two readings' => ['read-seam', '{"target_mm":15.9,"met_mm":1,"near_mm":2,"readings":[{"at_mm":0,"allowance_mm":1},{"at_mm":9,"allowance_mm":1}]}', 'readings', 'At least 3'];
+        yield 'one place' => ['read-seam', '{"target_mm":15.9,"met_mm":1,"near_mm":2,"readings":[{"at_mm":5,"allowance_mm":1},{"at_mm":5,"allowance_mm":2},{"at_mm":5,"allowance_mm":3}]}', 'readings', 'different places'];
+        yield 'deep field' => ['read-seam', '{"target_mm":15.9,"met_mm":1,"near_mm":2,"readings":[{"at_mm":0,"allowance_mm":1},{"at_mm":9,"allowance_mm":-4},{"at_mm":10,"allowance_mm":1}]}', 'readings[1].allowance_mm', 'from 0 to 1000'];
+        yield 'weight' => ['trace-skill', '{"start":0.5,"slip":0.1,"guess":0.2,"transit":0.2,"samples":[[1],[1.5]]}', 'samples[1][0]', 'from 0 to 1'];
+        yield 'slip and guess' => ['trace-skill', '{"start":0.5,"slip":0.6,"guess":0.5,"transit":0.2,"samples":[]}', 'guess', 'below 1'];
+        yield 'no machine' => ['class-minutes', '{"students":10,"machines":0,"feet":1,"helpers":0,"demo":1,"sew":1,"inspect":1}', 'machines', 'from 1 to 500'];
+        yield 'unit' => ['convert-length', '{"value":1,"unit":"ell"}', 'unit', 'mm, in'];
+        yield 'circle' => ['next-lesson', '{"skills":[{"id":"a","needs":["b"]},{"id":"b","needs":["a"]}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}]}', 'skills', 'circle'];
+        yield 'unknown skill' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["z"],"minutes":5}]}', 'lessons[0].teaches[0]', 'one of the skills'];
+        yield 'unknown lesson' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"samples":[{"lesson":"x","evidence":[]}]}', 'samples[0].lesson', 'one of the lessons'];
+        yield 'no date' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"now":"tomorrow"}', 'now', 'date'];
+    }
+
+    #[DataProvider('wrong')]
+    public function test_wrong_input_names_field_and_what_is_allowed(string $name, string $in, string $field, string $said): void
+    {
+        [$exit, $out] = self::seam([$name], $in);
+        self::assertSame(2, $exit);
+        $error = json_decode($out, true)['error'] ?? null;
+        self::assertIsArray($error);
+        self::assertSame($field, $error['field']);
+        self::assertArrayHasKey('got', $error);
+        self::assertStringContainsString($said, (string) $error['message']);
+    }
+
+    public function test_a_batch_goes_on_after_a_wrong_line(): void
+    {
+        [$exit, $out] = self::seam(['convert-length', '--batch'], "{\"value\":1,\"unit\":\"in\"}\nnonsense\n{\"value\":\"1/2\",\"unit\":\"in\"}\n");
+        $lines = array_map(fn (string $l): mixed => json_decode($l, true), explode("\n", trim($out)));
+        self::assertSame(2, $exit);
+        self::assertSame([25.4, true, 12.7], [$lines[0]['mm'] ?? null, isset($lines[1]['error']), $lines[2]['mm'] ?? null]);
+    }
+
+    public function test_an_unknown_name_or_option(): void
+    {
+        self::assertSame(2, self::seam(['knit'])[0]);
+        self::assertSame(2, self::seam(['read-seam', '--fast'])[0]);
+        self::assertSame(2, self::seam([])[0]);
+    }
+
+    public function test_next_lesson_says_why_with_the_reading(): void
+    {
+        [, $example] = self::seam(['next-lesson', '--example']);
+        $out = json_decode(self::seam(['next-lesson'], $example)[1], true);
+        self::assertIsArray($out);
+        self::assertSame(['drill', 'seam', 'rows'], [$out['kind'], $out['lesson'], $out['drill']]);
+        self::assertSame('s3', $out['reasons'][1]['evidence'][0]['sample']);
+        self::assertSame('seam', $out['candidates'][0]['lesson']);
+    }
+}

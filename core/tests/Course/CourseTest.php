@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Course;
+
+use OpenSeam\Core\Course\ClassMinutes;
+use OpenSeam\Core\Course\LessonMinutes;
+use OpenSeam\Core\Course\SessionPlanner;
+use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Tests\Support\Fixtures;
+use PHPUnit\Framework\TestCase;
+
+final class CourseTest extends TestCase
+{
+    public function test_one_student_takes_the_plain_sum(): void
+    {
+        $class = ClassMinutes::of(1, 1, 0, new LessonMinutes(10, 8, 3));
+        self::assertSame([1, 21.0], [$class->rounds, $class->minutes]);
+    }
+
+    /** Ten students, eight machines, worked by hand: 10 + 8, then ten looks of 3 min on end. */
+    public function test_looking_overlaps_the_next_round(): void
+    {
+        self::assertSame(48.0, ClassMinutes::of(10, 8, 0, new LessonMinutes(10, 8, 3))->minutes);
+        // Sewing is what takes long: five rounds of one, the last look alone does not overlap.
+        self::assertSame(5.0 + 5 * 20 + 2, ClassMinutes::of(5, 1, 0, new LessonMinutes(5, 20, 2))->minutes);
+        self::assertSame(10.0 + 8 + 15, ClassMinutes::of(10, 8, 1, new LessonMinutes(10, 8, 3))->minutes);
+    }
+
+    /** Bounds that any way of running the lesson keeps. */
+    public function test_never_below_what_is_needed(): void
+    {
+        mt_srand(3);
+        for ($i = 0; $i < 300; $i++) {
+            [$n, $places, $helpers] = [mt_rand(1, 30), mt_rand(1, 12), mt_rand(0, 3)];
+            $lesson = new LessonMinutes(mt_rand(0, 20), mt_rand(1, 30), mt_rand(0, 9));
+            $class = ClassMinutes::of($n, $places, $helpers, $lesson);
+            self::assertSame((int) ceil($n / $places), $class->rounds);
+            self::assertGreaterThanOrEqual($lesson->demo + $class->rounds * $lesson->sew + $lesson->inspect, $class->minutes);
+            self::assertGreaterThanOrEqual($lesson->demo + $lesson->sew + ceil($n / (1 + $helpers)) * $lesson->inspect, $class->minutes);
+            self::assertLessThanOrEqual($lesson->demo + $class->rounds * $lesson->sew + $n * $lesson->inspect, $class->minutes);
+        }
+    }
+
+    /** @return list<array{id: string, minutes: float, needs: list<string>}> */
+    private static function lessons(): array
+    {
+        return array_map(fn (string $id): array => [
+            'id' => $id, 'minutes' => ClassMinutes::forLesson(Fixtures::bundle()->lesson($id), 10, 8, 0)->minutes, 'needs' => Fixtures::bundle()->needs($id, Fixtures::order()),
+        ], Fixtures::order());
+    }
+
+    public function test_lays_the_course_in_an_order_that_holds(): void
+    {
+        foreach ([75.0, 105.0, 165.0, 400.0] as $usable) {
+            $laid = SessionPlanner::lay(self::lessons(), array_fill(0, 12, $usable));
+            self::assertSame([], $laid['left']);
+            self::assertSame([], SessionPlanner::review(self::lessons(), $laid['sessions'], array_fill(0, 12, $usable)));
+            self::assertEqualsCanonicalizing(Fixtures::order(), array_merge(...$laid['sessions']));
+        }
+    }
+
+    public function test_says_what_finds_no_room(): void
+    {
+        $laid = SessionPlanner::lay(self::lessons(), [105.0, 105.0]);
+        self::assertSame(['first-seam', 'length-ladder', 'guides', 'square-spiral'], $laid['left']);
+        self::assertSame(self::lessons()[0]['id'], SessionPlanner::lay(self::lessons(), [10.0])['left'][0]);
+    }
+
+    public function test_a_moved_lesson_breaks_what_stands_on_it(): void
+    {
+        $plan = [['first-seam', 'safe-seat'], ['wind-and-thread', 'needle-and-foot', 'paper-drive']];
+        $problems = SessionPlanner::review(self::lessons(), $plan, [30.0, 500.0]);
+        self::assertContains(['kind' => 'overfull', 'session' => 0, 'lesson' => null, 'needs' => null, 'over' => 53.0], $problems);
+        self::assertContains('paper-drive', array_column(array_filter($problems, fn (array $p): bool => $p['lesson'] === 'first-seam'), 'needs'));
+        self::assertNotContains('paper-drive', array_column($problems, 'lesson'));
+    }
+
+    public function test_the_tape_covers_the_session(): void
+    {
+        $lesson = Fixtures::bundle()->lesson('guides');
+        $tape = SessionTape::of(['guides' => ClassMinutes::forLesson($lesson, 10, 8, 0)], 120);
+        self::assertSame('settle', $tape[0]['kind']);
+        self::assertSame(120.0, $tape[count($tape) - 1]['to']);
+        foreach ($tape as $piece) {
+            self::assertLessThanOrEqual($piece['to'], $piece['from']);
+        }
+        self::assertSame(0.0, SessionTape::usable(10));
+    }
+}

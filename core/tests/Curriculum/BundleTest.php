@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Curriculum;
+
+use OpenSeam\Core\Compute\SchemaCheck;
+use OpenSeam\Core\Curriculum\BundleFiles;
+use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Skill\SkillGraphBroken;
+use OpenSeam\Core\Tests\Support\Fixtures;
+use PHPUnit\Framework\TestCase;
+
+final class BundleTest extends TestCase
+{
+    /** @return array<string, mixed> */
+    private static function json(): array
+    {
+        return BundleFiles::read(Fixtures::folder());
+    }
+
+    /** @param array<string, mixed> $json */
+    private static function check(array $json): void
+    {
+        /** @var array<string, mixed> $schema */
+        $schema = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/docs/formats/course-bundle.schema.json'), true);
+        (new SchemaCheck($schema))->check(json_decode((string) json_encode($json)));
+    }
+
+    public function test_the_shipped_bundle_fits_its_schema(): void
+    {
+        self::check(self::json());
+        self::assertCount(8, Fixtures::bundle()->lessons);
+    }
+
+    /** The skills of the trade, 40 and 8 for other feet; only safety stands on nothing. */
+    public function test_the_skills_are_complete(): void
+    {
+        $skills = Fixtures::bundle()->skills->all();
+        self::assertCount(48, $skills);
+        self::assertSame(['safe-habits'], array_keys(array_filter($skills, fn ($s): bool => $s->needs === [])));
+        self::assertTrue($skills['safe-habits']->safety);
+        self::assertContains('safe-habits', Fixtures::bundle()->skills->below(['open-buttonhole']));
+    }
+
+    /** Two checks at least for what a lesson teaches, or it could never be sure after one good sample. */
+    public function test_every_lesson_shows_what_it_teaches(): void
+    {
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            foreach ($lesson->teaches as $skill) {
+                $shown = 0;
+                foreach ($lesson->rows as $row) {
+                    foreach ($row->checks as $check) {
+                        $shown += in_array($skill, $check->shows, true) ? 1 : 0;
+                        self::assertNotSame('', $check->source);
+                    }
+                }
+                self::assertGreaterThanOrEqual(2, $shown, "{$lesson->id} {$skill}");
+            }
+            self::assertNotSame([], $lesson->cautions, $lesson->id);
+        }
+    }
+
+    public function test_every_check_that_can_miss_says_what_to_change(): void
+    {
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            foreach ($lesson->rows as $row) {
+                foreach ($row->checks as $check) {
+                    self::assertNotSame([], $check->changes, "{$lesson->id} {$row->id} {$check->id}");
+                }
+            }
+        }
+    }
+
+    public function test_a_wrong_bundle_is_refused_by_name(): void
+    {
+        $json = self::json();
+        $json['lessons'][0]['teaches'] = ['sing'];
+        try {
+            BundleReader::read($json);
+            self::fail('It was taken.');
+        } catch (InputError $e) {
+            self::assertStringContainsString('safe-seat', $e->field);
+            self::assertSame('sing', $e->got);
+        }
+        $json = self::json();
+        $json['lessons'][4]['sampler']['rows'][0]['checks'][0]['met_mm'] = -1;
+        try {
+            self::check($json);
+            self::fail('It was taken.');
+        } catch (InputError $e) {
+            self::assertStringContainsString('met_mm', $e->field);
+        }
+        $json = self::json();
+        $json['skills'][0]['needs'] = ['open-buttonhole'];
+        $this->expectException(SkillGraphBroken::class);
+        BundleReader::read($json);
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Skill;
+
+use DateTimeImmutable;
+use InvalidArgumentException;
+use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\KnowledgeTracing;
+use OpenSeam\Core\Skill\Level;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Skill\Skill;
+use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\SkillGraphBroken;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\TracingParameters;
+use PHPUnit\Framework\TestCase;
+
+final class SkillTest extends TestCase
+{
+    /** @param array<string, list<string>> $needs */
+    private static function graph(array $needs): SkillGraph
+    {
+        return SkillGraph::of(array_map(fn (string $id, array $n): Skill => new Skill($id, $id, needs: $n), array_keys($needs), $needs));
+    }
+
+    public function test_a_circle_is_named(): void
+    {
+        $this->expectException(SkillGraphBroken::class);
+        $this->expectExceptionMessage('b needs c needs d needs b');
+        self::graph(['a' => ['b'], 'b' => ['c'], 'c' => ['d'], 'd' => ['b']]);
+    }
+
+    public function test_a_skill_cannot_need_itself_or_a_stranger(): void
+    {
+        foreach ([['a' => ['a']], ['a' => ['x']]] as $needs) {
+            try {
+                self::graph($needs);
+                self::fail('It was taken.');
+            } catch (SkillGraphBroken $e) {
+                self::assertStringContainsString('a', $e->getMessage());
+            }
+        }
+    }
+
+    /** Ready set and root gap against their definitions, on random graphs. */
+    public function test_ready_and_root_gap_by_definition(): void
+    {
+        mt_srand(11);
+        for ($round = 0; $round < 40; $round++) {
+            $needs = [];
+            for ($i = 0; $i < 12; $i++) {
+                $needs["s$i"] = array_values(array_filter(array_map(fn (int $j): string => "s$j", range(0, max(0, $i - 1))), fn (string $id): bool => $id !== "s$i" && mt_rand(0, 4) === 0));
+            }
+            $graph = self::graph($needs);
+            $sure = array_fill_keys(array_filter(array_keys($needs), fn (string $id): bool => mt_rand(0, 1) === 1), true);
+            $isSure = fn (string $id): bool => isset($sure[$id]);
+            $expected = array_filter(array_keys($needs), fn (string $id): bool => ! isset($sure[$id]) && array_diff($needs[$id], array_keys($sure)) === []);
+            self::assertEqualsCanonicalizing($expected, $graph->ready($isSure));
+            $gap = $graph->rootGap(['s11'], $isSure);
+            $below = self::below('s11', $needs);
+            if ($gap === null) {
+                self::assertSame([], array_diff($below, array_keys($sure)));
+            } else {
+                self::assertContains($gap, $below);
+                self::assertFalse($isSure($gap));
+                // The deepest: nothing unmet lies under it.
+                self::assertSame([], array_diff(self::below($gap, $needs), array_keys($sure)));
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, list<string>>  $needs
+     * @return list<string>
+     */
+    private static function below(string $id, array $needs): array
+    {
+        $all = [];
+        foreach ($needs[$id] as $need) {
+            $all = [...$all, $need, ...self::below($need, $needs)];
+        }
+
+        return array_values(array_unique($all));
+    }
+
+    public function test_soft_evidence_lies_between_wrong_and_right(): void
+    {
+        $tracing = new KnowledgeTracing(TracingParameters::of(0.5, 0.1, 0.2, 0.0));
+        $last = 0.0;
+        foreach ([0.0, 0.25, 0.5, 0.75, 1.0] as $w) {
+            $after = $tracing->afterSample(0.5, [$w]);
+            self::assertGreaterThan($last, $after);
+            $last = $after;
+        }
+        // Jeffrey's rule is linear between the two.
+        self::assertEqualsWithDelta(($tracing->afterSample(0.5, [0.0]) + $tracing->afterSample(0.5, [1.0])) / 2, $tracing->afterSample(0.5, [0.5]), 1e-12);
+    }
+
+    public function test_parameters_that_would_punish_a_right_showing_are_refused(): void
+    {
+        $this->expectException(InvalidArgumentException::class);
+        TracingParameters::of(0.3, 0.6, 0.5, 0.1);
+    }
+
+    /** The course's promise: two good checks in one sample make a skill sure, one does not. */
+    public function test_two_good_checks_make_sure(): void
+    {
+        $tracing = new KnowledgeTracing(TracingParameters::usual());
+        self::assertLessThan(KnowledgeTracing::MASTERY, $tracing->afterSample(0.3, [1.0]));
+        self::assertGreaterThanOrEqual(KnowledgeTracing::MASTERY, $tracing->afterSample(0.3, [1.0, 1.0]));
+    }
+
+    public function test_fading_goes_to_the_start_and_makes_a_refresh_due(): void
+    {
+        $book = new StandingBook(TracingParameters::usual());
+        $kept = new DateTimeImmutable('2030-01-01');
+        $evidence = [new Evidence('s', $kept, ['seam' => [1.0, 1.0, 1.0]])];
+        $levels = [];
+        foreach (['+0 weeks', '+2 weeks', '+6 weeks', '+40 weeks'] as $later) {
+            $standing = $book->standings($evidence, $kept->modify($later))['seam'];
+            $levels[] = $standing->level(School::Tracing);
+            self::assertGreaterThan(0.3, $standing->faded);
+        }
+        self::assertSame([Level::Sure, Level::Sure, Level::RefreshDue, Level::RefreshDue], $levels);
+        // One time constant leaves 1/e of what was gained.
+        self::assertEqualsWithDelta(0.3 + 0.6 / M_E, $book->fade(0.9, $kept, $kept->modify('+12 weeks')), 1e-9);
+        self::assertSame(0.9, (new StandingBook(TracingParameters::usual(), null))->fade(0.9, $kept, $kept->modify('+90 weeks')));
+        self::assertSame(0.9, $book->fade(0.9, $kept, $kept->modify('-1 week')), 'a clock set back does not raise or fade');
+    }
+
+    public function test_schools_read_the_same_evidence_differently(): void
+    {
+        $standing = fn (float $known, array $showings, ?bool $word = null): Standing => new Standing('x', $known, $known, $showings, new DateTimeImmutable('2030-01-01'), $word);
+        self::assertTrue($standing(0.96, [1.0])->isSure(School::Tracing));
+        self::assertFalse($standing(0.96, [1.0])->isSure(School::ThreeInARow));
+        self::assertTrue($standing(0.5, [0.0, 1.0, 0.8, 0.9])->isSure(School::ThreeInARow));
+        self::assertFalse($standing(0.99, [1.0, 1.0, 0.2])->isSure(School::ThreeInARow));
+        self::assertTrue($standing(0.5, [1.0, 0.2, 0.9])->isSure(School::TwoOfThree));
+        self::assertFalse($standing(0.5, [1.0, 1.0, 0.2, 0.1])->isSure(School::TwoOfThree));
+        self::assertTrue($standing(0.1, [], true)->isSure(School::TeachersWord));
+        self::assertFalse($standing(0.99, [1.0], false)->isSure(School::TeachersWord));
+    }
+}

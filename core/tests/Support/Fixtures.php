@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Support;
+
+use DateTimeImmutable;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Curriculum\BundleFiles;
+use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\NextLesson\Ladder;
+use OpenSeam\Core\NextLesson\Option;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\NextLesson\Policy;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Grader;
+use OpenSeam\Core\Sampler\Readings;
+use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Words;
+
+/** The shipped bundle and samples sewn for it. */
+final class Fixtures
+{
+    private static ?Bundle $bundle = null;
+
+    public static function folder(): string
+    {
+        return dirname(__DIR__, 3).'/curriculum/beginner-machine';
+    }
+
+    public static function bundle(): Bundle
+    {
+        return self::$bundle ??= BundleReader::read(BundleFiles::read(self::folder()));
+    }
+
+    /** @return list<string> */
+    public static function order(): array
+    {
+        return self::bundle()->courses['stitches-first']['lessons'];
+    }
+
+    public static function ladder(Policy $policy = Policy::Gate, School $school = School::Tracing): Ladder
+    {
+        return new Ladder(self::bundle()->skills, array_map(Option::of(...), self::bundle()->lessons), self::order(), Words::in(), $policy, $school);
+    }
+
+    /**
+     * Readings that meet every check.
+     *
+     * @return array<string, list<float|null>>
+     */
+    public static function good(Lesson $lesson): array
+    {
+        $values = [];
+        foreach ($lesson->rows as $row) {
+            foreach ($row->fields as $field) {
+                $values["{$row->id}.{$field->id}"] = self::goodValues($row, $field);
+            }
+        }
+
+        return $values;
+    }
+
+    /** @return list<float|null> */
+    private static function goodValues(Row $row, Field $field): array
+    {
+        return match ($field->kind) {
+            FieldKind::Lengths => array_map(fn (array $mark): float => isset($mark['corner']) ? 0.0 : (isset($mark['from']) ? 7.0 : $row->distanceMm), $field->marks),
+            FieldKind::Length => [match ($field->id) {
+                'start-in' => 3.5, 'off' => 0.5, default => 60.0
+            }],
+            FieldKind::Count => [$field->id === 'stops' ? 5.0 : 3.0],
+            FieldKind::Stitches => [20.0, 20 * $row->stitchMm],
+            FieldKind::YesNo => [1.0],
+            FieldKind::Choice => [0.0],
+        };
+    }
+
+    /**
+     * A kept sample of a lesson: good, but for what is given.
+     *
+     * @param  array<string, list<float|null>>  $but
+     * @param  list<string>  $faults
+     */
+    public static function sample(string $lesson, array $but = [], array $faults = [], string $at = '2030-05-02 19:00', ?string $id = null): PastSample
+    {
+        static $count = 0;
+        $found = self::bundle()->lesson($lesson);
+        $grade = (new Grader(self::bundle(), Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults);
+
+        return PastSample::graded($id ?? 'sample-'.++$count, $lesson, new DateTimeImmutable($at.' UTC'), $grade);
+    }
+
+    /**
+     * Good samples of all lessons of the course before this one.
+     *
+     * @return list<PastSample>
+     */
+    public static function upTo(string $lesson, string $at = '2030-05-02 19:00'): array
+    {
+        $before = array_slice(self::order(), 0, (int) array_search($lesson, self::order(), true));
+
+        return array_map(fn (string $id): PastSample => self::sample($id, at: $at), $before);
+    }
+}
