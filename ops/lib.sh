@@ -45,7 +45,7 @@ need_disk() {
 
 # stamped NAME KEY command...: runs only when KEY changed since it last worked.
 stamped() {
-    local stamp="$SEAM_VAR/stamps/$1" key=$2
+    local stamp="$ROOT/var/stamps/$1" key=$2
     shift 2
     [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$key" ] && return 0
     "$@"
@@ -60,5 +60,9 @@ tree_digest() { (cd "$ROOT" && find "$@" -type f -print0 2>/dev/null | sort -z |
 is_root() { [ "$(id -u)" -eq 0 ]; }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+free_port() {
+    php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo substr(strrchr(stream_socket_get_name($s, false), ":"), 1);'
+}
 
 artisan() { php "$ROOT/artisan" "$@"; }

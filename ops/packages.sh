@@ -29,20 +29,20 @@ apt_install() {
 
 php_packages() {
     command -v composer >/dev/null || fail "Composer is missing. Install it once with: apt-get install -y composer"
-    if [ ! -f "$ROOT/vendor/autoload.php" ]; then rm -f "$SEAM_VAR/stamps/composer"; fi
+    if [ ! -f "$ROOT/vendor/autoload.php" ]; then rm -f "$ROOT/var/stamps/composer"; fi
     stamped composer "$(digest "$ROOT"/composer.json "$ROOT"/core/composer.json "$ROOT"/packages/*/composer.json)" \
         step "Composer packages" composer --working-dir="$ROOT" update --no-interaction --no-progress
 }
 
 node_packages() {
     command -v npm >/dev/null || fail "node and npm are missing. Install node 20 or newer with npm."
-    if [ ! -d "$ROOT/node_modules" ]; then rm -f "$SEAM_VAR/stamps/npm"; fi
+    if [ ! -d "$ROOT/node_modules" ]; then rm -f "$ROOT/var/stamps/npm"; fi
     stamped npm "$(digest "$ROOT/package-lock.json" "$ROOT/package.json")" \
         step "npm packages" npm --prefix "$ROOT" ci --no-audit --no-fund
 }
 
 front_end() {
-    if [ ! -f "$ROOT/public/build/manifest.json" ]; then rm -f "$SEAM_VAR/stamps/front"; fi
+    if [ ! -f "$ROOT/public/build/manifest.json" ]; then rm -f "$ROOT/var/stamps/front"; fi
     stamped front "$(tree_digest resources lang package-lock.json vite.config.ts tsconfig.json)" \
         step "Front end" npm --prefix "$ROOT" run build
 }

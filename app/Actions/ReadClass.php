@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Enrolment;
 use App\Models\LessonAssignment;
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Support\Adviser;
@@ -25,13 +27,16 @@ final readonly class ReadClass
     {
     }
 
-    /** @param  string|null  $only one student's id */
-    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null): ClassReading
+    /**
+     * @param  string|null  $only  one student's id
+     * @param  bool  $planned  with what is planned in each session
+     */
+    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false): ClassReading
     {
         $words = Words::in($unit);
         $now = Clock::now();
-        $class->loadMissing(['enrolments.student', 'enrolments.machine', 'plan.sessions.lessons']);
-        $enrolments = $class->enrolments->filter(fn ($e): bool => $only === null || $e->student_id === $only);
+        $sessions = array_values(PlanSession::ofClass($class->id)->with($planned ? ['lessons'] : [])->get()->all());
+        $enrolments = Enrolment::seated($class->id, $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($class->id, $ids, $words);
         $assigned = LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)
@@ -52,6 +57,6 @@ final readonly class ReadClass
             );
         }
 
-        return new ClassReading($class, $now, $words, $students);
+        return new ClassReading($class, $sessions, $now, $words, $students);
     }
 }

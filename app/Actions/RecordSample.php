@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\LessonAssignment;
+use App\Models\PlanSession;
 use App\Models\Sample;
 use App\Models\SampleFault;
 use App\Models\SampleReading;
@@ -44,16 +45,16 @@ final readonly class RecordSample
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }
-            $kept = Sample::query()->find($new->id);
+            // Looked for in all studios: an id taken elsewhere must not be written over either.
+            $kept = Sample::query()->withoutGlobalScopes()->find($new->id);
             if ($kept !== null) {
                 // Sent again after a broken line: the first one counts, once.
-                if (! $this->isSame($kept, $student, $judged, $new)) {
+                if ($kept->studio_id !== $class->studio_id || ! $this->isSame($kept, $student, $judged, $new)) {
                     throw Conflict::sampleTaken($new->id);
                 }
 
                 return $judged;
             }
-            $this->refuseForeignId($new->id);
             $this->checkCorrection($new, $class, $student);
             $this->store($user, $class, $student, $judged, $new);
             Standings::store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
@@ -66,7 +67,7 @@ final readonly class RecordSample
     private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new): void
     {
         $now = $judged->at;
-        $inHand = SessionInHand::of($class->plan()->with('sessions')->first(), $now);
+        $inHand = SessionInHand::of(PlanSession::ofClass($class->id)->get(), $now);
         Sample::query()->create([
             'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id,
             'plan_session_id' => $inHand?->isOpen($now) === true ? $inHand->session->id : null,
@@ -105,14 +106,6 @@ final readonly class RecordSample
         ksort($sent);
 
         return $kept->student_id === $student->id && $kept->lesson === $new->lesson && $stored == $sent;
-    }
-
-    /** An id of another studio's sample is not visible here, and must not be written over either. */
-    private function refuseForeignId(string $id): void
-    {
-        if (Sample::query()->withoutGlobalScopes()->whereKey($id)->exists()) {
-            throw Conflict::sampleTaken($id);
-        }
     }
 
     private function checkCorrection(NewSample $new, SewingClass $class, Student $student): void

@@ -28,7 +28,7 @@ final readonly class ShowToday
 
     public function __invoke(SewingClass $class, Unit $unit): TodayView
     {
-        $reading = ($this->read)($class, $unit);
+        $reading = ($this->read)($class, $unit, planned: true);
         $inHand = $reading->sessionInHand();
 
         return new TodayView(
@@ -41,7 +41,7 @@ final readonly class ShowToday
 
     private function session(ClassReading $reading, SessionInHand $inHand): SessionView
     {
-        $room = ClassRoom::of($reading->class);
+        $room = ClassRoom::of($reading->class, count($reading->students));
         $session = $inHand->session;
         $lessons = [];
         foreach ($session->lessonIds() as $id) {
@@ -56,7 +56,7 @@ final readonly class ShowToday
         ), SessionTape::of($lessons, $session->minutes));
 
         return new SessionView(
-            $session->id, $session->position + 1, $reading->class->plan?->sessions->count() ?? 0,
+            $session->id, $session->position + 1, count($reading->sessions),
             $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape,
         );
     }

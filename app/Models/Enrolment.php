@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -17,6 +18,31 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 final class Enrolment extends OwnedByStudio
 {
     protected $casts = ['seat' => 'int'];
+
+    /**
+     * Who sits where in a class, with student and machine, in one query.
+     *
+     * @return Collection<int, self> in the order of the seats
+     */
+    public static function seated(string $class, ?string $student = null): Collection
+    {
+        $query = self::query()
+            ->join('students', 'students.id', '=', 'enrolments.student_id')
+            ->leftJoin('machines', 'machines.id', '=', 'enrolments.machine_id')
+            ->where('enrolments.class_id', $class);
+        if ($student !== null) {
+            $query->where('enrolments.student_id', $student);
+        }
+        $rows = $query->orderBy('enrolments.seat')->orderBy('enrolments.id')
+            ->get(['enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'machines.name as machine_name']);
+        foreach ($rows as $row) {
+            $own = $row->getAttributes();
+            $row->setRelation('student', (new Student)->newFromBuilder(['id' => $row->student_id, 'studio_id' => $row->studio_id, 'name' => $own['student_name'], 'wishes' => $own['student_wishes']]));
+            $row->setRelation('machine', $row->machine_id === null ? null : (new Machine)->newFromBuilder(['id' => $row->machine_id, 'name' => $own['machine_name']]));
+        }
+
+        return $rows;
+    }
 
     /** @return BelongsTo<Student, $this> */
     public function student(): BelongsTo

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -23,6 +24,18 @@ final class PlanSession extends OwnedByStudio
     public function lessons(): HasMany
     {
         return $this->hasMany(PlannedLesson::class)->orderBy('position');
+    }
+
+    /**
+     * The sessions of a class in order.
+     *
+     * @return Builder<self>
+     */
+    public static function ofClass(string $class): Builder
+    {
+        return self::query()->select('plan_sessions.*')
+            ->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
+            ->where('course_plans.class_id', $class)->orderBy('plan_sessions.position');
     }
 
     public function endsAt(): CarbonImmutable

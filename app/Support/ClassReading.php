@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Words;
@@ -11,9 +12,13 @@ use OpenSeam\Core\Words;
 /** A class as it stands at a moment. */
 final readonly class ClassReading
 {
-    /** @param  array<string, StudentReading>  $students by id, in the order of their seats */
+    /**
+     * @param  list<PlanSession>  $sessions  in order
+     * @param  array<string, StudentReading>  $students  by id, in the order of their seats
+     */
     public function __construct(
         public SewingClass $class,
+        public array $sessions,
         public CarbonImmutable $now,
         public Words $words,
         public array $students,
@@ -22,7 +27,7 @@ final readonly class ClassReading
 
     public function sessionInHand(): ?SessionInHand
     {
-        return SessionInHand::of($this->class->plan, $this->now);
+        return SessionInHand::of($this->sessions, $this->now);
     }
 
     /** Whose sample to look at after this one: the next seat not yet looked at in this session. */

@@ -15,11 +15,14 @@ final readonly class ClassRoom
     {
     }
 
-    public static function of(SewingClass $class): self
+    /** @param  int|null  $students where they are known already */
+    public static function of(SewingClass $class, ?int $students = null): self
     {
+        $machines = $class->hasAttribute('usable_machines') ? $class->usable_machines : Machine::query()->where('usable', true)->count();
+
         return new self(
-            max(1, $class->enrolments()->count()),
-            max(1, Machine::query()->where('usable', true)->count()),
+            max(1, $students ?? $class->enrolments()->count()),
+            max(1, (int) $machines),
             $class->helpers,
         );
     }

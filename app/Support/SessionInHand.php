@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\CoursePlan;
 use App\Models\PlanSession;
 use Carbon\CarbonImmutable;
 
@@ -18,10 +17,11 @@ final readonly class SessionInHand
     {
     }
 
-    public static function of(?CoursePlan $plan, CarbonImmutable $now): ?self
+    /** @param  iterable<PlanSession>  $sessions of one class, in order */
+    public static function of(iterable $sessions, CarbonImmutable $now): ?self
     {
         $last = null;
-        foreach ($plan->sessions ?? [] as $session) {
+        foreach ($sessions as $session) {
             if ($now < $session->endsAt()->addMinutes(self::GRACE_MINUTES)) {
                 return new self($session, match (true) {
                     $now < $session->starts_at => 'before',

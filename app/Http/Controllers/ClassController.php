@@ -138,7 +138,7 @@ final readonly class ClassController
     /** Another studio's class is not found. */
     private function find(string $class): SewingClass
     {
-        return SewingClass::query()->findOrFail($class);
+        return SewingClass::inRoom($class);
     }
 
     private function teacher(Request $request): User

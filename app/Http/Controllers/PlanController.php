@@ -30,7 +30,7 @@ final readonly class PlanController
     )]
     public function show(string $class): JsonResponse
     {
-        return new JsonResponse(($this->show)(SewingClass::query()->findOrFail($class)));
+        return new JsonResponse(($this->show)(SewingClass::inRoom($class)));
     }
 
     #[OA\Put(
@@ -42,7 +42,7 @@ final readonly class PlanController
     )]
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
+        $found = SewingClass::inRoom($class);
         $store($found, $body->sessions(), $body->whole('version'));
 
         return new JsonResponse(($this->show)($found));
@@ -57,7 +57,7 @@ final readonly class PlanController
     )]
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
+        $found = SewingClass::inRoom($class);
         $layOut($found, $body->dates(), $body->whole('version'));
 
         return new JsonResponse(($this->show)($found));

@@ -12,6 +12,7 @@ use App\Http\Resources\ErrorBody;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptView;
 use App\Http\Resources\Titles;
+use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Support\Shelf;
@@ -68,12 +69,11 @@ final readonly class SampleController
      */
     private function find(PreviewBody $body): array
     {
-        $class = SewingClass::query()->with('enrolments.student')->find($body->word('class'))
+        $class = SewingClass::query()->find($body->word('class'))
             ?? throw InputError::at('class', $body->word('class'), 'There is no such class in this studio.');
-        foreach ($class->enrolments as $enrolment) {
-            if ($enrolment->student_id === $body->word('student')) {
-                return [$class, $enrolment->student];
-            }
+        $enrolment = Enrolment::seated($class->id, $body->word('student'))->first();
+        if ($enrolment !== null) {
+            return [$class, $enrolment->student];
         }
         throw InputError::at('student', $body->word('student'), 'There is no such student in this class.');
     }

@@ -47,6 +47,7 @@ abstract class Body extends FormRequest
     public function words(string $name): array
     {
         $value = $this->validated($name);
+        is_array($value) && ksort($value);
 
         return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
     }

@@ -25,7 +25,8 @@ final class PlanBody extends Body
     /** @return list<list<string>> lesson ids by session */
     public function sessions(): array
     {
-        $sessions = $this->validated('sessions');
+        // As sent: the checked copy is put together rule by rule and loses the order.
+        $sessions = $this->input('sessions');
 
         return array_values(array_map(
             fn (mixed $lessons): array => is_array($lessons) ? array_values(array_filter($lessons, is_string(...))) : [],

@@ -20,7 +20,7 @@ final class BundleTest extends TestCase
         return BundleFiles::read(Fixtures::folder());
     }
 
-    /** @param array<string, mixed> $json */
+    /** @param  array<string, mixed>  $json */
     private static function check(array $json): void
     {
         /** @var array<string, mixed> $schema */

@@ -31,7 +31,7 @@ final class SeamReadingTest extends TestCase
         yield 'at the limit' => [[16.9, 16.9, 16.9, 16.9, 16.9], SeamPattern::Good, Verdict::Unsure];
     }
 
-    /** @param list<float> $allowances */
+    /** @param  list<float>  $allowances */
     #[DataProvider('seams')]
     public function test_names_the_pattern(array $allowances, SeamPattern $pattern, Verdict $verdict): void
     {

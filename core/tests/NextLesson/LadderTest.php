@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 /** What a teacher would say in each case; common practice, no source. */
 final class LadderTest extends TestCase
 {
-    /** @param list<PastSample> $samples */
+    /** @param  list<PastSample>  $samples */
     private static function advise(array $samples, Policy $policy = Policy::Gate, string $now = '2030-05-02 20:00'): Advice
     {
         return Fixtures::ladder($policy)->advise($samples, new DateTimeImmutable($now.' UTC'));

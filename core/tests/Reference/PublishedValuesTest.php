@@ -109,7 +109,7 @@ final class PublishedValuesTest extends TestCase
         self::assertEqualsWithDelta($joint['known'] / $joint['all'], $trace[$n - 1], 1e-12);
     }
 
-    /** @param list<list<float>> $shown */
+    /** @param  list<list<float>>  $shown */
     private static function likelihood(array $shown, int $knownFrom, float $s, float $g): float
     {
         $product = 1.0;

@@ -21,7 +21,7 @@ use PHPUnit\Framework\TestCase;
 
 final class SamplerTest extends TestCase
 {
-    /** @param array<string, list<mixed>> $typed */
+    /** @param  array<string, list<mixed>>  $typed */
     private static function grade(string $lesson, array $typed, Unit $unit = Unit::Millimetre): Grade
     {
         $found = Fixtures::bundle()->lesson($lesson);
@@ -53,7 +53,7 @@ final class SamplerTest extends TestCase
         yield 'yes and a half' => [['seam.pull' => [2]], 'readings.seam.pull[0]', '0 to 1'];
     }
 
-    /** @param array<string, mixed> $typed */
+    /** @param  array<string, mixed>  $typed */
     #[DataProvider('wrong')]
     public function test_names_what_does_not_fit(array $typed, string $field, string $allowed): void
     {

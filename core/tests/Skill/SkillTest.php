@@ -20,7 +20,7 @@ use PHPUnit\Framework\TestCase;
 
 final class SkillTest extends TestCase
 {
-    /** @param array<string, list<string>> $needs */
+    /** @param  array<string, list<string>>  $needs */
     private static function graph(array $needs): SkillGraph
     {
         return SkillGraph::of(array_map(fn (string $id, array $n): Skill => new Skill($id, $id, needs: $n), array_keys($needs), $needs));

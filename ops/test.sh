@@ -1,0 +1,60 @@
+# All that the build server runs: static checks, core, API against a real database, browser.
+export SEAM_NOW=2026-05-14T19:15:00Z
+parts=("$@")
+wanted() { [ ${#parts[@]} -eq 0 ] || [[ " ${parts[*]} " == *" $1 "* ]]; }
+title() { printf '\n== %s\n' "$*"; }
+
+need_disk
+debian_packages $RUN_PACKAGES $TEST_PACKAGES
+php_packages
+node_packages
+front_end
+cd "$ROOT"
+
+fresh_database() {
+    stop_web
+    stop_database
+    rm -rf "$SEAM_VAR/db" "$SEAM_VAR/cache" "$SEAM_VAR/.env"
+    write_settings
+    start_database
+}
+
+if wanted static; then
+    write_settings
+    title "Style of the PHP code (Pint)"
+    vendor/bin/pint --test
+    title "Types and layers (PHPStan, phpat)"
+    vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G
+    vendor/bin/phpstan analyse -c phpstan.neon --no-progress --memory-limit=1G
+    title "Front end (tsc, ESLint)"
+    npm run --silent check
+    npm run --silent lint
+    title "Contract and bundle are not stale"
+    artisan seam:contract --to=var/test/openapi.json
+    cmp docs/formats/openapi.json var/test/openapi.json || fail "docs/formats/openapi.json is stale: run ./seam artisan seam:contract, then npm run types."
+    npx openapi-typescript var/test/openapi.json -o var/test/schema.d.ts >/dev/null
+    cmp resources/js/api/schema.d.ts var/test/schema.d.ts || fail "resources/js/api/schema.d.ts is stale: run npm run types."
+    artisan seam:cache-curriculum
+fi
+if wanted core; then
+    title "Core"
+    vendor/bin/phpunit --testsuite core
+fi
+if wanted api || wanted browser; then
+    trap 'stop_web; stop_database' EXIT
+    fresh_database
+    step "Database tables" artisan migrate --force
+fi
+if wanted api; then
+    title "API against the database"
+    vendor/bin/phpunit --testsuite api
+fi
+if wanted browser; then
+    title "Browser"
+    prepare_application
+    artisan seam:demo
+    start_web
+    SEAM_BASE="http://127.0.0.1:$SEAM_PORT" vendor/bin/phpunit --testsuite browser
+fi
+say
+say "All that was asked has passed."

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\LoadDemo;
+use App\Models\Sample;
+use App\Models\SewingClass;
+use App\Models\SkillStanding;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\CurrentStudio;
+use Illuminate\Database\QueryException;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route as Routes;
+use Tests\TestCase;
+
+final class StudioTest extends TestCase
+{
+    public function test_a_new_studio_goes_from_nothing_to_a_first_sample(): void
+    {
+        $this->postJson('/api/studios', ['studio' => 'Attic', 'name' => 'Wren', 'email' => 'Wren@attic.example', 'password' => 'ten letters', 'timezone' => 'UTC'])->assertNoContent();
+        $this->getJson('/api/me')->assertOk()->assertJsonPath('studio', 'Attic')->assertJsonPath('classes', []);
+        $this->getJson('/api/machines')->assertOk()->assertExactJson([]);
+        $class = $this->sewingClass(User::query()->where('email', 'wren@attic.example')->firstOrFail());
+        $this->getJson('/api/machines')->assertOk()->assertJsonCount(8);
+        $today = $this->getJson("/api/classes/{$class->id}/today")->assertOk()->assertJsonPath('session.state', 'running')->assertJsonPath('session.number', 2);
+        $today->assertJsonPath('students.0.in_hand.lesson', 'safe-seat')->assertJsonPath('students.0.last', null)->assertJsonPath('students.0.next_title', 'Wind and thread');
+        $this->postJson('/api/samples', $this->seam($class, $this->student($class)))->assertCreated();
+        $this->getJson("/api/classes/{$class->id}/today")->assertJsonPath('students.0.looked', true)->assertJsonPath('students.1.looked', false);
+    }
+
+    public function test_signing_in_and_out(): void
+    {
+        $teacher = $this->teacher();
+        $this->assertProblem($this->postJson('/api/sign-in', ['email' => $teacher->email, 'password' => 'wrong one']), 422, 'password', 'do not go together');
+        $this->postJson('/api/sign-in', ['email' => strtoupper($teacher->email), 'password' => 'a long password'])->assertNoContent();
+        $this->getJson('/api/me')->assertOk();
+        $this->postJson('/api/sign-out')->assertNoContent();
+        $this->app?->make('auth')->forgetGuards();
+        $this->assertProblem($this->getJson('/api/me'), 401, '(sign-in)', 'not signed in');
+        self::assertNotSame('a long password', $teacher->password);
+    }
+
+    public function test_guessing_passwords_is_slowed_down(): void
+    {
+        for ($i = 0; $i < 5; $i++) {
+            $this->postJson('/api/sign-in', ['email' => 'nobody@room.example', 'password' => "guess $i"])->assertStatus(422);
+        }
+        $this->assertProblem($this->postJson('/api/sign-in', ['email' => 'nobody@room.example', 'password' => 'one more']), 429, '(address)', 'Wait a minute');
+    }
+
+    public function test_opening_a_studio_names_what_is_wrong(): void
+    {
+        $teacher = $this->teacher();
+        $this->assertProblem($this->postJson('/api/studios', ['studio' => 'A', 'name' => 'B', 'email' => $teacher->email, 'password' => 'ten letters', 'timezone' => 'UTC']), 422, 'email', 'account already');
+        $this->assertProblem($this->postJson('/api/studios', ['studio' => 'A', 'name' => 'B', 'email' => 'x@y.example', 'password' => 'short', 'timezone' => 'UTC']), 422, 'password', 'at least 10');
+        $this->assertProblem($this->postJson('/api/studios', ['studio' => 'A', 'name' => 'B', 'email' => 'x@y.example', 'password' => 'ten letters', 'timezone' => 'Moon']), 422, 'timezone', 'time zone');
+    }
+
+    /** Every address, as nobody and as the teacher of another studio. */
+    public function test_a_stranger_sees_and_changes_nothing(): void
+    {
+        $owner = $this->teacher('Owner');
+        $class = $this->sewingClass($owner);
+        $student = $this->student($class);
+        $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
+        $machine = (string) DB::table('machines')->where('studio_id', $owner->studio_id)->value('id');
+        $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine];
+        $routes = array_filter(Routes::getRoutes()->getRoutes(), fn (Route $r): bool => str_starts_with($r->uri(), 'api/') && in_array('auth', $r->gatherMiddleware(), true));
+        self::assertGreaterThan(18, count($routes));
+
+        $this->app?->make('auth')->forgetGuards();
+        foreach ($routes as $route) {
+            $this->json($route->methods()[0], strtr($route->uri(), $fill), [])->assertStatus(401);
+        }
+
+        $stranger = $this->teacher('Stranger');
+        $before = $this->rowCounts($owner->studio_id);
+        foreach ($routes as $route) {
+            // What names the owner's things, or brings them in the body.
+            if ($route->uri() === 'api/sign-out') {
+                continue;
+            }
+            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm'] + $this->seam($class, $student);
+            if (str_contains($route->uri(), 'lay-out')) {
+                $body['sessions'] = 3;
+            }
+            $response = $this->actingAs($stranger)->json($route->methods()[0], strtr($route->uri(), $fill), $body);
+            if (str_contains($route->uri(), '{')) {
+                self::assertSame(404, $response->status(), $route->uri());
+            } elseif (str_starts_with($route->uri(), 'api/samples')) {
+                $this->assertProblem($response, 422, 'class', 'in this studio');
+            } else {
+                self::assertStringNotContainsString($student, (string) $response->getContent());
+                self::assertStringNotContainsString($class->id, (string) $response->getContent());
+            }
+        }
+        self::assertSame($before, $this->rowCounts($owner->studio_id));
+        $this->actingAs($stranger)->getJson('/api/find?q=Ona')->assertOk()->assertExactJson([]);
+    }
+
+    /** @return array<string, int> */
+    private function rowCounts(string $studio): array
+    {
+        $counts = [];
+        foreach (['machines', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
+            $counts[$table] = DB::table($table)->where('studio_id', $studio)->count();
+        }
+
+        return $counts;
+    }
+
+    public function test_every_answer_carries_the_security_headers(): void
+    {
+        foreach (['/', '/api/me'] as $address) {
+            $policy = (string) $this->get($address)->headers->get('Content-Security-Policy');
+            self::assertStringContainsString("script-src 'self';", $policy);
+            self::assertStringNotContainsString('unsafe', $policy);
+            self::assertSame('DENY', $this->get($address)->headers->get('X-Frame-Options'));
+        }
+        self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)/', (string) $this->get('/')->getContent(), 'no inline script');
+    }
+
+    private function demo(): SewingClass
+    {
+        Clock::fix(null);
+        $studio = app(LoadDemo::class)();
+        $this->actingAs(User::query()->where('studio_id', $studio->id)->firstOrFail());
+
+        return SewingClass::query()->where('studio_id', $studio->id)->firstOrFail();
+    }
+
+    public function test_the_demo_is_always_in_the_middle_of_a_session(): void
+    {
+        $class = $this->demo();
+        $today = $this->getJson("/api/classes/{$class->id}/today")->assertOk()->assertJsonPath('session.state', 'running')->assertJsonPath('session.number', 4);
+        $rows = $today->json('students');
+        self::assertIsArray($rows);
+        self::assertCount(10, $rows);
+        $kinds = array_unique(array_column(array_column($rows, 'in_hand'), 'kind'));
+        self::assertEqualsCanonicalizing(['go-on', 'drill', 'repeat'], $kinds);
+    }
+
+    public function test_a_rebuild_changes_nothing(): void
+    {
+        $class = $this->demo();
+        $student = $this->student($class);
+        $wrong = $this->seam($class, $student);
+        $this->postJson('/api/samples', $wrong)->assertCreated();
+        $this->postJson('/api/samples', $this->seam($class, $student, ['replaces' => $wrong['id'], 'readings' => ['seam.back-end' => ['1'], 'seam.allowance' => ['1/3 in', '16', '17', '18', '19.25']]]))->assertCreated();
+        $this->app?->make(CurrentStudio::class)->release();
+        $all = fn (): array => SkillStanding::query()->orderBy('id')->get()->toArray();
+        $before = $all();
+        self::assertGreaterThan(100, count($before));
+        $this->artisan('seam:rebuild-standings')->assertSuccessful();
+        self::assertSame($before, $all());
+    }
+
+    /** However many students: the number of queries stays. */
+    public function test_queries_stay_within_twelve(): void
+    {
+        $class = $this->demo();
+        $student = $this->student($class, 5);
+        foreach ([
+            fn () => $this->getJson("/api/classes/{$class->id}/today")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}/plan")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}/students/{$student}/look")->assertOk(),
+            fn () => $this->postJson('/api/samples/preview', $this->seam($class, $student))->assertOk(),
+        ] as $request) {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $request();
+            // Reading the session, who is signed in, and writing the session make twelve.
+            $own = array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql): bool => ! str_contains($sql, '`sessions` '));
+            self::assertLessThanOrEqual(9, count($own), implode("\n", $own));
+        }
+        self::assertGreaterThan(50, Sample::query()->count());
+    }
+
+    public function test_a_database_error_logs_no_values(): void
+    {
+        $file = storage_path('logs/application.log');
+        @unlink($file);
+        try {
+            DB::table('students')->insert(['name' => 'Secret Child']);
+            self::fail('A student without a studio was stored.');
+        } catch (QueryException $e) {
+            self::assertStringContainsString('Secret Child', $e->getMessage());
+            report($e);
+        }
+        $log = (string) file_get_contents($file);
+        self::assertStringContainsString('insert into', $log);
+        self::assertStringNotContainsString('Secret Child', $log);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\CurrentStudio;
+use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** A test against the real database; everything is rolled back afterwards. */
+abstract class TestCase extends FrameworkTestCase
+{
+    use DatabaseTransactions;
+
+    protected const NOW = '2030-05-09 19:00:00';
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Clock::fix(CarbonImmutable::parse(self::NOW, 'UTC'));
+    }
+
+    protected function tearDown(): void
+    {
+        Clock::fix(null);
+        parent::tearDown();
+    }
+
+    protected function teacher(string $studio = 'Test room'): User
+    {
+        $this->app?->make(CurrentStudio::class)->release();
+
+        return $this->app?->make(\App\Actions\OpenStudio::class)($studio, 'A teacher', Str::lower(Str::random(12)).'@room.example', 'a long password', 'UTC') ?? throw new \RuntimeException;
+    }
+
+    /**
+     * A class of the teacher's whose second session is running.
+     *
+     * @param  list<string>  $names
+     */
+    protected function sewingClass(User $teacher, array $names = ['Ona', 'Pim', 'Rue']): SewingClass
+    {
+        $id = $this->actingAs($teacher)->postJson('/api/classes', [
+            'name' => 'Thursday', 'students' => $names, 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 6, 'minutes' => 120, 'helpers' => 0, 'machines' => 8,
+        ])->assertCreated()->json('id');
+
+        return SewingClass::query()->findOrFail(is_string($id) ? $id : '');
+    }
+
+    protected function student(SewingClass $class, int $seat = 1): string
+    {
+        return Enrolment::query()->where('class_id', $class->id)->where('seat', $seat)->firstOrFail()->student_id;
+    }
+
+    /**
+     * A good first seam, but for what is given.
+     *
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    protected function seam(SewingClass $class, string $student, array $but = []): array
+    {
+        return array_merge([
+            'id' => strtolower((string) Str::ulid()), 'class' => $class->id, 'student' => $student, 'lesson' => 'first-seam', 'faults' => [],
+            'readings' => [
+                'seam.allowance' => ['16', '15,5', '5/8 in', '16', '16.5'], 'seam.start-in' => ['4'], 'seam.back-start' => ['3'], 'seam.back-end' => ['3'],
+                'seam.pull' => ['1'], 'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55'],
+            ],
+        ], $but);
+    }
+
+    /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $response */
+    protected function assertProblem(TestResponse $response, int $status, string $field, string $said): void
+    {
+        $response->assertStatus($status)->assertJsonPath('error.field', $field);
+        $message = $response->json('error.message');
+        self::assertIsString($message);
+        self::assertStringContainsString($said, $message);
+        self::assertNotSame('', $response->json('error.kept'));
+    }
+}
