@@ -80,6 +80,14 @@ mariadb_as_root() {
     "${command[@]}" "$@"
 }
 
+mariadb_dump() {
+    local account
+    account=$(db_account)
+    local command=(mariadb-dump --no-defaults --socket="$DB/run/my.sock" --user="$account" --single-transaction --triggers --ignore-table="$(setting DB_DATABASE).sessions" "$(setting DB_DATABASE)")
+    [ "$account" != "$(id -un)" ] && command=(runuser -u "$account" -- "${command[@]}")
+    "${command[@]}"
+}
+
 write_web_settings() {
     mkdir -p "$WEB"/{run,tmp}
     cat >"$WEB/fpm.conf" <<TEXT

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Route;
 
 // One origin, session cookies and CSRF: the API is part of the web application.
 Route::prefix('api')->group(function (): void {
-    Route::post('sign-in', [SignInController::class, 'signIn'])->middleware('throttle:sign-in');
+    Route::post('sign-in', [SignInController::class, 'signIn']);
     Route::post('studios', [SignInController::class, 'open'])->middleware('throttle:open-studio');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {

@@ -29,10 +29,6 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by('sign-in|'.mb_strtolower($request->string('email')->toString()).'|'.$request->ip()),
-            Limit::perMinute(30)->by('sign-in|'.$request->ip()),
-        ]);
         RateLimiter::for('open-studio', fn (Request $request): Limit => Limit::perMinute(6)->by('open-studio|'.$request->ip()));
     }
 }

@@ -9,9 +9,11 @@ use App\Http\Problems;
 use App\Http\Requests\OpenStudioBody;
 use App\Http\Requests\SignInBody;
 use App\Http\Resources\ErrorBody;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
 use OpenApi\Attributes as OA;
 
 /** Signing in, signing out, opening a studio. */
@@ -29,7 +31,16 @@ final readonly class SignInController
     )]
     public function signIn(SignInBody $body): JsonResponse
     {
+        // Only wrong passwords count: five for an address, thirty for a place, in a minute.
+        $limits = ['sign-in|'.mb_strtolower($body->word('email')).'|'.$body->ip() => 5, 'sign-in|'.$body->ip() => 30];
+        foreach ($limits as $key => $most) {
+            if (RateLimiter::tooManyAttempts($key, $most)) {
+                throw new ThrottleRequestsException(headers: ['Retry-After' => RateLimiter::availableIn($key)]);
+            }
+        }
         if (! Auth::attempt(['email' => mb_strtolower($body->word('email')), 'password' => $body->word('password')])) {
+            array_map(RateLimiter::hit(...), array_keys($limits));
+
             return Problems::answer(422, 'password', null, 'E-mail and password do not go together. Check both; after five tries wait a minute.', 'Nothing was changed.');
         }
         $body->session()->regenerate();

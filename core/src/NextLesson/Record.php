@@ -17,6 +17,18 @@ final class Record
     /** @var array<string, int>|null lessons of the course that stand on a skill */
     private ?array $unlocks = null;
 
+    /** @var array<string, bool> */
+    private array $sure = [];
+
+    /** @var array<string, true> skills that some lesson teaches */
+    private readonly array $taught;
+
+    /** @var array<string, PastSample> the last sample by lesson */
+    private readonly array $lastByLesson;
+
+    /** @var array<string, PastSample> the last sample that touched a skill */
+    private readonly array $lastBySkill;
+
     /**
      * @param  array<string, Option>  $lessons
      * @param  list<string>  $order
@@ -32,22 +44,33 @@ final class Record
         public readonly array $standings,
         private readonly TracingParameters $parameters,
     ) {
+        $taught = [];
+        foreach ($lessons as $lesson) {
+            $taught += array_fill_keys($lesson->teaches, true);
+        }
+        $this->taught = $taught;
+        $byLesson = [];
+        $bySkill = [];
+        foreach ($samples as $sample) {
+            $byLesson[$sample->lesson] = $sample;
+            foreach ($sample->evidence->weights as $skill => $weights) {
+                if ($weights !== []) {
+                    $bySkill[$skill] = $sample;
+                }
+            }
+        }
+        $this->lastByLesson = $byLesson;
+        $this->lastBySkill = $bySkill;
     }
 
     public function isSure(string $skill): bool
     {
-        return isset($this->standings[$skill]) && $this->standings[$skill]->isSure($this->school);
+        return $this->sure[$skill] ??= isset($this->standings[$skill]) && $this->standings[$skill]->isSure($this->school);
     }
 
     public function isTaught(string $skill): bool
     {
-        foreach ($this->lessons as $lesson) {
-            if (in_array($skill, $lesson->teaches, true)) {
-                return true;
-            }
-        }
-
-        return false;
+        return isset($this->taught[$skill]);
     }
 
     public function isTried(string $lesson): bool
@@ -135,25 +158,13 @@ final class Record
 
     public function lastSample(string $lesson): ?PastSample
     {
-        foreach (array_reverse($this->samples) as $sample) {
-            if ($sample->lesson === $lesson) {
-                return $sample;
-            }
-        }
-
-        return null;
+        return $this->lastByLesson[$lesson] ?? null;
     }
 
     /** The last sample that touched a skill. */
     public function lastShowing(string $skill): ?PastSample
     {
-        foreach (array_reverse($this->samples) as $sample) {
-            if (($sample->evidence->weights[$skill] ?? []) !== []) {
-                return $sample;
-            }
-        }
-
-        return null;
+        return $this->lastBySkill[$skill] ?? null;
     }
 
     /**

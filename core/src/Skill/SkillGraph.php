@@ -137,9 +137,20 @@ final readonly class SkillGraph
      */
     public function rootGap(array $ids, callable $isSure): ?string
     {
-        foreach ($this->below($ids) as $id) {
-            if (! $isSure($id)) {
-                return $id;
+        $under = [];
+        foreach ($ids as $id) {
+            $under += array_fill_keys($this->closures[$id] ?? throw SkillGraphBroken::unknown($id), true);
+        }
+        $gaps = [];
+        foreach ($under as $id => $_) {
+            if (! in_array((string) $id, $ids, true) && ! $isSure((string) $id)) {
+                $gaps[(string) $id] = true;
+            }
+        }
+        // Deepest first is the graph's own order; it matters only where something is missing.
+        foreach ($gaps === [] ? [] : $this->skills as $id => $_) {
+            if (isset($gaps[$id])) {
+                return (string) $id;
             }
         }
 

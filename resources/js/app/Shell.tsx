@@ -42,7 +42,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                     <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>{p.name}</NavLink>
                 ))}
             </nav>
-            <main className="place">
+            <main className="place" tabIndex={0}>
                 <Outlet />
             </main>
         </div>

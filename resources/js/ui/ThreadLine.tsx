@@ -30,7 +30,7 @@ export function ThreadLine({ level, width = 84, label }: { level: Level; width?:
         }
     }
     return (
-        <svg width={width} height={14} viewBox={`0 0 ${width} 14`} role="img" aria-label={label ?? t(LEVEL_WORDS[level])} className="thread-line">
+        <svg width={width} height={14} viewBox={`0 0 ${width} 14`} {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label ?? t(LEVEL_WORDS[level]) })} className="thread-line">
             {marks}
         </svg>
     )

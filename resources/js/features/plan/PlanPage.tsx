@@ -126,7 +126,6 @@ function LessonTape({ p, id, share, problem, state, sessions, at, onTouch, onMov
         >
             <button
                 type="button" className="lesson-name" onFocus={() => onTouch(id)} onClick={() => onTouch(id)}
-                aria-label={t('{lesson}, {n} min, {where}. Arrow keys move it.', { lesson: lesson.title, n: Math.round(lesson.minutes), where: at < 0 ? t('not laid') : t('session {n}', { n: at + 1 }) })}
                 onKeyDown={(e) => {
                     const to = e.key === 'ArrowRight' || e.key === 'ArrowDown' ? at + 1 : e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? at - 1 : null
                     if (to === null) return
@@ -135,6 +134,7 @@ function LessonTape({ p, id, share, problem, state, sessions, at, onTouch, onMov
                 }}
             >
                 <strong>{lesson.title}</strong><span>{t('{n} min', { n: Math.round(lesson.minutes) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
+                <span className="hidden">, {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}</span>
             </button>
             {state === 'touched' && (
                 <span className="nudge">

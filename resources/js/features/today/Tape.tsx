@@ -9,7 +9,7 @@ export function Tape({ session, now, zone }: { session: View['SessionView']; now
     const at = (Date.parse(now) - Date.parse(session.starts_at)) / 60_000
     const lane = (p: View['TapePieceView']) => (p.kind === 'look' ? 'low' : 'high')
     return (
-        <div className="tape" role="img" aria-label={t('The session in minutes: {what}', { what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', ') })}>
+        <div className="tape" role="group" tabIndex={0} aria-label={t('The session in minutes: {what}', { what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', ') })}>
             <div className="tape-end" />
             <div className="tape-band">
                 {Array.from({ length: Math.floor(long) + 1 }, (_, m) => (

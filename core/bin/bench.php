@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+// How fast the core is: medians and 95th percentiles of many runs, printed as measured.
+
+use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Curriculum\BundleFiles;
+use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Measure\LeastSquares;
+use OpenSeam\Core\NextLesson\Ladder;
+use OpenSeam\Core\NextLesson\Option;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Words;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+$measure = function (string $what, int $times, callable $act): void {
+    $act();
+    $ms = [];
+    for ($i = 0; $i < $times; $i++) {
+        $start = hrtime(true);
+        $act();
+        $ms[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($ms);
+    printf("  %-57s median %8.3f ms, 95 %% %8.3f ms\n", $what, $ms[intdiv($times, 2)], $ms[(int) floor($times * 0.95)]);
+};
+$registry = Registry::standard();
+foreach ($registry->all() as $name => $calculator) {
+    $in = (string) json_encode($calculator->example());
+    $measure("core: $name", 200, fn () => $registry->run($name, $in));
+}
+mt_srand(1);
+$xs = array_map(fn (): float => mt_rand() / 1e6, range(1, 1000));
+$measure('core: line through 1,000 points', 100, fn () => LeastSquares::fit($xs, $xs));
+
+$bundle = BundleReader::read(BundleFiles::read(__DIR__.'/../../curriculum/beginner-machine'));
+$order = $bundle->courses['stitches-first']['lessons'];
+$ladder = new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), $order, Words::in());
+$class = [];
+for ($student = 0; $student < 1000; $student++) {
+    $class[] = array_map(function (int $i) use ($bundle, $order): PastSample {
+        $lesson = $bundle->lesson($order[intdiv($i, 5)]);
+        $weights = array_fill_keys($lesson->teaches, [mt_rand(0, 10) / 10, 1.0]);
+
+        return new PastSample($lesson->id, new Evidence("s$i", new DateTimeImmutable('@'.(1_900_000_000 + $i * 3600)), $weights), []);
+    }, range(0, 39));
+}
+$now = new DateTimeImmutable('@1900200000');
+$measure('core: next lesson, 1,000 students × 48 skills × 40 samples', 5, function () use ($class, $ladder, $now): void {
+    foreach ($class as $samples) {
+        $ladder->advise($samples, $now);
+    }
+});
+printf("  %-57s %8.1f MB\n", 'core: most memory', memory_get_peak_usage() / 1e6);

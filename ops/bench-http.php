@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+// Requests over loopback, one after the other, as a teacher's tablet would send them.
+
+$base = $argv[1];
+$jar = (string) tempnam(sys_get_temp_dir(), 'seam-jar');
+$handle = curl_init();
+$call = function (string $method, string $address, ?array $body = null) use ($base, $jar, $handle): array {
+    $cookies = (string) @file_get_contents($jar);
+    $token = preg_match('/XSRF-TOKEN\s+(\S+)/', $cookies, $m) === 1 ? urldecode($m[1]) : '';
+    curl_setopt_array($handle, [
+        CURLOPT_URL => $base.$address, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar,
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
+        CURLOPT_POSTFIELDS => $body === null ? '' : (string) json_encode($body),
+    ]);
+    $answer = (string) curl_exec($handle);
+    if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) >= 400) {
+        throw new RuntimeException("$method $address: $answer");
+    }
+    $ms = curl_getinfo($handle, CURLINFO_TOTAL_TIME) * 1000;
+    // The jar is written when the cookies are flushed.
+    curl_setopt($handle, CURLOPT_COOKIELIST, 'FLUSH');
+
+    return [$ms, json_decode($answer, true)];
+};
+$ulid = function (): string {
+    $id = '';
+    for ($i = 0; $i < 26; $i++) {
+        $id .= '0123456789abcdefghjkmnpqrstvwxyz'[$i === 0 ? random_int(0, 7) : random_int(0, 31)];
+    }
+
+    return $id;
+};
+$measure = function (string $what, int $times, callable $act): void {
+    for ($i = 0; $i < 5; $i++) {
+        $act();
+    }
+    $ms = array_map(fn (): float => $act(), range(1, $times));
+    sort($ms);
+    printf("  %-57s median %8.1f ms, 95 %% %8.1f ms\n", $what, $ms[intdiv($times, 2)], $ms[(int) floor($times * 0.95)]);
+};
+$call('GET', '/');
+$call('POST', '/api/sign-in', ['email' => 'teacher@mill.example', 'password' => 'unbleached calico']);
+$class = $call('GET', '/api/me')[1]['classes'][0]['id'];
+$students = array_column($call('GET', "/api/classes/$class/today")[1]['students'], 'student');
+$sample = fn (): array => [
+    'class' => $class, 'student' => $students[array_rand($students)], 'lesson' => 'first-seam', 'faults' => [],
+    'readings' => ['seam.allowance' => ['16', '15.5', (string) random_int(13, 18), '16', '16.5'], 'seam.start-in' => ['4'], 'seam.back-start' => ['3'], 'seam.back-end' => ['3'], 'seam.pull' => ['1'], 'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55']],
+];
+$measure('HTTP: verdicts and next lesson while typing', 100, fn (): float => $call('POST', '/api/samples/preview', $sample())[0]);
+$measure('HTTP: saving a sample, graded, with the next lesson', 100, fn (): float => $call('POST', '/api/samples', ['id' => $ulid()] + $sample())[0]);
+$measure('HTTP: Today, ten students', 50, fn (): float => $call('GET', "/api/classes/$class/today")[0]);
+$measure('HTTP: Class, ten students × 48 skills', 50, fn (): float => $call('GET', "/api/classes/$class")[0]);
+unlink($jar);

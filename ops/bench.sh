@@ -1,0 +1,35 @@
+# Measures what the README's table says, on a throw-away set-up of its own.
+export SEAM_NOW=2026-05-14T19:15:00Z
+trap 'stop_web; stop_database' EXIT
+seconds() { awk -v a="$1" -v b="$2" 'BEGIN { printf "%.1f s", b - a }'; }
+now() { date +%s.%N; }
+
+debian_packages $RUN_PACKAGES
+php_packages
+node_packages
+front_end
+stop_web
+stop_database
+rm -rf "$SEAM_VAR/db" "$SEAM_VAR/cache" "$SEAM_VAR/.env"
+write_settings
+up() {
+    start_database
+    prepare_application
+    artisan seam:demo --when-new
+    start_web
+}
+a=$(now)
+up
+b=$(now)
+stop_web
+stop_database
+c=$(now)
+up
+d=$(now)
+say
+say "Measured on $(nproc) cores, PHP $(php -r 'echo PHP_VERSION;'):"
+say "  start with an empty database (packages and build there)   $(seconds "$a" "$b")"
+say "  start again, data kept                                    $(seconds "$c" "$d")"
+say "  first-load JavaScript, gzipped                            $(cd "$ROOT/public/build/assets" && cat main-*.js TodayPage-*.js MiniDrawing-*.js ThreadLine-*.js ChooseLesson-*.js NativeScrollArea-*.js stitches-*.js time-*.js | gzip -9 | wc -c | awk '{ printf "%.0f kB", $1 / 1000 }')"
+php "$ROOT/core/bin/bench.php"
+php "$ROOT/ops/bench-http.php" "http://127.0.0.1:$SEAM_PORT"

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** axe-core on every place, in both schemes and on a phone: nothing serious. */
+final class AccessTest extends BrowserCase
+{
+    /** @return iterable<string, array{string, string}> */
+    public static function places(): iterable
+    {
+        yield 'today' => ['/today/{class}', 'sewing now'];
+        yield 'plan' => ['/plan/{class}', 'Everything is laid'];
+        yield 'class' => ['/class/{class}', 'Keep the allowance'];
+        yield 'samplers' => ['/samplers', 'Square spiral'];
+        yield 'lesson' => ['/samplers/guides', 'Look for'];
+        yield 'room' => ['/room', 'Window 1'];
+        yield 'new class' => ['/start', 'Lay it out for me'];
+        yield 'look' => ['look', 'Seen on it'];
+    }
+
+    #[DataProvider('places')]
+    public function test_axe_finds_nothing_serious(string $address, string $words): void
+    {
+        $browser = $this->signIn();
+        $class = $this->classId();
+        if ($address === 'look') {
+            $browser->press('Look at the sample of Keziah');
+        } else {
+            $browser->go(str_replace('{class}', $class, $address));
+        }
+        $browser->see($words);
+        foreach (['light', 'dark'] as $scheme) {
+            $browser->driver->executeScript('document.documentElement.setAttribute("data-mantine-color-scheme", arguments[0])', [$scheme]);
+            self::assertSame([], self::serious(), $scheme);
+        }
+        $browser->size(390, 844, true);
+        self::assertSame([], self::serious(), 'phone');
+        // Nothing hangs over the side of a phone.
+        self::assertLessThanOrEqual(391, $browser->driver->executeScript('return document.documentElement.scrollWidth'));
+        $browser->size(1280, 800);
+    }
+
+    public function test_axe_on_sign_in(): void
+    {
+        self::browser()->forget()->go('/')->see('Sign in');
+        self::assertSame([], self::serious());
+    }
+
+    public function test_targets_can_be_touched(): void
+    {
+        $this->signIn();
+        $small = self::browser()->driver->executeScript(<<<'JS'
+            return [...document.querySelectorAll('a.act, a.quiet-act, button.act, button.quiet-act, .rail a')]
+                .map((e) => e.getBoundingClientRect()).filter((r) => r.height < 44 || r.width < 44).length
+            JS);
+        self::assertSame(0, $small);
+    }
+
+    /** @return list<string> */
+    private static function serious(): array
+    {
+        $driver = self::browser()->driver;
+        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $driver->manage()->timeouts()->setScriptTimeout(30);
+        /** @var list<array{id: string, impact: string, nodes: list<array{html: string, failureSummary: string}>}> $found */
+        $found = $driver->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then((r) => done(r.violations))');
+        $serious = array_filter($found, fn (array $v): bool => in_array($v['impact'], ['serious', 'critical'], true));
+
+        return array_values(array_map(fn (array $v): string => $v['id'].': '.mb_substr($v['nodes'][0]['html'].' '.$v['nodes'][0]['failureSummary'], 0, 400), $serious));
+    }
+}
