@@ -91,6 +91,7 @@ final class Browser
     public function forget(): self
     {
         $this->driver->get('about:blank');
+        usleep(500_000);
         (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
 
         return $this;
