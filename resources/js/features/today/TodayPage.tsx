@@ -72,7 +72,7 @@ function StudentRow({ id, s, now, zone, next }: { id: string; s: View['TodayRowV
             <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><span className="one">{s.last.title.replace(/:.*/, '')}</span><small>{s.last.text}</small></>}</td>
             <td>
                 <span className="with-link">
-                    <span className="one">{s.next_title === '' ? t('then the course is done') : t('then {lesson}', { lesson: s.next_title })}</span>
+                    <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
                     <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</button>
                 </span>
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
