@@ -18,9 +18,7 @@ use OpenSeam\Core\NextLesson\Kind;
 /** Gives a student what to sew next: the proposal, or what the teacher chose instead. */
 final readonly class AssignLesson
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     /** @throws InputError when the choice names no lesson or drill of the bundle */
     public function __invoke(SewingClass $class, Student $student, Advice $advice, ?Choice $choice, ?string $sample = null): LessonAssignment

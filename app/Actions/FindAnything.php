@@ -14,9 +14,7 @@ final readonly class FindAnything
 {
     private const MOST = 12;
 
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     /** @return list<FoundView> */
     public function __invoke(string $words): array

@@ -20,9 +20,7 @@ use OpenSeam\Core\Words;
 /** Judges a sample as typed so far and says what would come next. Stores nothing. */
 final readonly class JudgeSample
 {
-    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser)
-    {
-    }
+    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser) {}
 
     /**
      * @param  array<array-key, mixed>  $typed  by "row.reading"

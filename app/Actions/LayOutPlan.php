@@ -19,9 +19,7 @@ use OpenSeam\Core\Course\SessionTape;
 /** Lays the course into sessions: new dates, or the dates it has. */
 final readonly class LayOutPlan
 {
-    public function __construct(private Shelf $shelf, private StorePlan $store)
-    {
-    }
+    public function __construct(private Shelf $shelf, private StorePlan $store) {}
 
     /** @throws Conflict when $version is given and the plan has moved on */
     public function __invoke(SewingClass $class, ?CourseDates $dates = null, ?int $version = null): CoursePlan

@@ -29,9 +29,7 @@ final readonly class LoadDemo
     /** How far into its session the demo class is. */
     private const MINUTES_IN = 45;
 
-    public function __construct(private OpenStudio $open, private PlanCourse $plan, private RecordSample $record)
-    {
-    }
+    public function __construct(private OpenStudio $open, private PlanCourse $plan, private RecordSample $record) {}
 
     public function __invoke(): Studio
     {

@@ -12,9 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Makes a class with its students and lays its course into sessions. */
 final readonly class PlanCourse
 {
-    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut)
-    {
-    }
+    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut) {}
 
     /**
      * @param  list<string>  $students  names

@@ -23,9 +23,7 @@ use OpenSeam\Core\Words;
 /** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
 final readonly class ReadClass
 {
-    public function __construct(private StudentRecords $records, private Adviser $adviser)
-    {
-    }
+    public function __construct(private StudentRecords $records, private Adviser $adviser) {}
 
     /**
      * @param  string|null  $only  one student's id

@@ -15,9 +15,7 @@ use OpenSeam\Core\Words;
 /** Works out every standing anew from the kept samples. */
 final readonly class RebuildStandings
 {
-    public function __construct(private StudentRecords $records)
-    {
-    }
+    public function __construct(private StudentRecords $records) {}
 
     /** @return int students rebuilt */
     public function __invoke(): int

@@ -28,9 +28,7 @@ use OpenSeam\Core\NextLesson\PastSample;
  */
 final readonly class RecordSample
 {
-    public function __construct(private JudgeSample $judge, private AssignLesson $assign)
-    {
-    }
+    public function __construct(private JudgeSample $judge, private AssignLesson $assign) {}
 
     /**
      * @throws InputError when a reading does not fit or there is nothing to keep

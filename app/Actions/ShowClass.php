@@ -30,9 +30,7 @@ use OpenSeam\Core\Skill\Skill;
 /** Students and skills, and what lies behind one of the levels. */
 final readonly class ShowClass
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf)
-    {
-    }
+    public function __construct(private ReadClass $read, private Shelf $shelf) {}
 
     public function __invoke(SewingClass $class, Unit $unit): ClassView
     {

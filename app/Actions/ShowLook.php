@@ -22,9 +22,7 @@ use OpenSeam\Core\Measure\Unit;
 /** All that looking at one student's sample needs. */
 final readonly class ShowLook
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views)
-    {
-    }
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
 
     /** @throws \OpenSeam\Core\InputError for a lesson that is not known */
     public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit): LookView

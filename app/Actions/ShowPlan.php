@@ -20,9 +20,7 @@ use OpenSeam\Core\Words;
 /** A class's plan with what is wrong with it, if anything. */
 final readonly class ShowPlan
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     public function __invoke(SewingClass $class): PlanView
     {

@@ -22,9 +22,7 @@ use OpenSeam\Core\Measure\Unit;
 /** The session in hand: its tape, and a row for each student. */
 final readonly class ShowToday
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views)
-    {
-    }
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
 
     public function __invoke(SewingClass $class, Unit $unit): TodayView
     {

@@ -16,9 +16,7 @@ use OpenSeam\Core\InputError;
 /** Keeps a plan as the teacher laid it. A plan with problems is kept too: the teacher decides. */
 final readonly class StorePlan
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     /**
      * @param  list<list<string>>  $sessions  lesson ids by session

@@ -14,9 +14,7 @@ use OpenSeam\Core\Words;
 /** Asks the core's ladder for a class: its course, policy and school. */
 final readonly class Adviser
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     /**
      * @param  list<PastSample>  $samples

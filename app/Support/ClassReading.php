@@ -22,8 +22,7 @@ final readonly class ClassReading
         public CarbonImmutable $now,
         public Words $words,
         public array $students,
-    ) {
-    }
+    ) {}
 
     public function sessionInHand(): ?SessionInHand
     {

@@ -11,9 +11,7 @@ use OpenSeam\Core\Course\ClassMinutes;
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
 {
-    private function __construct(public int $students, public int $machines, public int $helpers)
-    {
-    }
+    private function __construct(public int $students, public int $machines, public int $helpers) {}
 
     /** @param  int|null  $students where they are known already */
     public static function of(SewingClass $class, ?int $students = null): self

@@ -22,6 +22,5 @@ final readonly class JudgedSample
         public Advice $advice,
         public array $past,
         public CarbonImmutable $at,
-    ) {
-    }
+    ) {}
 }

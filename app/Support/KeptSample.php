@@ -17,6 +17,5 @@ final readonly class KeptSample
         public Readings $readings,
         public Grade $grade,
         public PastSample $past,
-    ) {
-    }
+    ) {}
 }

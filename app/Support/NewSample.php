@@ -21,6 +21,5 @@ final readonly class NewSample
         public ?string $drill = null,
         public ?string $replaces = null,
         public ?Choice $choice = null,
-    ) {
-    }
+    ) {}
 }

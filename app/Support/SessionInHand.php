@@ -13,9 +13,7 @@ final readonly class SessionInHand
     /** A session stays in hand this long after its end, for what is still on the table. */
     private const GRACE_MINUTES = 90;
 
-    private function __construct(public PlanSession $session, public string $state)
-    {
-    }
+    private function __construct(public PlanSession $session, public string $state) {}
 
     /** @param  iterable<PlanSession>  $sessions of one class, in order */
     public static function of(iterable $sessions, CarbonImmutable $now): ?self

@@ -26,8 +26,7 @@ final readonly class StudentReading
         public array $levels,
         public Advice $advice,
         public ?LessonAssignment $assigned,
-    ) {
-    }
+    ) {}
 
     public function last(): ?KeptSample
     {

@@ -15,9 +15,7 @@ use OpenSeam\Core\Words;
 /** Loads kept samples and has the core judge them, three queries however many students. */
 final readonly class StudentRecords
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     /**
      * @param  list<string>  $students

@@ -11,9 +11,7 @@ namespace OpenSeam\Core;
 final readonly class Data
 {
     /** @param  array<array-key, mixed>  $values */
-    private function __construct(private array $values, private string $path)
-    {
-    }
+    private function __construct(private array $values, private string $path) {}
 
     /** @param  array<array-key, mixed>  $values */
     public static function of(array $values, string $path = ''): self

@@ -17,9 +17,7 @@ final readonly class Words
     private const MINUS = "\u{2212}";
 
     /** @param  array<string, string>  $phrases */
-    private function __construct(private array $phrases, public Unit $unit)
-    {
-    }
+    private function __construct(private array $phrases, public Unit $unit) {}
 
     /** @throws InvalidArgumentException when the language is not shipped */
     public static function in(Unit $unit = Unit::Millimetre, string $language = 'en'): self

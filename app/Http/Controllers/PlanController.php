@@ -18,9 +18,7 @@ use OpenApi\Attributes as OA;
 /** The plan of a class. */
 final readonly class PlanController
 {
-    public function __construct(private ShowPlan $show)
-    {
-    }
+    public function __construct(private ShowPlan $show) {}
 
     #[OA\Get(
         path: '/api/classes/{class}/plan',

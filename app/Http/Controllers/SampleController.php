@@ -23,9 +23,7 @@ use OpenSeam\Core\InputError;
 /** Looking at samples and keeping them. */
 final readonly class SampleController
 {
-    public function __construct(private Shelf $shelf)
-    {
-    }
+    public function __construct(private Shelf $shelf) {}
 
     #[OA\Post(
         path: '/api/samples/preview',

@@ -19,9 +19,7 @@ use OpenApi\Attributes as OA;
 /** Signing in, signing out, opening a studio. */
 final readonly class SignInController
 {
-    public function __construct(private OpenStudio $openStudio)
-    {
-    }
+    public function __construct(private OpenStudio $openStudio) {}
 
     #[OA\Post(
         path: '/api/sign-in',

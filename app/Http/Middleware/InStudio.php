@@ -13,9 +13,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Limits every query of the request to the studio of whoever is signed in. */
 final readonly class InStudio
 {
-    public function __construct(private CurrentStudio $studio)
-    {
-    }
+    public function __construct(private CurrentStudio $studio) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

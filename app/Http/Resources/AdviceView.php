@@ -19,24 +19,15 @@ final readonly class AdviceView
      * @param  list<CandidateView>  $candidates
      */
     public function __construct(
-        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])]
-        public string $kind,
-        #[OA\Property(nullable: true)]
-        public ?string $lesson,
-        #[OA\Property(nullable: true)]
-        public ?string $drill,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public ChangeView $change,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))]
-        public array $reasons,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CandidateView::class))]
-        public array $candidates,
-        #[OA\Property(nullable: true)]
-        public ?DrillView $warm_up,
-    ) {
-    }
+        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])] public string $kind,
+        #[OA\Property(nullable: true)] public ?string $lesson,
+        #[OA\Property(nullable: true)] public ?string $drill,
+        #[OA\Property] public string $title,
+        #[OA\Property] public ChangeView $change,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CandidateView::class))] public array $candidates,
+        #[OA\Property(nullable: true)] public ?DrillView $warm_up,
+    ) {}
 
     public static function of(Advice $advice, Bundle $bundle): self
     {

@@ -11,18 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class CandidateView
 {
     public function __construct(
-        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])]
-        public string $kind,
-        #[OA\Property]
-        public string $lesson,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property(nullable: true)]
-        public ?string $drill,
-        #[OA\Property]
-        public float $minutes,
-        #[OA\Property]
-        public bool $ready,
-    ) {
-    }
+        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])] public string $kind,
+        #[OA\Property] public string $lesson,
+        #[OA\Property] public string $title,
+        #[OA\Property(nullable: true)] public ?string $drill,
+        #[OA\Property] public float $minutes,
+        #[OA\Property] public bool $ready,
+    ) {}
 }

@@ -11,10 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class ChangeView
 {
     public function __construct(
-        #[OA\Property(enum: ['setting', 'guide', 'habit'])]
-        public string $kind,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+        #[OA\Property(enum: ['setting', 'guide', 'habit'])] public string $kind,
+        #[OA\Property] public string $text,
+    ) {}
 }

@@ -11,16 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class CheckRuleView
 {
     public function __construct(
-        #[OA\Property]
-        public string $key,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $reading,
-        #[OA\Property]
-        public string $allows,
-        #[OA\Property]
-        public string $source,
-    ) {
-    }
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $reading,
+        #[OA\Property] public string $allows,
+        #[OA\Property] public string $source,
+    ) {}
 }

@@ -11,20 +11,12 @@ use OpenApi\Attributes as OA;
 final readonly class CheckView
 {
     public function __construct(
-        #[OA\Property]
-        public string $key,
-        #[OA\Property]
-        public string $row,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])]
-        public ?string $verdict,
-        #[OA\Property(nullable: true)]
-        public ?string $text,
-        #[OA\Property(nullable: true)]
-        public ?string $again,
-        #[OA\Property(nullable: true)]
-        public ?ChangeView $change,
-    ) {
-    }
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $row,
+        #[OA\Property] public string $title,
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
+        #[OA\Property(nullable: true)] public ?string $text,
+        #[OA\Property(nullable: true)] public ?string $again,
+        #[OA\Property(nullable: true)] public ?ChangeView $change,
+    ) {}
 }

@@ -15,16 +15,10 @@ final readonly class ClassView
      * @param  list<StandingRowView>  $students
      */
     public function __construct(
-        #[OA\Property]
-        public NamedView $class,
-        #[OA\Property(enum: ['gate', 'together'])]
-        public string $policy,
-        #[OA\Property]
-        public string $school,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SkillView::class))]
-        public array $skills,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))]
-        public array $students,
-    ) {
-    }
+        #[OA\Property] public NamedView $class,
+        #[OA\Property(enum: ['gate', 'together'])] public string $policy,
+        #[OA\Property] public string $school,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SkillView::class))] public array $skills,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))] public array $students,
+    ) {}
 }

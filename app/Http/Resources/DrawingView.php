@@ -18,18 +18,12 @@ final readonly class DrawingView
      * @param  list<MarkView>  $marks
      */
     public function __construct(
-        #[OA\Property]
-        public float $width,
-        #[OA\Property]
-        public float $height,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PieceView::class))]
-        public array $pieces,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RowLineView::class))]
-        public array $rows,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MarkView::class))]
-        public array $marks,
-    ) {
-    }
+        #[OA\Property] public float $width,
+        #[OA\Property] public float $height,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PieceView::class))] public array $pieces,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RowLineView::class))] public array $rows,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MarkView::class))] public array $marks,
+    ) {}
 
     public static function of(Lesson $lesson): ?self
     {

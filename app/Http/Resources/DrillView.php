@@ -12,16 +12,11 @@ use OpenSeam\Core\Course\Drill;
 final readonly class DrillView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public float $minutes,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $text,
+        #[OA\Property] public float $minutes,
+    ) {}
 
     public static function of(Drill $drill): self
     {

@@ -11,14 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class ErrorBody
 {
     public function __construct(
-        #[OA\Property]
-        public string $field,
-        #[OA\Property(nullable: true)]
-        public mixed $got,
-        #[OA\Property]
-        public string $message,
-        #[OA\Property]
-        public string $kept,
-    ) {
-    }
+        #[OA\Property] public string $field,
+        #[OA\Property(nullable: true)] public mixed $got,
+        #[OA\Property] public string $message,
+        #[OA\Property] public string $kept,
+    ) {}
 }

@@ -11,14 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class EvidenceView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sample,
-        #[OA\Property]
-        public string $check,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $verdict,
-    ) {
-    }
+        #[OA\Property] public string $sample,
+        #[OA\Property] public string $check,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $verdict,
+    ) {}
 }

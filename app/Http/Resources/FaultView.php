@@ -11,12 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class FaultView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $seen,
-        #[OA\Property]
-        public string $first,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $seen,
+        #[OA\Property] public string $first,
+    ) {}
 }

@@ -11,14 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class FoundView
 {
     public function __construct(
-        #[OA\Property(enum: ['student', 'lesson'])]
-        public string $kind,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $detail,
-        #[OA\Property]
-        public string $address,
-    ) {
-    }
+        #[OA\Property(enum: ['student', 'lesson'])] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $detail,
+        #[OA\Property] public string $address,
+    ) {}
 }

@@ -11,18 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class InHandView
 {
     public function __construct(
-        #[OA\Property(nullable: true)]
-        public ?string $lesson,
-        #[OA\Property(nullable: true)]
-        public ?string $drill,
-        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])]
-        public string $kind,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $change,
-        #[OA\Property]
-        public bool $overruled,
-    ) {
-    }
+        #[OA\Property(nullable: true)] public ?string $lesson,
+        #[OA\Property(nullable: true)] public ?string $drill,
+        #[OA\Property(type: 'string', enum: ['repeat', 'drill', 'refresh', 'go-on', 'enrich'])] public string $kind,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $change,
+        #[OA\Property] public bool $overruled,
+    ) {}
 }

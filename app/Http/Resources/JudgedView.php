@@ -20,18 +20,12 @@ final readonly class JudgedView
      * @param  list<MeasuredRowView>  $measured
      */
     public function __construct(
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])]
-        public ?string $verdict,
-        #[OA\Property]
-        public bool $complete,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))]
-        public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MeasuredRowView::class))]
-        public array $measured,
-        #[OA\Property]
-        public AdviceView $advice,
-    ) {
-    }
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
+        #[OA\Property] public bool $complete,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MeasuredRowView::class))] public array $measured,
+        #[OA\Property] public AdviceView $advice,
+    ) {}
 
     public static function of(JudgedSample $judged, Bundle $bundle): self
     {

@@ -11,16 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class KeptView
 {
     public function __construct(
-        #[OA\Property]
-        public string $sample,
-        #[OA\Property]
-        public string $student,
-        #[OA\Property]
-        public JudgedView $judged,
-        #[OA\Property]
-        public string $next_title,
-        #[OA\Property]
-        public bool $overruled,
-    ) {
-    }
+        #[OA\Property] public string $sample,
+        #[OA\Property] public string $student,
+        #[OA\Property] public JudgedView $judged,
+        #[OA\Property] public string $next_title,
+        #[OA\Property] public bool $overruled,
+    ) {}
 }

@@ -27,46 +27,26 @@ final readonly class LessonView
      * @param  list<DrillView>  $drills
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public int $version,
-        #[OA\Property]
-        public string $why,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
-        public array $teaches,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
-        public array $needs,
-        #[OA\Property]
-        public float $demo,
-        #[OA\Property]
-        public float $sew,
-        #[OA\Property]
-        public float $inspect,
-        #[OA\Property]
-        public bool $machine,
-        #[OA\Property]
-        public string $foot,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))]
-        public array $settings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $cautions,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $points,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $steps,
-        #[OA\Property(nullable: true)]
-        public ?DrawingView $drawing,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RowView::class))]
-        public array $rows,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))]
-        public array $faults,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))]
-        public array $drills,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public int $version,
+        #[OA\Property] public string $why,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $teaches,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $needs,
+        #[OA\Property] public float $demo,
+        #[OA\Property] public float $sew,
+        #[OA\Property] public float $inspect,
+        #[OA\Property] public bool $machine,
+        #[OA\Property] public string $foot,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))] public array $settings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $points,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
+        #[OA\Property(nullable: true)] public ?DrawingView $drawing,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RowView::class))] public array $rows,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))] public array $faults,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))] public array $drills,
+    ) {}
 
     public static function of(Lesson $lesson, Bundle $bundle): self
     {

@@ -15,28 +15,16 @@ final readonly class LookView
      * @param  list<MachineView>  $machines
      */
     public function __construct(
-        #[OA\Property]
-        public string $student,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public int $seat,
-        #[OA\Property]
-        public LessonView $lesson,
-        #[OA\Property(nullable: true)]
-        public ?DrillView $drill,
-        #[OA\Property]
-        public int $number,
-        #[OA\Property]
-        public InHandView $in_hand,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LastSampleView::class))]
-        public array $earlier,
-        #[OA\Property(nullable: true)]
-        public ?string $machine,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MachineView::class))]
-        public array $machines,
-        #[OA\Property(nullable: true)]
-        public ?NamedView $next_student,
-    ) {
-    }
+        #[OA\Property] public string $student,
+        #[OA\Property] public string $name,
+        #[OA\Property] public int $seat,
+        #[OA\Property] public LessonView $lesson,
+        #[OA\Property(nullable: true)] public ?DrillView $drill,
+        #[OA\Property] public int $number,
+        #[OA\Property] public InHandView $in_hand,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LastSampleView::class))] public array $earlier,
+        #[OA\Property(nullable: true)] public ?string $machine,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MachineView::class))] public array $machines,
+        #[OA\Property(nullable: true)] public ?NamedView $next_student,
+    ) {}
 }

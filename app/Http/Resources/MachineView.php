@@ -12,20 +12,13 @@ use OpenApi\Attributes as OA;
 final readonly class MachineView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property(enum: ['mechanical', 'computerised', 'straight-only'])]
-        public string $drive,
-        #[OA\Property]
-        public string $tension_mark,
-        #[OA\Property]
-        public bool $usable,
-        #[OA\Property]
-        public string $note,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property(enum: ['mechanical', 'computerised', 'straight-only'])] public string $drive,
+        #[OA\Property] public string $tension_mark,
+        #[OA\Property] public bool $usable,
+        #[OA\Property] public string $note,
+    ) {}
 
     public static function of(Machine $m): self
     {

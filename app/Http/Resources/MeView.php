@@ -14,18 +14,11 @@ final readonly class MeView
      * @param  list<NamedView>  $classes
      */
     public function __construct(
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $studio,
-        #[OA\Property(enum: ['mm', 'in'])]
-        public string $unit,
-        #[OA\Property]
-        public string $timezone,
-        #[OA\Property]
-        public string $now,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
-        public array $classes,
-    ) {
-    }
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $studio,
+        #[OA\Property(enum: ['mm', 'in'])] public string $unit,
+        #[OA\Property] public string $timezone,
+        #[OA\Property] public string $now,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $classes,
+    ) {}
 }

@@ -14,10 +14,7 @@ final readonly class MeasuredRowView
      * @param  list<array{float, float}>  $points
      */
     public function __construct(
-        #[OA\Property]
-        public string $row,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
-        public array $points,
-    ) {
-    }
+        #[OA\Property] public string $row,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $points,
+    ) {}
 }

@@ -11,10 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class NamedView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+    ) {}
 }

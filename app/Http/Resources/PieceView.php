@@ -11,22 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class PieceView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public float $x,
-        #[OA\Property]
-        public float $y,
-        #[OA\Property]
-        public float $width,
-        #[OA\Property]
-        public float $height,
-        #[OA\Property]
-        public int $layers,
-        #[OA\Property]
-        public string $label,
-        #[OA\Property]
-        public string $material,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public float $x,
+        #[OA\Property] public float $y,
+        #[OA\Property] public float $width,
+        #[OA\Property] public float $height,
+        #[OA\Property] public int $layers,
+        #[OA\Property] public string $label,
+        #[OA\Property] public string $material,
+    ) {}
 }

@@ -14,16 +14,10 @@ final readonly class PlanLessonView
      * @param  list<string>  $needs
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public float $minutes,
-        #[OA\Property]
-        public int $rounds,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $needs,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public float $minutes,
+        #[OA\Property] public int $rounds,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $needs,
+    ) {}
 }

@@ -14,18 +14,11 @@ final readonly class PlanSessionView
      * @param  list<string>  $lessons
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $starts_at,
-        #[OA\Property]
-        public int $minutes,
-        #[OA\Property]
-        public float $usable,
-        #[OA\Property]
-        public float $used,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $lessons,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $starts_at,
+        #[OA\Property] public int $minutes,
+        #[OA\Property] public float $usable,
+        #[OA\Property] public float $used,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $lessons,
+    ) {}
 }

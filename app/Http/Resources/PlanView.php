@@ -17,26 +17,15 @@ final readonly class PlanView
      * @param  list<PlanProblemView>  $problems
      */
     public function __construct(
-        #[OA\Property]
-        public NamedView $class,
-        #[OA\Property]
-        public string $course,
-        #[OA\Property]
-        public int $version,
-        #[OA\Property]
-        public int $students,
-        #[OA\Property]
-        public int $machines,
-        #[OA\Property]
-        public int $helpers,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanLessonView::class))]
-        public array $lessons,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanSessionView::class))]
-        public array $sessions,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $left,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanProblemView::class))]
-        public array $problems,
-    ) {
-    }
+        #[OA\Property] public NamedView $class,
+        #[OA\Property] public string $course,
+        #[OA\Property] public int $version,
+        #[OA\Property] public int $students,
+        #[OA\Property] public int $machines,
+        #[OA\Property] public int $helpers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanLessonView::class))] public array $lessons,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanSessionView::class))] public array $sessions,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $left,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanProblemView::class))] public array $problems,
+    ) {}
 }

@@ -14,10 +14,7 @@ final readonly class ReasonView
      * @param  list<EvidenceView>  $evidence
      */
     public function __construct(
-        #[OA\Property]
-        public string $text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: EvidenceView::class))]
-        public array $evidence,
-    ) {
-    }
+        #[OA\Property] public string $text,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: EvidenceView::class))] public array $evidence,
+    ) {}
 }

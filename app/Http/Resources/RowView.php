@@ -15,16 +15,10 @@ final readonly class RowView
      * @param  list<CheckRuleView>  $checks
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $guide,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FieldView::class))]
-        public array $fields,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))]
-        public array $checks,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $guide,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FieldView::class))] public array $fields,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))] public array $checks,
+    ) {}
 }

@@ -14,22 +14,13 @@ final readonly class SessionView
      * @param  list<TapePieceView>  $tape
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public int $number,
-        #[OA\Property]
-        public int $of,
-        #[OA\Property]
-        public string $starts_at,
-        #[OA\Property]
-        public string $ends_at,
-        #[OA\Property]
-        public int $minutes,
-        #[OA\Property(enum: ['before', 'running', 'after'])]
-        public string $state,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TapePieceView::class))]
-        public array $tape,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public int $number,
+        #[OA\Property] public int $of,
+        #[OA\Property] public string $starts_at,
+        #[OA\Property] public string $ends_at,
+        #[OA\Property] public int $minutes,
+        #[OA\Property(enum: ['before', 'running', 'after'])] public string $state,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TapePieceView::class))] public array $tape,
+    ) {}
 }

@@ -11,10 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class SettingView
 {
     public function __construct(
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $value,
-    ) {
-    }
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $value,
+    ) {}
 }

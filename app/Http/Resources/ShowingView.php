@@ -16,20 +16,12 @@ final readonly class ShowingView
      * @param  list<SettingView>  $settings
      */
     public function __construct(
-        #[OA\Property]
-        public string $sample,
-        #[OA\Property]
-        public string $kept_at,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public float $known_after,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))]
-        public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $faults,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))]
-        public array $settings,
-    ) {
-    }
+        #[OA\Property] public string $sample,
+        #[OA\Property] public string $kept_at,
+        #[OA\Property] public string $title,
+        #[OA\Property] public float $known_after,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))] public array $settings,
+    ) {}
 }

@@ -15,18 +15,11 @@ final readonly class SkillEvidenceView
      * @param  list<ShowingView>  $showings
      */
     public function __construct(
-        #[OA\Property]
-        public SkillView $skill,
-        #[OA\Property]
-        public string $student,
-        #[OA\Property(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due'])]
-        public string $level,
-        #[OA\Property]
-        public float $known,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))]
-        public array $needs,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ShowingView::class))]
-        public array $showings,
-    ) {
-    }
+        #[OA\Property] public SkillView $skill,
+        #[OA\Property] public string $student,
+        #[OA\Property(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due'])] public string $level,
+        #[OA\Property] public float $known,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $needs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ShowingView::class))] public array $showings,
+    ) {}
 }

@@ -11,16 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class SkillView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $strand,
-        #[OA\Property]
-        public string $shows,
-        #[OA\Property]
-        public bool $taught,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $strand,
+        #[OA\Property] public string $shows,
+        #[OA\Property] public bool $taught,
+    ) {}
 }

@@ -14,18 +14,11 @@ final readonly class StandingRowView
      * @param  list<string>  $levels
      */
     public function __construct(
-        #[OA\Property]
-        public string $student,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public int $seat,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due']))]
-        public array $levels,
-        #[OA\Property]
-        public string $next_title,
-        #[OA\Property]
-        public int $sure,
-    ) {
-    }
+        #[OA\Property] public string $student,
+        #[OA\Property] public string $name,
+        #[OA\Property] public int $seat,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due']))] public array $levels,
+        #[OA\Property] public string $next_title,
+        #[OA\Property] public int $sure,
+    ) {}
 }

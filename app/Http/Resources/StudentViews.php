@@ -20,9 +20,7 @@ use OpenSeam\Core\Words;
 /** The short lines about a student that several places show. */
 final readonly class StudentViews
 {
-    public function __construct(private Shelf $shelf, private Adviser $adviser)
-    {
-    }
+    public function __construct(private Shelf $shelf, private Adviser $adviser) {}
 
     public function inHand(StudentReading $s, Words $words): InHandView
     {

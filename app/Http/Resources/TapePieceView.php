@@ -11,18 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class TapePieceView
 {
     public function __construct(
-        #[OA\Property(enum: ['settle', 'show', 'sew', 'look', 'free', 'clear'])]
-        public string $kind,
-        #[OA\Property]
-        public float $from,
-        #[OA\Property]
-        public float $to,
-        #[OA\Property]
-        public int $round,
-        #[OA\Property(nullable: true)]
-        public ?string $lesson,
-        #[OA\Property]
-        public string $title,
-    ) {
-    }
+        #[OA\Property(enum: ['settle', 'show', 'sew', 'look', 'free', 'clear'])] public string $kind,
+        #[OA\Property] public float $from,
+        #[OA\Property] public float $to,
+        #[OA\Property] public int $round,
+        #[OA\Property(nullable: true)] public ?string $lesson,
+        #[OA\Property] public string $title,
+    ) {}
 }

@@ -14,28 +14,16 @@ final readonly class TodayRowView
      * @param  list<string>  $why
      */
     public function __construct(
-        #[OA\Property]
-        public string $student,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public int $seat,
-        #[OA\Property(nullable: true)]
-        public ?string $machine,
-        #[OA\Property(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due'])]
-        public string $level,
-        #[OA\Property]
-        public InHandView $in_hand,
-        #[OA\Property(nullable: true)]
-        public ?LastSampleView $last,
-        #[OA\Property]
-        public string $next_title,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $why,
-        #[OA\Property]
-        public bool $looked,
-        #[OA\Property(nullable: true)]
-        public ?string $sewing_since,
-    ) {
-    }
+        #[OA\Property] public string $student,
+        #[OA\Property] public string $name,
+        #[OA\Property] public int $seat,
+        #[OA\Property(nullable: true)] public ?string $machine,
+        #[OA\Property(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due'])] public string $level,
+        #[OA\Property] public InHandView $in_hand,
+        #[OA\Property(nullable: true)] public ?LastSampleView $last,
+        #[OA\Property] public string $next_title,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $why,
+        #[OA\Property] public bool $looked,
+        #[OA\Property(nullable: true)] public ?string $sewing_since,
+    ) {}
 }

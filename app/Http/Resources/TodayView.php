@@ -14,14 +14,9 @@ final readonly class TodayView
      * @param  list<TodayRowView>  $students
      */
     public function __construct(
-        #[OA\Property]
-        public string $now,
-        #[OA\Property]
-        public NamedView $class,
-        #[OA\Property(nullable: true)]
-        public ?SessionView $session,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TodayRowView::class))]
-        public array $students,
-    ) {
-    }
+        #[OA\Property] public string $now,
+        #[OA\Property] public NamedView $class,
+        #[OA\Property(nullable: true)] public ?SessionView $session,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TodayRowView::class))] public array $students,
+    ) {}
 }

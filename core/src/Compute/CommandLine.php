@@ -15,9 +15,7 @@ final readonly class CommandLine
      * @param  resource  $in
      * @param  resource  $out
      */
-    public function __construct(private Registry $registry, private mixed $in, private mixed $out)
-    {
-    }
+    public function __construct(private Registry $registry, private mixed $in, private mixed $out) {}
 
     /**
      * @param  list<string>  $arguments

@@ -23,8 +23,7 @@ final readonly class ClassMinutes
         public float $minutes,
         /** What happens when, in minutes from the lesson's start: "show", "sew", "look". Looking may overlap sewing. */
         public array $spans,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  int  $students  1 to 500

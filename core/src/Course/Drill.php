@@ -13,6 +13,5 @@ final readonly class Drill
         public string $skill,
         public float $minutes,
         public string $text,
-    ) {
-    }
+    ) {}
 }

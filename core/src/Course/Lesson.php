@@ -38,6 +38,5 @@ final readonly class Lesson
         public array $rows,
         public array $faults,
         public array $drills,
-    ) {
-    }
+    ) {}
 }

@@ -24,8 +24,7 @@ final readonly class Bundle
         public array $lessons,
         public array $faults,
         public array $courses,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<string, Lesson>  $lessons

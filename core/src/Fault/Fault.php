@@ -19,6 +19,5 @@ final readonly class Fault
         public array $causes,
         public array $denies,
         public Change $first,
-    ) {
-    }
+    ) {}
 }

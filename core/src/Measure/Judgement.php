@@ -20,8 +20,7 @@ final readonly class Judgement
         public float $pMet,
         public float $pNear,
         public float $pNotYet,
-    ) {
-    }
+    ) {}
 
     public static function of(Reading $reading, Tolerance $tolerance): self
     {

@@ -18,8 +18,7 @@ final readonly class LeastSquares
         public float $sumSquaresResidual,
         public float $meanY,
         public int $n,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<float>  $xs

@@ -19,9 +19,7 @@ final readonly class Length implements JsonSerializable
     /** Rulers in the workroom are divided into sixteenths. */
     private const PARTS = 16;
 
-    private function __construct(private float $mm)
-    {
-    }
+    private function __construct(private float $mm) {}
 
     /** @throws NotALength below 0, above 100,000 mm, or not finite */
     public static function mm(float $mm): self

@@ -20,9 +20,7 @@ final readonly class Reading
     /** A counted stretch is sure to ±0.5 stitch; common practice, no source. */
     public const COUNT_LIMIT = 0.5;
 
-    private function __construct(public float $value, public float $u)
-    {
-    }
+    private function __construct(public float $value, public float $u) {}
 
     /** @throws InvalidArgumentException when u is negative or a number is not finite */
     public static function of(float $value, float $u): self

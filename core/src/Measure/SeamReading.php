@@ -29,8 +29,7 @@ final readonly class SeamReading
         public SeamPattern $pattern,
         /** Of the mean allowance. */
         public Judgement $judgement,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<float>  $atMm  places along the seam, mm

@@ -21,8 +21,7 @@ final readonly class StitchLength
         public Reading $reading,
         public Judgement $judgement,
         public ?int $stitchesToDecide,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $stitches  counted stitches, above 0 (a half is allowed)

@@ -15,8 +15,7 @@ final readonly class Tolerance
         public float $metHigh,
         public float $nearLow,
         public float $nearHigh,
-    ) {
-    }
+    ) {}
 
     /** @throws ToleranceOutOfOrder when near is smaller than met or one is negative */
     public static function around(float $target, float $met, float $near): self

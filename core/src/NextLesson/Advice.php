@@ -23,6 +23,5 @@ final readonly class Advice
         public array $candidates,
         /** Under the together policy: the gap that comes along. */
         public ?Drill $warmUp = null,
-    ) {
-    }
+    ) {}
 }

@@ -18,6 +18,5 @@ final readonly class Candidate
         public float $gainPerMinute,
         /** All it stands on is sure. */
         public bool $ready,
-    ) {
-    }
+    ) {}
 }

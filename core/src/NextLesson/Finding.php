@@ -21,8 +21,7 @@ final readonly class Finding
         public ?Change $change = null,
         public ?string $again = null,
         public bool $fault = false,
-    ) {
-    }
+    ) {}
 
     public function concerns(string $skill): bool
     {

@@ -34,8 +34,7 @@ final readonly class Ladder
         private School $school = School::Tracing,
         private ?TracingParameters $parameters = null,
         private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<PastSample>  $samples  oldest first

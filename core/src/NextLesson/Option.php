@@ -23,8 +23,7 @@ final readonly class Option
         public float $minutes,
         public float $againMinutes,
         public array $drills = [],
-    ) {
-    }
+    ) {}
 
     public static function of(Lesson $lesson): self
     {

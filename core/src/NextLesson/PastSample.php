@@ -17,8 +17,7 @@ final readonly class PastSample
         public string $lesson,
         public Evidence $evidence,
         public array $findings,
-    ) {
-    }
+    ) {}
 
     public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade): self
     {

@@ -8,9 +8,7 @@ namespace OpenSeam\Core\NextLesson;
 final readonly class Reason
 {
     /** @param  list<array{sample: string, check: string, text: string, verdict: string}>  $evidence */
-    public function __construct(public string $text, public array $evidence = [])
-    {
-    }
+    public function __construct(public string $text, public array $evidence = []) {}
 
     /** @return array{sample: string, check: string, text: string, verdict: string} */
     public static function behind(PastSample $sample, Finding $finding): array

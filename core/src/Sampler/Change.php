@@ -8,9 +8,7 @@ namespace OpenSeam\Core\Sampler;
 final readonly class Change
 {
     /** @param  string  $kind "setting", "guide" or "habit" */
-    public function __construct(public string $kind, public string $text)
-    {
-    }
+    public function __construct(public string $kind, public string $text) {}
 
     /** @param  array{kind: string, text: string}|null  $data */
     public static function from(?array $data): ?self

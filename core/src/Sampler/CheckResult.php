@@ -19,6 +19,5 @@ final readonly class CheckResult
         public array $figures = [],
         /** What to measure again when unsure. */
         public ?string $again = null,
-    ) {
-    }
+    ) {}
 }

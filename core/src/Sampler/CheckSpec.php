@@ -23,6 +23,5 @@ final readonly class CheckSpec
         public string $source,
         /** In words: "15.9 mm ±1, near ±2". */
         public string $allows,
-    ) {
-    }
+    ) {}
 }

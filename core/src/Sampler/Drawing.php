@@ -23,9 +23,7 @@ final readonly class Drawing
     private const CORNER_MARK_MM = 4.0;
 
     /** @param  array<string, float>  $left where each piece begins */
-    private function __construct(private Lesson $lesson, private array $left)
-    {
-    }
+    private function __construct(private Lesson $lesson, private array $left) {}
 
     public static function of(Lesson $lesson): self
     {

@@ -21,8 +21,7 @@ final readonly class Field
         public array $marks = [],
         public array $options = [],
         public string $hint = '',
-    ) {
-    }
+    ) {}
 
     /** How many values it takes. */
     public function size(): int

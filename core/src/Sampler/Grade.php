@@ -19,8 +19,7 @@ final readonly class Grade
         public array $checks,
         public array $faults,
         public array $evidence,
-    ) {
-    }
+    ) {}
 
     /** Nothing left to read. */
     public function complete(): bool

@@ -9,9 +9,7 @@ use OpenSeam\Core\Measure\Verdict;
 /** A check of a row with its result; no result while too little has been read. */
 final readonly class GradedCheck
 {
-    public function __construct(public Row $row, public CheckSpec $spec, public ?CheckResult $result)
-    {
-    }
+    public function __construct(public Row $row, public CheckSpec $spec, public ?CheckResult $result) {}
 
     public function key(): string
     {

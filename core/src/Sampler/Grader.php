@@ -12,9 +12,7 @@ use OpenSeam\Core\Words;
 /** Judges a sample by its lesson's checks. */
 final readonly class Grader
 {
-    public function __construct(private Bundle $bundle, private Words $words)
-    {
-    }
+    public function __construct(private Bundle $bundle, private Words $words) {}
 
     /**
      * @param  list<string>  $faults  ids of what was seen

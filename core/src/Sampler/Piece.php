@@ -15,6 +15,5 @@ final readonly class Piece
         public string $label,
         /** "cloth" or "paper" */
         public string $material = 'cloth',
-    ) {
-    }
+    ) {}
 }

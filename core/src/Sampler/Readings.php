@@ -14,9 +14,7 @@ use OpenSeam\Core\Measure\Unit;
 final readonly class Readings
 {
     /** @param  array<string, list<float|null>>  $values each as long as its field takes; null is not read yet */
-    private function __construct(public array $values)
-    {
-    }
+    private function __construct(public array $values) {}
 
     /**
      * Values that were kept before and are known to be good.

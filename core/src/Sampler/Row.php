@@ -28,6 +28,5 @@ final readonly class Row
         public string $guide,
         public array $fields,
         public array $checks,
-    ) {
-    }
+    ) {}
 }

@@ -14,6 +14,5 @@ final readonly class Evidence
         public string $sample,
         public DateTimeImmutable $at,
         public array $weights,
-    ) {
-    }
+    ) {}
 }

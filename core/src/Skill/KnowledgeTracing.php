@@ -17,9 +17,7 @@ final readonly class KnowledgeTracing
 {
     public const MASTERY = 0.95;
 
-    public function __construct(private TracingParameters $parameters)
-    {
-    }
+    public function __construct(private TracingParameters $parameters) {}
 
     /**
      * @param  float  $known  chance before the sample, 0 to 1

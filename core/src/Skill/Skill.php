@@ -16,6 +16,5 @@ final readonly class Skill
         public array $needs = [],
         /** Never skipped and always shown first. */
         public bool $safety = false,
-    ) {
-    }
+    ) {}
 }

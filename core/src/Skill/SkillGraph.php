@@ -14,9 +14,7 @@ final readonly class SkillGraph
      * @param  array<string, Skill>  $skills  in an order in which needs come first
      * @param  array<string, list<string>>  $closures  all a skill stands on, directly or not
      */
-    private function __construct(private array $skills, private array $closures)
-    {
-    }
+    private function __construct(private array $skills, private array $closures) {}
 
     /**
      * @param  iterable<Skill>  $skills

@@ -29,8 +29,7 @@ final readonly class Standing
         public ?DateTimeImmutable $lastShownAt,
         /** The teacher's own word, when given. */
         public ?bool $word = null,
-    ) {
-    }
+    ) {}
 
     public function tried(): bool
     {

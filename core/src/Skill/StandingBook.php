@@ -18,8 +18,7 @@ final readonly class StandingBook
     public function __construct(
         private TracingParameters $parameters,
         private ?float $fadingWeeks = self::FADING_WEEKS,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Evidence>  $evidence  in the order it was kept

@@ -18,8 +18,7 @@ final readonly class TracingParameters
         public float $guess,
         /** Learned from one sample. */
         public float $transit,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidArgumentException when a chance is outside 0 to 1, or slip + guess is 1 or more */
     public static function of(float $start, float $slip, float $guess, float $transit): self

@@ -10,9 +10,7 @@ use InvalidArgumentException;
 final readonly class Path
 {
     /** @param  non-empty-list<array{float, float}>  $corners [x, y] in mm */
-    private function __construct(public array $corners)
-    {
-    }
+    private function __construct(public array $corners) {}
 
     /**
      * @param  list<array{float, float}>  $corners

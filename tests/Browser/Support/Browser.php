@@ -19,9 +19,7 @@ final class Browser
     private const PATIENCE_SECONDS = 15;
 
     /** @param  resource  $process */
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile)
-    {
-    }
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile) {}
 
     public static function open(string $base, int $width = 1280, int $height = 800): self
     {

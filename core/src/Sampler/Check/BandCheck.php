@@ -16,9 +16,7 @@ use OpenSeam\Core\Words;
 /** One value inside a band: a count as it is, a length with the ruler's uncertainty. */
 final readonly class BandCheck implements Check
 {
-    public function __construct(private Tolerance $tolerance)
-    {
-    }
+    public function __construct(private Tolerance $tolerance) {}
 
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {

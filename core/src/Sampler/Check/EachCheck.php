@@ -19,8 +19,7 @@ final readonly class EachCheck implements Check
         private float $targetMm,
         private float $metMm,
         private float $nearMm,
-    ) {
-    }
+    ) {}
 
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {

@@ -15,9 +15,7 @@ use OpenSeam\Core\Words;
 final readonly class RatedCheck implements Check
 {
     /** @param  list<Verdict>  $verdicts by value; for a yes-no [no, yes] */
-    public function __construct(private array $verdicts)
-    {
-    }
+    public function __construct(private array $verdicts) {}
 
     public static function yes(): self
     {

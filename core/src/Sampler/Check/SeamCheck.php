@@ -22,8 +22,7 @@ final readonly class SeamCheck implements Check
         private float $targetMm,
         private float $metMm,
         private float $nearMm,
-    ) {
-    }
+    ) {}
 
     /** The mean allowance within ±met of the target. */
     public static function mean(float $targetMm, float $metMm, float $nearMm): self

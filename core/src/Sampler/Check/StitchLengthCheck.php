@@ -18,8 +18,7 @@ final readonly class StitchLengthCheck implements Check
         private float $targetMm,
         private float $metMm,
         private float $nearMm,
-    ) {
-    }
+    ) {}
 
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {
