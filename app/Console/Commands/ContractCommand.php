@@ -22,11 +22,17 @@ final class ContractCommand extends Command
 
             return self::FAILURE;
         }
-        /** @var array{components: array{schemas: array<string, array<string, mixed>>}} $contract */
+        /** @var array{components: array{schemas: array<string, array{properties?: array<string, mixed>, required?: list<string>}>}} $contract */
         $contract = json_decode($openapi->toJson(), true, 64, JSON_THROW_ON_ERROR);
         foreach ($contract['components']['schemas'] as &$schema) {
+            foreach ($schema['properties'] ?? [] as $name => $property) {
+                // "mixed" is the language's word, not the contract's: anything is anything.
+                if (is_array($property) && in_array('mixed', (array) ($property['type'] ?? []), true)) {
+                    $schema['properties'][$name] = ['description' => 'what the field held'];
+                }
+            }
             // An answer always carries all of its fields; what may be empty is nullable.
-            if (! isset($schema['required']) && is_array($schema['properties'] ?? null)) {
+            if (! isset($schema['required']) && isset($schema['properties'])) {
                 $schema['required'] = array_keys($schema['properties']);
             }
         }

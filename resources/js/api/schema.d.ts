@@ -469,7 +469,8 @@ export interface components {
         /** @description What is wrong, what is allowed, and that nothing was stored. */
         ErrorBody: {
             field: string;
-            got: Record<string, never> | null;
+            /** @description what the field held */
+            got: unknown;
             message: string;
             kept: string;
         };

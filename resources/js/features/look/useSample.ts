@@ -63,7 +63,8 @@ export function useSample(id: string, student: string, lesson: string, replaces:
             localStorage.removeItem(key)
         },
         startFrom(kept: Pick<Draft, 'readings' | 'faults' | 'settings'>) {
-            setDraft({ id: ulid().toLowerCase(), ...kept })
+            // A correction is a sample of its own.
+            setDraft({ ...kept, id: ulid().toLowerCase() })
         },
     }
 }
