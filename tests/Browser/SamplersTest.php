@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Each of the four samplers from the first reading to the next student, hands on the keys. */
+final class SamplersTest extends BrowserCase
+{
+    /** @return iterable<string, array{string, list<string>, string}> lesson, keys, what is seen */
+    public static function samplers(): iterable
+    {
+        yield 'first seam' => ['first-seam', ['16', '16', '15.5', '16', '16', '4', '3', '3', 'y', 'y', 'y', '60'], 'mean 15.9 mm, on the line'];
+        yield 'length ladder' => ['length-ladder', ['10', '25', '10', '40', '25', '25', 'y'], '2.50 mm ± 0.16 mm'];
+        yield 'guides' => ['guides', ['6.5', '6', '6.5', '12.5', '13', '12.5', '16', '16', '15.5', '38', '38', '38.5'], 'steady, spread 0.5 mm'];
+        yield 'square spiral' => ['square-spiral', ['0', '0.5', '0', '-0.5', '0', '0', '0', '0', '7', '7', '7.5', '7', 'y', 'y'], 'furthest +0.5 mm at 2'];
+    }
+
+    /**
+     * @param  list<string>  $keys
+     */
+    #[DataProvider('samplers')]
+    public function test_by_keyboard(string $lesson, array $keys, string $seen): void
+    {
+        $browser = $this->signIn();
+        $class = $this->classId();
+        $student = (string) $browser->driver->executeScript('return [...document.querySelectorAll("a[href^=\'/look/\']")].at(-1).getAttribute("href").split("/").pop()');
+        $browser->go("/look/$class/$student?lesson=$lesson")->see('Wilmot')->find('[data-reading]');
+        foreach ($keys as $key) {
+            $browser->keys($key, self::ENTER);
+        }
+        $browser->see($seen);
+        $browser->until('no sample so far but a whole one', fn (): bool => ! str_contains($browser->text(), 'so far'));
+        $browser->chord(WebDriverKeys::CONTROL, self::ENTER);
+        $browser->see('Kept. Wilmot sews next:');
+        $browser->until('the next student', fn (): bool => ! str_contains((string) $browser->driver->getCurrentURL(), $student));
+        self::assertQuiet();
+    }
+
+    public function test_a_lesson_without_a_sampler_is_looked_at_in_the_room(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->classId();
+        $student = (string) $browser->driver->executeScript('return [...document.querySelectorAll("a[href^=\'/look/\']")].at(-1).getAttribute("href").split("/").pop()');
+        $browser->go("/look/$class/$student?lesson=safe-seat")->see('What to watch for')->see('Power off before you touch');
+        $browser->find('[data-reading]');
+        // One habit missing: safety first, whatever else is sure.
+        $browser->keys('y', self::ENTER, 'n')->see('Safe seat, again')->see('Safe habits come first');
+        self::assertQuiet();
+    }
+}
