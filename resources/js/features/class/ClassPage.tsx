@@ -30,7 +30,7 @@ export default function ClassPage() {
                 <button type="button" className="quiet-act" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</button>
             </div>
             <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
-                <table style={{ width: 196 + 61 * columns.length }}>
+                <table style={{ width: 196 + 68 * columns.length }}>
                     <thead>
                         <tr>
                             <th scope="col">{t('student, and what is next')}</th>

@@ -91,7 +91,7 @@ export default function PlanPage() {
                     </li>
                 ))}
             </ol>
-            <p className="quiet">{t('Drag a lesson, or touch it and use ← →. {settle}', { settle: t('Each session keeps 15 min for settling in and clearing up.') })}</p>
+            <p className="quiet">{t('Drag a lesson, or touch it and use the arrows. {settle}', { settle: t('Each session keeps 15 min for settling in and clearing up.') })}</p>
         </div>
     )
 }
