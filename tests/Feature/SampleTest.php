@@ -78,6 +78,8 @@ final class SampleTest extends TestCase
         $this->assertProblem($this->postJson('/api/samples', $this->seam($class, $this->student($class), ['note' => str_repeat('x', 2_000_000)])), 413, '(body)', '256 kB');
         $broken = $this->call('POST', '/api/samples', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], '{"id": ');
         $this->assertProblem($broken, 400, '(body)', 'JSON');
+        $endless = $this->call('POST', '/api/samples', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], '{"readings": {"seam.back-start": [1e400]}}');
+        $this->assertProblem($endless, 422, 'readings.seam.back-start[0]', 'too large');
         $form = $this->call('POST', '/api/samples', [], [], [], ['CONTENT_TYPE' => 'text/plain', 'HTTP_ACCEPT' => 'application/json'], '{}');
         $this->assertProblem($form, 415, '(body)', 'application/json');
     }

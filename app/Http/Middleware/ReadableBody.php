@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\Problems;
 use Closure;
 use Illuminate\Http\Request;
+use OpenSeam\Core\FiniteNumbers;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Refuses a body that is too large or is not JSON, before anything reads it. */
@@ -29,9 +30,11 @@ final class ReadableBody
         if ($body !== '' && ! $request->isJson()) {
             return Problems::answer(415, '(body)', $request->header('Content-Type'), 'Send it as application/json.');
         }
-        if ($body !== '' && ! is_array(json_decode($body, true, self::DEEPEST))) {
+        $values = $body === '' ? [] : json_decode($body, true, self::DEEPEST);
+        if (! is_array($values)) {
             return Problems::answer(400, '(body)', null, 'What was sent is not a JSON object.');
         }
+        FiniteNumbers::check($values);
 
         return $next($request);
     }

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Compute;
 
 use JsonException;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\FiniteNumbers;
 use OpenSeam\Core\InputError;
 
 /** All calculators by name, and the one way to run them. */
@@ -65,6 +66,7 @@ final class Registry
         } catch (JsonException $e) {
             throw InputError::at('(input)', mb_strimwidth(mb_scrub(trim($json)), 0, 60, '…'), 'The input must be one JSON object: '.$e->getMessage().'.');
         }
+        FiniteNumbers::check($values);
         $this->checks[$name] ??= new SchemaCheck($calculator->schema());
         $this->checks[$name]->check($object);
 

@@ -94,6 +94,7 @@ final class ComputeTest extends TestCase
         yield 'circle' => ['next-lesson', '{"skills":[{"id":"a","needs":["b"]},{"id":"b","needs":["a"]}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}]}', 'skills', 'circle'];
         yield 'unknown skill' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["z"],"minutes":5}]}', 'lessons[0].teaches[0]', 'one of the skills'];
         yield 'unknown lesson' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"samples":[{"lesson":"x","evidence":[]}]}', 'samples[0].lesson', 'one of the lessons'];
+        yield 'endless' => ['convert-length', '{"value":1e400,"unit":"mm"}', 'value', 'too large'];
         yield 'no date' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"now":"tomorrow"}', 'now', 'date'];
     }
 
