@@ -7,11 +7,19 @@ declare(strict_types=1);
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\Foot;
+use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Machine\Machine;
+use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Stitch\NeedlePoints;
+use OpenSeam\Core\Stitch\StitchBook;
+use OpenSeam\Core\Stitch\StitchSettings;
 use OpenSeam\Core\Words;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -35,6 +43,15 @@ foreach ($registry->all() as $name => $calculator) {
 mt_srand(1);
 $xs = array_map(fn (): float => mt_rand() / 1e6, range(1, 1000));
 $measure('core: line through 1,000 points', 100, fn () => LeastSquares::fit($xs, $xs));
+
+$satin = StitchSettings::of(StitchBook::standard()->get('satin'), 0.3, 5.0);
+$measure('core: 300 mm of satin, 1,001 needle points', 100, fn () => NeedlePoints::along($satin, 300.0));
+$stitches = array_fill_keys(StitchBook::standard()->ids(), 'A');
+$kinds = array_keys(FootBook::standard()->all());
+$machines = array_map(fn (int $i): Machine => Machine::read(Data::of(['name' => "Machine $i", 'drive' => 'mechanical', 'widest_swing_mm' => 5 + $i % 3, 'buttonhole' => 'four-step', 'feed_drop' => 'drops', 'stitch_names' => $stitches])), range(1, 30));
+$feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i % count($kinds)]])), range(0, 39));
+$room = new Room($machines, $feet);
+$measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
 
 $bundle = BundleReader::read(BundleFiles::read(__DIR__.'/../../curriculum/beginner-machine'));
 $order = $bundle->courses['stitches-first']['lessons'];

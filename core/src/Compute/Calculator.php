@@ -18,6 +18,9 @@ interface Calculator
     /** @return array<string, mixed> JSON Schema (draft 2020-12) of the input object */
     public function schema(): array;
 
+    /** @return array<string, mixed> JSON Schema of the answer */
+    public function answer(): array;
+
     /** @return array<string, mixed> an input that works */
     public function example(): array;
 

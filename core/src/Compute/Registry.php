@@ -36,6 +36,16 @@ final class Registry
             new Calculators\TraceSkill,
             new Calculators\ClassMinutesOf,
             new Calculators\NextLesson,
+            new Calculators\NeedleClearance,
+            new Calculators\FindGuide,
+            new Calculators\ThreadUseOf,
+            new Calculators\StitchPoints,
+            new Calculators\StitchPicture,
+            new Calculators\CheckFit,
+            new Calculators\AdviseNeedle,
+            new Calculators\AdviseFeet,
+            new Calculators\TranslateDial,
+            new Calculators\ShowTension,
         ]);
     }
 

@@ -68,4 +68,10 @@ final class Schema
     {
         return self::list($description, self::text('an id'));
     }
+
+    /** @return array<string, mixed> of needle points */
+    public static function points(): array
+    {
+        return self::list('[along, across] in mm, in sewing order', ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2]);
+    }
 }

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Tests\Compute;
 
 use OpenSeam\Core\Compute\CommandLine;
 use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Compute\SchemaCheck;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -43,6 +44,40 @@ final class ComputeTest extends TestCase
         return $decoded;
     }
 
+    /** @return iterable<string, array{string}> */
+    public static function names(): iterable
+    {
+        foreach (array_keys(Registry::standard()->all()) as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    #[DataProvider('names')]
+    public function test_answers_are_what_the_calculation_says_they_are(string $name): void
+    {
+        $calculator = Registry::standard()->get($name);
+        [$exit, $out] = self::seam([$name], (string) json_encode($calculator->example()));
+        self::assertSame(0, $exit, $out);
+        (new SchemaCheck($calculator->answer()))->check(json_decode($out, false, 64, JSON_THROW_ON_ERROR));
+        self::assertSame([], array_diff(array_keys((array) json_decode($out, true)), array_keys((array) $calculator->answer()['properties'])));
+    }
+
+    public function test_worked_values_of_the_room(): void
+    {
+        foreach ([5 => [0.6, 'clear'], 6 => [0.1, 'close'], 7 => [-0.4, 'strike']] as $width => [$margin, $verdict]) {
+            $out = self::compute('needle-clearance', ['opening_left_mm' => 3.5, 'opening_right_mm' => 3.5, 'stitch_width_mm' => $width, 'needle_position_mm' => 0, 'needle_size' => 80]);
+            self::assertEqualsWithDelta($margin, $out['margin_left_mm'], 1e-9);
+            self::assertSame($verdict, $out['verdict']);
+        }
+        $use = self::compute('thread-use', ['stitch' => 'straight', 'length_mm' => 10 / 7, 'width_mm' => 0, 'stack_mm' => 0.357, 'seam_mm' => 1000]);
+        self::assertEqualsWithDelta(2.5, $use['ratio'], 0.005);
+        self::assertSame($use['top_mm'], $use['bobbin_mm']);
+        self::assertSame([[0, -1.75], [2, 1.75], [4, -1.75]], self::compute('stitch-points', ['stitch' => 'zigzag', 'length_mm' => 2, 'width_mm' => 3.5, 'row_mm' => 4.5, 'needle_position_mm' => 0])['points']);
+        $guide = self::compute('find-guide', ['allowance_mm' => 12.7, 'needle_positions_mm' => [-3.5, 0], 'guides' => [['id' => 'line', 'kind' => 'fixed', 'distance_mm' => 16], ['id' => 'edge', 'kind' => 'fixed', 'distance_mm' => 9.2]]]);
+        self::assertEqualsWithDelta(0.0, ((array) $guide['best'])['error_mm'], 1e-9);
+        self::assertSame('edge', ((array) $guide['best'])['id']);
+    }
+
     public function test_worked_values_of_the_contract(): void
     {
         self::assertSame(15.875, self::compute('convert-length', ['value' => '5/8', 'unit' => 'in'])['mm']);
@@ -61,7 +96,7 @@ final class ComputeTest extends TestCase
         [$exit, $list] = self::seam(['--list']);
         self::assertSame(0, $exit);
         $names = array_map(fn (string $line): string => explode(' ', $line)[0], array_filter(explode("\n", $list)));
-        self::assertSame(['class-minutes', 'convert-length', 'next-lesson', 'read-seam', 'read-stitch-length', 'trace-skill'], $names);
+        self::assertSame([], array_diff(['class-minutes', 'convert-length', 'find-guide', 'needle-clearance', 'next-lesson', 'read-seam', 'read-stitch-length', 'stitch-points', 'thread-use', 'trace-skill'], $names));
         foreach ($names as $name) {
             [$exit, $schema] = self::seam([$name, '--schema']);
             self::assertSame([0, 'https://json-schema.org/draft/2020-12/schema'], [$exit, json_decode($schema, true)['$schema'] ?? null]);
@@ -94,6 +129,14 @@ final class ComputeTest extends TestCase
         yield 'circle' => ['next-lesson', '{"skills":[{"id":"a","needs":["b"]},{"id":"b","needs":["a"]}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}]}', 'skills', 'circle'];
         yield 'unknown skill' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["z"],"minutes":5}]}', 'lessons[0].teaches[0]', 'one of the skills'];
         yield 'unknown lesson' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"samples":[{"lesson":"x","evidence":[]}]}', 'samples[0].lesson', 'one of the lessons'];
+        yield 'no needle so thin' => ['needle-clearance', '{"opening_left_mm":3.5,"opening_right_mm":3.5,"stitch_width_mm":5,"needle_position_mm":0,"needle_size":8}', 'needle_size', 'from 50 to 200'];
+        yield 'fixed without distance' => ['find-guide', '{"allowance_mm":16,"guides":[{"id":"a","kind":"fixed"}]}', 'guides[0].distance_mm', 'needs'];
+        yield 'range backwards' => ['find-guide', '{"allowance_mm":16,"guides":[{"id":"a","kind":"adjustable","min_mm":25,"max_mm":5,"step_mm":1}]}', 'guides[0].max_mm', 'at least'];
+        yield 'length 0' => ['stitch-points', '{"stitch":"zigzag","length_mm":0,"width_mm":3,"row_mm":10,"needle_position_mm":0}', 'length_mm', 'from 0.1'];
+        yield 'unknown stitch' => ['stitch-points', '{"stitch":"knit","length_mm":1,"width_mm":3,"row_mm":10,"needle_position_mm":0}', 'stitch', 'straight'];
+        yield 'deep in a machine' => ['translate-dial', '{"from":{"drive":"mechanical","stitch_names":{"zigzag":"B"}},"to":{"drive":"mechanical","widest_swing_mm":4,"fixed_zigzags":[{"width_mm":5,"length_mm":2,"name":"C"}]},"stitch":"zigzag","length_mm":2,"width_mm":3}', 'to.fixed_zigzags[0].width_mm', '4 mm'];
+        yield 'it has no such stitch' => ['translate-dial', '{"from":{"drive":"mechanical"},"to":{"drive":"mechanical"},"stitch":"wave","length_mm":2}', 'stitch', 'It has: straight'];
+        yield 'unknown foot' => ['advise-feet', '{"wants":["knits"],"have":{"clog":1}}', 'have.clog', 'Known'];
         yield 'endless' => ['convert-length', '{"value":1e400,"unit":"mm"}', 'value', 'too large'];
         yield 'no date' => ['next-lesson', '{"skills":[{"id":"a"}],"lessons":[{"id":"l","teaches":["a"],"minutes":5}],"now":"tomorrow"}', 'now', 'date'];
     }

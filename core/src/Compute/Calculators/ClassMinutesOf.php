@@ -36,6 +36,14 @@ final class ClassMinutesOf implements Calculator
         ]);
     }
 
+    public function answer(): array
+    {
+        return Schema::object([
+            'rounds' => Schema::whole('of sewing', 1, 500), 'minutes' => Schema::number('from the first word to the last sample'),
+            'spans' => Schema::list('what happens when', Schema::object(['kind' => Schema::oneOf('what', ['show', 'sew', 'look']), 'from' => Schema::number('min'), 'to' => Schema::number('min'), 'round' => Schema::whole('round', 0, 500)])),
+        ]);
+    }
+
     public function example(): array
     {
         return ['students' => 10, 'machines' => 8, 'feet' => 8, 'helpers' => 0, 'demo' => 10, 'sew' => 8, 'inspect' => 3];

@@ -33,6 +33,11 @@ final class ConvertLength implements Calculator
         ]);
     }
 
+    public function answer(): array
+    {
+        return Schema::object(['mm' => Schema::number('mm'), 'inches' => Schema::text('to the nearest sixteenth'), 'leftover_mm' => Schema::number('mm less the sixteenth')]);
+    }
+
     public function example(): array
     {
         return ['value' => '5/8', 'unit' => 'in'];

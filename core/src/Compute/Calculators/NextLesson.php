@@ -15,6 +15,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\Candidate;
 use OpenSeam\Core\NextLesson\Finding;
+use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\PastSample;
@@ -83,6 +84,19 @@ final class NextLesson implements Calculator
             ]),
             'fading_weeks' => ['type' => ['number', 'null'], 'description' => 'time constant of fading in weeks; null switches it off', 'exclusiveMinimum' => 0],
         ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'words', 'now', 'tracing', 'fading_weeks']);
+    }
+
+    public function answer(): array
+    {
+        return Schema::object([
+            'kind' => Schema::oneOf('what kind of step', array_column(Kind::cases(), 'value')), 'lesson' => ['type' => ['string', 'null']], 'drill' => ['type' => ['string', 'null']],
+            'change' => Schema::object(['kind' => Schema::text('setting, guide or habit'), 'text' => Schema::text('the change', 500)]),
+            'reasons' => Schema::list('why', Schema::object(['text' => Schema::text('a sentence', 1000), 'evidence' => Schema::list('readings behind it', ['type' => 'object'])])),
+            'candidates' => Schema::list('best first', Schema::object([
+                'kind' => Schema::text('kind'), 'lesson' => ['type' => 'string'], 'drill' => ['type' => ['string', 'null']], 'minutes' => Schema::number('min'), 'gain_per_minute' => Schema::number('expected'), 'ready' => ['type' => 'boolean'],
+            ])),
+            'warm_up' => ['type' => ['string', 'null'], 'description' => 'a drill that comes along'],
+        ]);
     }
 
     public function example(): array

@@ -9,8 +9,10 @@ use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\SeamPattern;
 use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
+use OpenSeam\Core\Measure\Verdict;
 
 /** A seam's allowance read at several places. */
 final class ReadSeam implements Calculator
@@ -36,6 +38,15 @@ final class ReadSeam implements Calculator
                 'allowance_mm' => Schema::number('stitching to cloth edge there, mm', 0, 1000),
             ]), 3, 1000),
         ]);
+    }
+
+    public function answer(): array
+    {
+        return Schema::object(
+            array_fill_keys(['slope', 'intercept_mm', 'mean_mm', 'bias_mm', 'drift_mm', 'wobble_mm', 'spread_mm'], Schema::number('of the seam')) + [
+                'pattern' => Schema::oneOf('what stands out', array_column(SeamPattern::cases(), 'value')), 'verdict' => Schema::oneOf('on the mean', array_column(Verdict::cases(), 'value')),
+            ] + array_fill_keys(['p_met', 'p_near', 'p_not_yet'], Schema::number('chance', 0, 1)),
+        );
     }
 
     public function example(): array

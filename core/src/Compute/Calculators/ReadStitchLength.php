@@ -11,6 +11,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\StitchLength;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
+use OpenSeam\Core\Measure\Verdict;
 
 /** Stitch length by counting, with its uncertainty and verdict. */
 final class ReadStitchLength implements Calculator
@@ -33,6 +34,15 @@ final class ReadStitchLength implements Calculator
             'target_mm' => Schema::number('stitch length aimed at, mm', null, 100, 0),
             'met_mm' => Schema::number('met within ± this, mm', 0, 100),
             'near_mm' => Schema::number('near within ± this, mm, at least met_mm', 0, 100),
+        ]);
+    }
+
+    public function answer(): array
+    {
+        return Schema::object([
+            'length_mm' => Schema::number('mm'), 'u_mm' => Schema::number('standard uncertainty'), 'expanded_mm' => Schema::number('U, k = 2'),
+            'p_met' => Schema::number('chance', 0, 1), 'p_near' => Schema::number('chance', 0, 1), 'p_not_yet' => Schema::number('chance', 0, 1),
+            'verdict' => Schema::oneOf('from 0.8 on', array_column(Verdict::cases(), 'value')), 'stitches_to_decide' => ['type' => ['integer', 'null'], 'description' => 'null when decided'],
         ]);
     }
 

@@ -36,6 +36,11 @@ final class TraceSkill implements Calculator
         ]);
     }
 
+    public function answer(): array
+    {
+        return Schema::object(['after' => Schema::list('chance after each sample', Schema::number('chance', 0, 1)), 'mastered_at' => ['type' => ['integer', 'null'], 'description' => 'sample number from 1']]);
+    }
+
     public function example(): array
     {
         return ['start' => 0.5, 'slip' => 0.1, 'guess' => 0.2, 'transit' => 0.2, 'samples' => [[1], [1, 0.5], [0]]];

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Compute;
+
+use OpenSeam\Core\Machine\Drive;
+use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Machine\Machine;
+
+/** JSON Schemas of the room's things, for calculations and for request bodies. */
+final class RoomSchema
+{
+    /** @return array<string, mixed> of a machine; what is left out is usual for its drive */
+    public static function machine(): array
+    {
+        return Schema::object([
+            'name' => ['type' => 'string', 'description' => 'what it is called in the room', 'maxLength' => 60],
+            'drive' => Schema::oneOf('what drives it', array_column(Drive::cases(), 'value')),
+            'mount' => Schema::oneOf('how feet are fixed', array_keys(FootBook::standard()->mounts())),
+            'widest_swing_mm' => Schema::number('widest zigzag, mm', 0, 12),
+            'shortest_stitch_mm' => Schema::number('mm', 0, 2),
+            'longest_stitch_mm' => Schema::number('mm', 1, 12),
+            'fixed_zigzags' => Schema::list('where width is not free: the only zigzags', Schema::object([
+                'width_mm' => Schema::number('mm', 0, 12), 'length_mm' => Schema::number('mm for each stroke', 0.1, 12), 'name' => Schema::text('its mark on the dial', 20),
+            ]), 0, 40),
+            'needle_positions_mm' => Schema::list('from the centre, left negative; 0 is among them', Schema::number('mm', -4.5, 4.5), 1, 99),
+            'tension_mark' => Schema::text('the dial’s usual mark', 10),
+            'slot_mm' => Schema::number('width of the plate’s slot, mm', 1, 16),
+            'plate_lines_mm' => Schema::list('guide lines from the centre needle', Schema::number('mm', null, 100, 0), 0, 40),
+            'buttonhole' => Schema::oneOf('kind', Machine::BUTTONHOLES),
+            'buttonhole_starts' => Schema::oneOf('the end it starts; empty: unknown', ['', 'front', 'back']),
+            'longest_buttonhole_mm' => Schema::number('mm', 0, 60),
+            'feed_drop' => Schema::oneOf('how the feed is put out of work', Machine::FEED_DROP),
+            'strokes_per_minute' => Schema::number('full speed', 50, 6000),
+            'bobbin' => ['type' => 'string', 'description' => 'type', 'maxLength' => 30],
+            'bobbin_metres' => Schema::number('metres on a full bobbin', 1, 500),
+            'zigzag_length' => Schema::oneOf('what its length dial means by a zigzag’s length', ['per-stroke', 'per-cycle']),
+            'magnets_allowed' => ['type' => 'boolean', 'description' => 'the manual allows magnets near it'],
+            'stitch_names' => ['type' => 'object', 'description' => 'its own number or letter of each stitch it has, by stitch id', 'additionalProperties' => ['type' => 'string', 'maxLength' => 20]],
+        ], ['name', 'mount', 'widest_swing_mm', 'shortest_stitch_mm', 'longest_stitch_mm', 'fixed_zigzags', 'needle_positions_mm', 'tension_mark', 'slot_mm', 'plate_lines_mm',
+            'buttonhole', 'buttonhole_starts', 'longest_buttonhole_mm', 'feed_drop', 'strokes_per_minute', 'bobbin', 'bobbin_metres', 'zigzag_length', 'magnets_allowed', 'stitch_names']);
+    }
+
+    /** @return array<string, mixed> of a foot; what is left out is usual for its kind */
+    public static function foot(): array
+    {
+        $mm = fn (string $what, float $max): array => Schema::number("$what, mm from the centre needle", 0, $max);
+
+        return Schema::object([
+            'name' => ['type' => 'string', 'description' => 'what it is called in the room', 'maxLength' => 60],
+            'kind' => Schema::oneOf('kind of foot', array_keys(FootBook::standard()->all())),
+            'mount' => Schema::oneOf('how it is fixed', array_keys(FootBook::standard()->mounts())),
+            'opening_left_mm' => $mm('opening to the left', 15), 'opening_right_mm' => $mm('opening to the right', 15),
+            'sole' => Schema::oneOf('flat or with a groove beneath', ['flat', 'grooved']),
+            'edge_left_mm' => $mm('left edge', 60), 'edge_right_mm' => $mm('right edge', 60),
+            'edge_inner_mm' => ['type' => ['number', 'null'], 'description' => 'inside edge of the toe, mm from the centre needle', 'minimum' => 0, 'maximum' => 60],
+            'largest_swing_mm' => Schema::number('widest zigzag it takes, mm', 0, 12),
+            'positions' => Schema::oneOf('needle positions allowed', ['all', 'centre']),
+            'guide' => ['type' => ['object', 'null'], 'description' => 'blade or ruler arm: min_mm, max_mm, step_mm', 'properties' => [
+                'min_mm' => Schema::number('mm', 0, 200), 'max_mm' => Schema::number('mm', 0, 200), 'step_mm' => Schema::number('mm', null, 50, 0),
+            ], 'required' => ['min_mm', 'max_mm', 'step_mm'], 'additionalProperties' => false],
+            'count' => Schema::whole('how many there are', 0, 200),
+        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'positions', 'guide', 'count']);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Machine;
+
+/**
+ * Room beside the needle in an opening. The swing goes from p − W/2 to p + W/2,
+ * the needle's radius is its size/200 mm. Below 0 it strikes, below 0.5 mm it
+ * is too close; else clear. The hand-wheel turn comes first in any case: a bent
+ * needle or a loose foot is nearer than any measure says.
+ */
+final readonly class Clearance
+{
+    public const CLOSE_BELOW_MM = 0.5;
+
+    /** Sizes that are made: 60 is 0.60 mm thick. */
+    public const SMALLEST_NEEDLE = 50.0;
+
+    public const LARGEST_NEEDLE = 200.0;
+
+    private function __construct(public float $leftMm, public float $rightMm) {}
+
+    /**
+     * @param  float  $openingLeftMm  from the centre needle to the left wall
+     * @param  float  $openingRightMm  to the right wall
+     * @param  float  $widthMm  stitch width, 0 or more
+     * @param  float  $positionMm  middle of the swing, left negative
+     * @param  float  $needleSize  metric size, hundredths of a mm
+     */
+    public static function of(float $openingLeftMm, float $openingRightMm, float $widthMm, float $positionMm, float $needleSize): self
+    {
+        $reach = $widthMm / 2 + $needleSize / 200;
+
+        return new self($openingLeftMm + $positionMm - $reach, $openingRightMm - $positionMm - $reach);
+    }
+
+    public function smallestMm(): float
+    {
+        return min($this->leftMm, $this->rightMm);
+    }
+
+    /** "clear", "close" or "strike" */
+    public function verdict(): string
+    {
+        // A margin of exactly 0.5 is clear, of exactly 0 no strike, whatever the sums of tenths leave over.
+        return match (true) {
+            $this->smallestMm() < -1e-9 => 'strike',
+            $this->smallestMm() < self::CLOSE_BELOW_MM - 1e-9 => 'close',
+            default => 'clear',
+        };
+    }
+}

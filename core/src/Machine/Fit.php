@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Machine;
+
+use OpenSeam\Core\Stitch\StitchKind;
+
+/**
+ * Whether a machine with a foot can sew a stitch: mount, swing, straight-only,
+ * groove for dense stitches, feed drop for buttons, sole for sticky cloth, and
+ * the needle's room in foot and plate. Rules: common practice, no source.
+ */
+final class Fit
+{
+    /** @return list<Refusal> of the machine alone, whatever the foot */
+    public static function ofMachine(Machine $m, Setup $setup): array
+    {
+        $s = $setup->stitch;
+        $kind = $s->kind;
+        if (! $m->has($kind->id)) {
+            return [new Refusal('no-stitch', 'stitch', $m->drive === Drive::StraightOnly && $kind->swings()
+                ? "{$m->name} sews straight only; “{$kind->title}” swings."
+                : "{$m->name} does not have “{$kind->title}”.", false)];
+        }
+        $found = [];
+        if ($s->widthMm > $m->widestMm + 1e-9) {
+            $found[] = new Refusal('machine-swing', 'width_mm', sprintf('%s swings at most %g mm; %g mm is asked.', $m->name, $m->widestMm, $s->widthMm), false);
+        }
+        if (! $kind->feedDropped && ($s->lengthMm > $m->longestMm + 1e-9 || $s->lengthMm < $m->shortestMm - 1e-9)) {
+            $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->shortestMm, $m->longestMm, $s->lengthMm), false);
+        }
+        if ($m->fixedZigzags !== [] && $kind->swings() && $kind->generator === 'pattern' && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
+            $near = DialTranslator::nearestFixed($m, $s->widthMm, $s->lengthMm);
+            $found[] = new Refusal('fixed', 'width_mm', sprintf('%s has fixed zigzags only; the nearest is %g wide × %g long (“%s”).', $m->name, $near['width_mm'], $near['length_mm'], $near['name']), false);
+        }
+        if ($s->positionMm < $m->positionsMm[0] - 1e-9 || $s->positionMm > $m->positionsMm[count($m->positionsMm) - 1] + 1e-9) {
+            $found[] = new Refusal('machine-position', 'needle_position_mm', sprintf('%s moves its needle from %g to %g mm; %g mm is asked.', $m->name, $m->positionsMm[0], $m->positionsMm[count($m->positionsMm) - 1], $s->positionMm), false);
+        }
+        if ($kind->feedDropped && $m->feedDrop === 'none') {
+            $found[] = new Refusal('feed-drop', 'stitch', "{$m->name} can neither drop nor cover its feed; a button needs that.", false);
+        }
+        if ($kind->generator === 'buttonhole' && $m->buttonhole === 'none') {
+            $found[] = new Refusal('no-buttonhole', 'stitch', "{$m->name} has no buttonhole of its own.", false);
+        }
+        $slot = Clearance::of($m->slotHalfMm, $m->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
+        if ($slot->verdict() === 'strike') {
+            $found[] = new Refusal('plate', 'width_mm', sprintf('The needle strikes the plate of %s: %.1f mm past its slot of %g mm.', $m->name, -$slot->smallestMm(), $m->slotHalfMm * 2), true);
+        }
+
+        return $found;
+    }
+
+    /** @return list<Refusal> of the foot on this machine; empty when it fits */
+    public static function ofFoot(Machine $m, Foot $f, Setup $setup): array
+    {
+        $s = $setup->stitch;
+        $kind = $s->kind;
+        $found = [];
+        if ($f->mount !== $m->mount) {
+            $mounts = FootBook::standard()->mounts();
+            $found[] = new Refusal('mount', 'foot', "“{$f->name}” is {$mounts[$f->mount]}; {$m->name} takes {$mounts[$m->mount]}.", true);
+        }
+        if (! self::isMadeFor($f, $kind, $m)) {
+            $found[] = new Refusal('wrong-foot', 'foot', "“{$f->name}” is not made for “{$kind->title}”: ".$f->kind->about.'.', false);
+        }
+        if ($f->kind->straightOnly && $s->widthMm > 0) {
+            $found[] = new Refusal('straight-only', 'width_mm', "“{$f->name}” takes straight stitches only; any swing strikes it.", true);
+        } elseif ($s->widthMm > $f->largestSwingMm + 1e-9) {
+            $found[] = new Refusal('foot-swing', 'width_mm', sprintf('“%s” takes a swing of at most %g mm; %g mm is asked.', $f->name, $f->largestSwingMm, $s->widthMm), true);
+        }
+        if ($f->centreOnly && abs($s->positionMm) > 1e-9) {
+            $found[] = new Refusal('centre-only', 'needle_position_mm', sprintf('“%s” allows the centre needle only; %g mm is asked.', $f->name, $s->positionMm), true);
+        }
+        if ($kind->dense && ! $f->grooved) {
+            $found[] = new Refusal('groove', 'foot', "“{$kind->title}” is dense: it jams under the flat sole of “{$f->name}”; a grooved one lets it through.", false);
+        }
+        if ($setup->stickyCloth && ! $f->kind->sticky) {
+            $found[] = new Refusal('sole', 'foot', "The smooth sole of “{$f->name}” drags on sticky cloth and the layers creep.", false);
+        }
+        $clearance = Clearance::of($f->openingLeftMm, $f->openingRightMm, $s->widthMm, $s->positionMm, $setup->needleSize);
+        if ($clearance->verdict() === 'strike') {
+            $found[] = new Refusal('strike', 'width_mm', sprintf('The needle strikes “%s”: %.1f mm past its opening on the %s.', $f->name, -$clearance->smallestMm(), $clearance->leftMm < $clearance->rightMm ? 'left' : 'right'), true);
+        }
+
+        return $found;
+    }
+
+    /** The foot's kind sews this stitch; a buttonhole foot goes with the machine's own way. */
+    public static function isMadeFor(Foot $f, StitchKind $kind, Machine $m): bool
+    {
+        if ($kind->generator === 'buttonhole' && $m->buttonhole !== 'none') {
+            return $f->kind->id === "buttonhole-{$m->buttonhole}";
+        }
+
+        return in_array($f->kind->id, $kind->feet, true);
+    }
+
+    private static function isFixed(Machine $m, float $width, float $length): bool
+    {
+        foreach ($m->fixedZigzags as $z) {
+            // A dial is read to about a tenth.
+            if (abs($z['width_mm'] - $width) <= 0.1 && abs($z['length_mm'] - $length) <= 0.1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

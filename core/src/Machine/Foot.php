@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Machine;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+
+/** A presser foot of the room. Measures in mm from the centre needle; what is not said is usual for its kind. */
+final readonly class Foot
+{
+    private function __construct(
+        public string $name,
+        public FootKind $kind,
+        public string $mount,
+        public float $openingLeftMm,
+        public float $openingRightMm,
+        public bool $grooved,
+        public float $edgeLeftMm,
+        public float $edgeRightMm,
+        public ?float $edgeInnerMm,
+        public float $largestSwingMm,
+        /** Only the centre needle position is allowed. */
+        public bool $centreOnly,
+        /** @var array{min_mm: float, max_mm: float, step_mm: float}|null blade or ruler arm */
+        public ?array $guide,
+        public int $count,
+    ) {}
+
+    /** @throws InputError naming what does not fit */
+    public static function read(Data $d): self
+    {
+        $kind = FootBook::standard()->get($d->text('kind'), $d->path('kind'));
+        $mounts = FootBook::standard()->mounts();
+        $mount = $d->text('mount', 'snap-low');
+        isset($mounts[$mount]) || throw InputError::at($d->path('mount'), $mount, 'It must be one of: '.implode(', ', array_keys($mounts)).'.');
+        $u = $kind->usual;
+        $mm = function (string $name, float $min, float $max) use ($d, $u): float {
+            $value = $d->number($name, $u->has($name) ? $u->number($name) : 0.0);
+
+            return is_finite($value) && $value >= $min && $value <= $max ? $value : throw InputError::at($d->path($name), $value, sprintf('It must be from %g to %g mm.', $min, $max));
+        };
+        $swing = $mm('largest_swing_mm', 0, 12);
+        $kind->straightOnly && $swing > 0 && throw InputError::at($d->path('largest_swing_mm'), $swing, "A foot of the kind “{$kind->title}” takes straight stitches only: 0 mm.");
+        $guide = $d->has('guide') ? $d->part('guide') : ($u->has('guide') ? $u->part('guide') : null);
+        $range = $guide === null ? null : ['min_mm' => $guide->number('min_mm'), 'max_mm' => $guide->number('max_mm'), 'step_mm' => $guide->number('step_mm')];
+        if ($range !== null && ($range['min_mm'] < 0 || $range['max_mm'] < $range['min_mm'] || $range['max_mm'] > 200 || $range['step_mm'] <= 0)) {
+            throw InputError::at($d->path('guide'), $range, 'A guide goes from min_mm (0 or more) to max_mm (at most 200) in steps above 0.');
+        }
+        $sole = $d->text('sole', $u->text('sole', 'flat'));
+        in_array($sole, ['flat', 'grooved'], true) || throw InputError::at($d->path('sole'), $sole, 'It must be one of: flat, grooved.');
+        $positions = $d->text('positions', $u->text('positions', 'all'));
+        in_array($positions, ['all', 'centre'], true) || throw InputError::at($d->path('positions'), $positions, 'It must be one of: all, centre.');
+        $count = $d->whole('count', 1);
+        $count >= 0 && $count <= 200 || throw InputError::at($d->path('count'), $count, 'From 0 to 200 of them.');
+
+        return new self(
+            $d->text('name', $kind->title), $kind, $mount, $mm('opening_left_mm', 0.3, 15), $mm('opening_right_mm', 0.3, 15), $sole === 'grooved',
+            $mm('edge_left_mm', 0, 60), $mm('edge_right_mm', 0, 60),
+            $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $positions === 'centre', $range, $count,
+        );
+    }
+}

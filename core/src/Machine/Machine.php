@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Machine;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Stitch\StitchBook;
+
+/**
+ * What a sewing machine can do. Lengths in mm; lengths of a zigzag for each
+ * needle stroke, whatever the machine's own dial means by them.
+ */
+final readonly class Machine
+{
+    public const FEED_DROP = ['drops', 'cover', 'none'];
+
+    public const BUTTONHOLES = ['none', 'one-step', 'four-step'];
+
+    /**
+     * @param  list<array{width_mm: float, length_mm: float, name: string}>  $fixedZigzags  the only zigzags there are; empty: width is free
+     * @param  list<float>  $positionsMm  needle positions from the centre, left negative
+     * @param  list<float>  $plateLinesMm  distances of the plate's guide lines from the centre needle
+     * @param  array<string, string>  $stitchNames  its own number or letter of every stitch it has
+     */
+    private function __construct(
+        public string $name,
+        public Drive $drive,
+        public string $mount,
+        public float $widestMm,
+        public float $shortestMm,
+        public float $longestMm,
+        public array $fixedZigzags,
+        public array $positionsMm,
+        /** As the dial says it: "4", "2.5", "auto". */
+        public string $tensionMark,
+        /** Half of the plate's slot, on each side of the centre needle. */
+        public float $slotHalfMm,
+        public array $plateLinesMm,
+        public string $buttonhole,
+        /** The end it starts: "front", "back", or "" where it has none. */
+        public string $buttonholeStarts,
+        public float $longestButtonholeMm,
+        public string $feedDrop,
+        public float $strokesPerMinute,
+        public string $bobbin,
+        public float $bobbinMetres,
+        /** Its dial gives zigzag length for the whole cycle, not for each stroke. */
+        public bool $lengthPerCycle,
+        /** The manual allows magnets near it. */
+        public bool $magnetsAllowed,
+        public array $stitchNames,
+    ) {}
+
+    /**
+     * A whole machine from what is known of it; what is not said is what most machines of its drive have.
+     *
+     * @throws InputError naming what does not fit
+     */
+    public static function read(Data $d): self
+    {
+        $drive = Drive::tryFrom($d->text('drive')) ?? throw InputError::at($d->path('drive'), $d->text('drive'), 'It must be one of: '.implode(', ', array_column(Drive::cases(), 'value')).'.');
+        $straight = $drive === Drive::StraightOnly;
+        $mounts = FootBook::standard()->mounts();
+        $mount = $d->text('mount', 'snap-low');
+        isset($mounts[$mount]) || throw InputError::at($d->path('mount'), $mount, 'It must be one of: '.implode(', ', array_keys($mounts)).'.');
+        $widest = self::mm($d, 'widest_swing_mm', $straight ? 0.0 : 5.0, 0, 12);
+        $straight && $widest > 0 && throw InputError::at($d->path('widest_swing_mm'), $widest, 'A straight-only machine has no swing: 0 mm.');
+        $shortest = self::mm($d, 'shortest_stitch_mm', 0.2, 0, 2);
+        $longest = self::mm($d, 'longest_stitch_mm', 4.0, 1, 12);
+        $positions = $d->has('needle_positions_mm') ? $d->numbers('needle_positions_mm') : [0.0];
+        in_array(0.0, $positions, true) || throw InputError::at($d->path('needle_positions_mm'), $positions, 'The centre, 0, is always among the needle positions.');
+        foreach ($positions as $i => $p) {
+            abs($p) <= 4.5 || throw InputError::at($d->path("needle_positions_mm[$i]"), $p, 'A needle position is from -4.5 to 4.5 mm.');
+        }
+        sort($positions);
+        $slot = self::mm($d, 'slot_mm', $straight ? 1.6 : $widest + 2.0, 1, 16);
+        $fixed = array_map(fn (Data $z): array => [
+            'width_mm' => self::mm($z, 'width_mm', null, 0, 12), 'length_mm' => self::mm($z, 'length_mm', null, 0.1, 12), 'name' => $z->text('name'),
+        ], $d->parts('fixed_zigzags'));
+        foreach ($fixed as $i => $z) {
+            $z['width_mm'] <= $widest || throw InputError::at($d->path("fixed_zigzags[$i].width_mm"), $z['width_mm'], sprintf('It cannot be wider than the machine’s widest swing, %g mm.', $widest));
+        }
+        $lines = array_map(fn (float $l): float => $l, $d->numbers('plate_lines_mm'));
+        foreach ($lines as $i => $l) {
+            $l > 0 && $l <= 100 || throw InputError::at($d->path("plate_lines_mm[$i]"), $l, 'A plate line lies more than 0 and at most 100 mm from the needle.');
+        }
+        $buttonhole = self::oneOf($d, 'buttonhole', self::BUTTONHOLES, 'none');
+
+        return new self(
+            $d->text('name', ''), $drive, $mount, $widest, $shortest, $longest, $fixed, $positions,
+            $d->text('tension_mark', '4'), $slot / 2, $lines,
+            $buttonhole, self::oneOf($d, 'buttonhole_starts', ['', 'front', 'back'], ''), self::mm($d, 'longest_buttonhole_mm', $buttonhole === 'none' ? 0.0 : 25.0, 0, 60),
+            self::oneOf($d, 'feed_drop', self::FEED_DROP, 'none'),
+            self::mm($d, 'strokes_per_minute', 800.0, 50, 6000, 'strokes a minute'), $d->text('bobbin', ''), self::mm($d, 'bobbin_metres', 30.0, 1, 500, 'm'),
+            self::oneOf($d, 'zigzag_length', ['per-stroke', 'per-cycle'], 'per-stroke') === 'per-cycle', $d->flag('magnets_allowed', $drive !== Drive::Computerised),
+            self::names($d, $straight),
+        );
+    }
+
+    public function has(string $stitch): bool
+    {
+        return isset($this->stitchNames[$stitch]);
+    }
+
+    /** The nearest position it has, mm. */
+    public function nearestPosition(float $positionMm): float
+    {
+        $best = 0.0;
+        foreach ($this->positionsMm as $p) {
+            if (abs($p - $positionMm) < abs($best - $positionMm)) {
+                $best = $p;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return array<string, string> */
+    private static function names(Data $d, bool $straightOnly): array
+    {
+        $book = StitchBook::standard()->all();
+        $names = [];
+        foreach ($d->part('stitch_names')->raw() as $id => $name) {
+            isset($book[$id]) || throw InputError::at($d->path("stitch_names.$id"), $name, 'There is no such stitch. Known: '.implode(', ', array_keys($book)).'.');
+            is_string($name) || throw InputError::at($d->path("stitch_names.$id"), $name, 'Its number or letter on the machine must be text.');
+            $straightOnly && $book[$id]->swings() && throw InputError::at($d->path("stitch_names.$id"), $name, 'A straight-only machine has no stitch that swings.');
+            $names[(string) $id] = $name;
+        }
+
+        return $names === [] ? ['straight' => '', 'basting' => ''] + ($straightOnly ? [] : ['zigzag' => '']) : $names;
+    }
+
+    private static function mm(Data $d, string $name, ?float $usual, float $min, float $max, string $unit = 'mm'): float
+    {
+        $value = $d->number($name, $usual);
+
+        return is_finite($value) && $value >= $min && $value <= $max ? $value : throw InputError::at($d->path($name), $value, sprintf('It must be from %g to %g %s.', $min, $max, $unit));
+    }
+
+    /** @param  list<string>  $allowed */
+    private static function oneOf(Data $d, string $name, array $allowed, string $usual): string
+    {
+        $value = $d->text($name, $usual);
+
+        return in_array($value, $allowed, true) ? $value : throw InputError::at($d->path($name), $value, 'It must be one of: '.implode(', ', array_filter($allowed)).'.');
+    }
+}
