@@ -9,9 +9,12 @@ use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MeController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RoomController;
 use App\Http\Controllers\SampleController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\WorkshopController;
 use Illuminate\Support\Facades\Route;
+use OpenSeam\Core\Compute\Registry;
 
 // One origin, session cookies and CSRF: the API is part of the web application.
 Route::prefix('api')->group(function (): void {
@@ -27,6 +30,18 @@ Route::prefix('api')->group(function (): void {
         Route::get('machines', [MachineController::class, 'index']);
         Route::post('machines', [MachineController::class, 'store']);
         Route::put('machines/{machine}', [MachineController::class, 'update']);
+        Route::delete('machines/{machine}', [MachineController::class, 'retire']);
+        Route::post('machines/{machine}/service', [MachineController::class, 'service']);
+        Route::get('room', [RoomController::class, 'show']);
+        Route::post('feet', [RoomController::class, 'store']);
+        Route::put('feet/{foot}', [RoomController::class, 'update']);
+        Route::delete('feet/{foot}', [RoomController::class, 'retire']);
+        foreach (array_keys(Registry::standard()->all()) as $name) {
+            Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
+        }
+        Route::get('answers', [WorkshopController::class, 'index']);
+        Route::post('answers', [WorkshopController::class, 'keep']);
+        Route::delete('answers/{answer}', [WorkshopController::class, 'drop']);
         Route::post('classes', [ClassController::class, 'store']);
         Route::get('classes/{class}', [ClassController::class, 'show']);
         Route::post('classes/{class}/students', [ClassController::class, 'addStudents']);

@@ -16,7 +16,7 @@ final readonly class AddStudents
     public function __invoke(SewingClass $class, array $names): void
     {
         $seat = (int) $class->enrolments()->max('seat');
-        $machines = array_values(Machine::query()->where('usable', true)->orderBy('id')->get()->all());
+        $machines = array_values(Machine::standing()->where('studio_id', $class->studio_id)->where('usable', true)->get()->all());
         foreach ($names as $name) {
             $student = Student::query()->create(['studio_id' => $class->studio_id, 'name' => $name]);
             // More students than machines: they share, in rounds.

@@ -9,6 +9,7 @@ use App\Models\SewingClass;
 use App\Models\Student;
 use App\Support\Choice;
 use App\Support\Clock;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\InputError;
@@ -20,7 +21,7 @@ final readonly class AssignLesson
 {
     public function __construct(private Shelf $shelf) {}
 
-    /** @throws InputError when the choice names no lesson or drill of the bundle */
+    /** @throws InputError when the choice names no lesson or drill of the bundle, or one that cannot be sewn here and not why */
     public function __invoke(SewingClass $class, Student $student, Advice $advice, ?Choice $choice, ?string $sample = null): LessonAssignment
     {
         $overruled = $choice !== null && ($choice->lesson !== $advice->lesson || $choice->drill !== $advice->drill?->id);
@@ -31,6 +32,8 @@ final readonly class AssignLesson
             if ($choice->drill !== null && ! in_array($choice->drill, $drills, true)) {
                 throw InputError::at('next.drill', $choice->drill, sprintf('%s has no such drill. It has: %s.', $lesson->title, implode(', ', $drills)));
             }
+            $cannot = $choice->because === '' ? RoomBook::read($class->studio_id)->cannot($lesson) : null;
+            $cannot === null || throw InputError::at('next.because', '', "{$lesson->title} cannot be sewn in this room. $cannot Say why it is given all the same.");
             $kind = $choice->drill !== null ? Kind::Drill : $this->kindOf($advice, $choice->lesson);
         }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Enrolment;
+use App\Models\Foot;
 use App\Models\Machine;
 use App\Models\PlanSession;
+use App\Models\ServiceEntry;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\Studio;
@@ -18,6 +20,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\Machine as CoreMachine;
 
 /**
  * Loads the invented demo studio: database/demo/studio.json. Its fourth session
@@ -49,8 +52,22 @@ final readonly class LoadDemo
         $teacher = $data->part('teacher');
         $user = ($this->open)($data->text('studio'), $teacher->text('name'), $teacher->text('email'), $teacher->text('password'), 'UTC');
         $user->studio->update(['demo' => true]);
+        $machines = [];
         foreach ($data->parts('machines') as $m) {
-            Machine::query()->create(['studio_id' => $user->studio_id, 'name' => $m->text('name'), 'drive' => $m->text('drive'), 'tension_mark' => $m->text('tension_mark'), 'usable' => $m->flag('usable', true), 'note' => $m->text('note', '')]);
+            $facts = array_diff_key($m->raw(), ['usable' => 1, 'note' => 1]);
+            $machines[$m->text('name')] = Machine::query()->create([
+                'studio_id' => $user->studio_id, 'name' => $m->text('name'), 'drive' => $m->text('drive'), 'tension_mark' => $m->text('tension_mark'),
+                'usable' => $m->flag('usable', true), 'note' => $m->text('note', ''), 'facts' => CoreMachine::read(Data::of($facts))->facts(),
+            ]);
+        }
+        foreach ($data->parts('feet') as $f) {
+            Foot::add($user->studio_id, $f->raw());
+        }
+        foreach ($data->parts('service') as $e) {
+            ServiceEntry::query()->create([
+                'studio_id' => $user->studio_id, 'machine_id' => $machines[$e->text('machine')]->id, 'kind' => $e->text('kind'), 'note' => $e->text('note', ''),
+                'done_at' => $now->subDays($e->whole('days_ago')),
+            ]);
         }
         $class = $this->class($data, $user, $now);
         $this->samples($data, $class, $user, $now);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Foot;
 use App\Models\Machine;
 use App\Models\SewingClass;
 use App\Support\CourseDates;
@@ -21,10 +22,12 @@ final readonly class PlanCourse
     public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines): SewingClass
     {
         return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines): SewingClass {
-            if (! Machine::query()->exists()) {
+            if (! Machine::standing()->where('studio_id', $studio)->exists()) {
                 for ($i = 1; $i <= $machines; $i++) {
                     Machine::query()->create(['studio_id' => $studio, 'name' => "Machine $i", 'drive' => 'mechanical']);
                 }
+                // Each comes with its standard foot.
+                Foot::add($studio, ['kind' => 'standard', 'count' => $machines]);
             }
             $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers]);
             ($this->addStudents)($class, $students);

@@ -33,7 +33,7 @@ final readonly class ReadClass
     {
         $words = Words::in($unit);
         $now = Clock::now();
-        $sessions = array_values(PlanSession::ofClass($class->id)->with($planned ? ['lessons'] : [])->get()->all());
+        $sessions = array_values(PlanSession::ofClass($class->id, $planned)->get()->all());
         $enrolments = Enrolment::seated($class->id, $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($class->id, $ids, $words);

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Resources\DrillView;
+use App\Http\Resources\FootView;
 use App\Http\Resources\LastSampleView;
 use App\Http\Resources\LessonView;
 use App\Http\Resources\LookView;
 use App\Http\Resources\MachineView;
 use App\Http\Resources\NamedView;
 use App\Http\Resources\StudentViews;
-use App\Models\Machine;
 use App\Models\SewingClass;
 use App\Support\KeptSample;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
@@ -35,6 +36,7 @@ final readonly class ShowLook
         $drill = $asked === $s->lesson() ? $s->drill() : null;
         $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked));
         $after = $reading->after($student);
+        $room = RoomBook::read();
 
         return new LookView(
             $student, $s->enrolment->student->name, $s->enrolment->seat,
@@ -44,8 +46,10 @@ final readonly class ShowLook
             $this->views->inHand($s, $reading->words),
             array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse($earlier)),
             $s->enrolment->machine_id,
-            array_values(Machine::query()->orderBy('id')->get()->map(MachineView::of(...))->all()),
+            array_values($room->machines->map(MachineView::of(...))->all()),
             $after === null ? null : new NamedView($after->enrolment->student_id, $after->enrolment->student->name),
+            $room->cannot($found) ?? $room->cannotOn($found, $s->enrolment->machine_id),
+            array_values($room->feet->map(FootView::of(...))->all()),
         );
     }
 }

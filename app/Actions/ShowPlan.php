@@ -43,10 +43,32 @@ final readonly class ShowPlan
                 array_sum(array_map(fn (string $id): float => $minutes[$id] ?? 0.0, $s->lessonIds())), $s->lessonIds(),
             ), $sessions, $usable),
             array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid))),
-            array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
+            [...$this->cannot($room, $laid), ...array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
                 'session' => (string) ($p['session'] + 1), 'minutes' => $words->number(ceil($p['over'])),
                 'lesson' => $title($p['lesson']), 'needs' => $title($p['needs']),
-            ])), SessionPlanner::review($lessons, $laid, $usable)),
+            ])), SessionPlanner::review($lessons, $laid, $usable))],
         );
+    }
+
+    /**
+     * Lessons of the plan that nobody could sew with the machines and feet there are.
+     *
+     * @param  list<list<string>>  $laid
+     * @return list<PlanProblemView>
+     */
+    private function cannot(ClassRoom $room, array $laid): array
+    {
+        $found = [];
+        foreach ($laid as $session => $ids) {
+            foreach ($ids as $id) {
+                $lesson = $this->shelf->bundle()->lesson($id);
+                $why = $room->room->cannot($lesson);
+                if ($why !== null) {
+                    $found[] = new PlanProblemView('cannot', $session, $id, Words::in()->say('plan.cannot', ['lesson' => $lesson->title, 'needs' => $why]));
+                }
+            }
+        }
+
+        return $found;
     }
 }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable $starts_at
  * @property int $minutes
  * @property Collection<int, PlannedLesson> $lessons
+ * @property string|null $laid lesson ids with commas between, only when read by ofClass() with them
  */
 final class PlanSession extends OwnedByStudio
 {
@@ -31,9 +32,10 @@ final class PlanSession extends OwnedByStudio
      *
      * @return Builder<self>
      */
-    public static function ofClass(string $class): Builder
+    public static function ofClass(string $class, bool $withLessons = false): Builder
     {
         return self::query()->select('plan_sessions.*')
+            ->addSelect($withLessons ? ['laid' => PlannedLesson::query()->selectRaw("group_concat(lesson order by position separator ',')")->whereColumn('plan_session_id', 'plan_sessions.id')] : [])
             ->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
             ->where('course_plans.class_id', $class)->orderBy('plan_sessions.position');
     }
@@ -46,6 +48,10 @@ final class PlanSession extends OwnedByStudio
     /** @return list<string> lesson ids in order */
     public function lessonIds(): array
     {
+        if ($this->hasAttribute('laid')) {
+            return $this->laid === null ? [] : explode(',', $this->laid);
+        }
+
         return array_values($this->lessons->map(fn (PlannedLesson $l): string => $l->lesson)->all());
     }
 }

@@ -16,7 +16,6 @@ use OpenSeam\Core\Skill\School;
  * @property Policy $policy
  * @property School $school
  * @property int $helpers
- * @property int|null $usable_machines only when found by inRoom()
  * @property Collection<int, Enrolment> $enrolments
  * @property CoursePlan|null $plan
  */
@@ -27,14 +26,6 @@ final class SewingClass extends OwnedByStudio
     protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0];
 
     protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int'];
-
-    /** The class with the number of usable machines of its room; another studio's class is not found. */
-    public static function inRoom(string $id): self
-    {
-        return self::query()->select('classes.*')
-            ->addSelect(['usable_machines' => Machine::query()->selectRaw('count(*)')->where('usable', true)])
-            ->findOrFail($id);
-    }
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

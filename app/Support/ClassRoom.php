@@ -4,25 +4,20 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\Machine;
 use App\Models\SewingClass;
 use OpenSeam\Core\Course\ClassMinutes;
 
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
 {
-    private function __construct(public int $students, public int $machines, public int $helpers) {}
+    private function __construct(public int $students, public int $machines, public int $helpers, public RoomBook $room) {}
 
     /** @param  int|null  $students where they are known already */
     public static function of(SewingClass $class, ?int $students = null): self
     {
-        $machines = $class->hasAttribute('usable_machines') ? $class->usable_machines : Machine::query()->where('usable', true)->count();
+        $room = RoomBook::read($class->studio_id);
 
-        return new self(
-            max(1, $students ?? $class->enrolments()->count()),
-            max(1, (int) $machines),
-            $class->helpers,
-        );
+        return new self(max(1, $students ?? $class->enrolments()->count()), count($room->room->machines), $class->helpers, $room);
     }
 
     /**
@@ -41,8 +36,11 @@ final readonly class ClassRoom
         ], $order);
     }
 
+    /** Rounds by the machines and feet that can sew this lesson, not by all there are. */
     public function minutes(Shelf $shelf, string $lesson): ClassMinutes
     {
-        return ClassMinutes::forLesson($shelf->bundle()->lesson($lesson), $this->students, $this->machines, $this->helpers);
+        $found = $shelf->bundle()->lesson($lesson);
+
+        return ClassMinutes::forLesson($found, $this->students, max(1, min($this->students, $this->room->forLesson($found)->places)), $this->helpers);
     }
 }

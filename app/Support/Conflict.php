@@ -28,4 +28,9 @@ final class Conflict extends RuntimeException
     {
         return new self('replaces', $id, 'This sample was already corrected. Correct the newer one instead.');
     }
+
+    public static function machineInUse(string $name, string $who): self
+    {
+        return new self('sure', null, "$name is used: $who. Nothing of that will be lost. Say so again to take it out of the room.");
+    }
 }

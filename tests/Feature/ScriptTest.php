@@ -38,7 +38,7 @@ final class ScriptTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'unknown command' => [['knit'], 2, './seam start'];
-        yield 'unknown calculation' => [['compute', 'knit'], 2, 'Known: class-minutes'];
+        yield 'unknown calculation' => [['compute', 'knit'], 2, 'Known: advise-feet'];
         yield 'backup to nowhere' => [['backup'], 1, 'say where to'];
         yield 'restore of nothing' => [['restore', '/no/such/file'], 1, 'no file'];
     }

@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use OpenApi\Generator;
+use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Compute\RoomSchema;
 
 /** Writes docs/formats/openapi.json from the attributes in the code. */
 final class ContractCommand extends Command
@@ -22,7 +24,7 @@ final class ContractCommand extends Command
 
             return self::FAILURE;
         }
-        /** @var array{components: array{schemas: array<string, array{properties?: array<string, mixed>, required?: list<string>}>}} $contract */
+        /** @var array{paths: array<string, mixed>, components: array{schemas: array<string, array{properties?: array<string, mixed>, required?: list<string>}>}} $contract */
         $contract = json_decode($openapi->toJson(), true, 64, JSON_THROW_ON_ERROR);
         foreach ($contract['components']['schemas'] as &$schema) {
             foreach ($schema['properties'] ?? [] as $name => $property) {
@@ -36,9 +38,37 @@ final class ContractCommand extends Command
                 $schema['required'] = array_keys($schema['properties']);
             }
         }
+        $contract['components']['schemas'] = ['MachineFacts' => RoomSchema::machine(), 'FootFacts' => RoomSchema::foot()] + $contract['components']['schemas'];
+        foreach (['MachineFacts', 'FootFacts'] as $facts) {
+            $contract['components']['schemas'][$facts]['required'] = array_keys((array) ($contract['components']['schemas'][$facts]['properties'] ?? []));
+        }
+        $contract['paths'] += self::calculations();
         $to = $this->option('to');
         file_put_contents(base_path(is_string($to) ? $to : ''), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 
         return self::SUCCESS;
+    }
+
+    /**
+     * One path for each calculation, described by its own schemas.
+     *
+     * @return array<string, mixed>
+     */
+    private static function calculations(): array
+    {
+        $paths = [];
+        foreach (Registry::standard()->all() as $name => $calculation) {
+            $json = fn (array $schema): array => ['application/json' => ['schema' => $schema]];
+            $paths["/api/compute/$name"] = ['post' => [
+                'operationId' => $name, 'description' => $calculation->summary(),
+                'requestBody' => ['required' => true, 'content' => $json($calculation->schema())],
+                'responses' => [
+                    '200' => ['description' => 'as asked', 'content' => $json($calculation->answer())],
+                    'default' => ['description' => 'what is wrong', 'content' => $json(['properties' => ['error' => ['$ref' => '#/components/schemas/ErrorBody']], 'type' => 'object'])],
+                ],
+            ]];
+        }
+
+        return $paths;
     }
 }

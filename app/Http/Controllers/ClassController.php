@@ -23,6 +23,7 @@ use App\Http\Resources\SkillEvidenceView;
 use App\Http\Resources\TodayView;
 use App\Models\SewingClass;
 use App\Models\User;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
@@ -116,7 +117,7 @@ final readonly class ClassController
     {
         $s = $read($this->find($class), $this->teacher($request)->unit, $student)->students[$student] ?? throw new ModelNotFoundException;
 
-        return new JsonResponse(AdviceView::of($s->advice, $shelf->bundle()));
+        return new JsonResponse(AdviceView::of($s->advice, $shelf->bundle(), RoomBook::read()));
     }
 
     #[OA\Post(
@@ -138,7 +139,7 @@ final readonly class ClassController
     /** Another studio's class is not found. */
     private function find(string $class): SewingClass
     {
-        return SewingClass::inRoom($class);
+        return SewingClass::query()->findOrFail($class);
     }
 
     private function teacher(Request $request): User

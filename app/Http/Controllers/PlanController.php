@@ -28,7 +28,7 @@ final readonly class PlanController
     )]
     public function show(string $class): JsonResponse
     {
-        return new JsonResponse(($this->show)(SewingClass::inRoom($class)));
+        return new JsonResponse(($this->show)(SewingClass::query()->findOrFail($class)));
     }
 
     #[OA\Put(
@@ -40,7 +40,7 @@ final readonly class PlanController
     )]
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
-        $found = SewingClass::inRoom($class);
+        $found = SewingClass::query()->findOrFail($class);
         $store($found, $body->sessions(), $body->whole('version'));
 
         return new JsonResponse(($this->show)($found));
@@ -55,7 +55,7 @@ final readonly class PlanController
     )]
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
-        $found = SewingClass::inRoom($class);
+        $found = SewingClass::query()->findOrFail($class);
         $layOut($found, $body->dates(), $body->whole('version'));
 
         return new JsonResponse(($this->show)($found));

@@ -15,6 +15,7 @@ use App\Http\Resources\Titles;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Student;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -36,7 +37,7 @@ final readonly class SampleController
         [$class, $student] = $this->find($body);
         $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, 'preview', $body->wordOrNull('replaces'));
 
-        return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle()));
+        return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()));
     }
 
     #[OA\Post(
@@ -54,7 +55,7 @@ final readonly class SampleController
         $overruled = $sample->choice !== null && ($sample->choice->lesson !== $advice->lesson || $sample->choice->drill !== $advice->drill?->id);
 
         return new JsonResponse(new KeptView(
-            $sample->id, $student->id, JudgedView::of($judged, $this->shelf->bundle()),
+            $sample->id, $student->id, JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()),
             $overruled ? Titles::of($this->shelf->bundle(), $sample->choice->lesson, $sample->choice->drill) : Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id),
             $overruled,
         ), 201);

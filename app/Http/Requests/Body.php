@@ -72,6 +72,8 @@ abstract class Body extends FormRequest
             'email' => '“:attribute” must be an e-mail address.',
             'ulid' => '“:attribute” must be an id of 26 letters and digits (ULID).',
             'timezone' => '“:attribute” must be a time zone such as UTC.',
+            'required_if' => '“:attribute” must be given here.',
+            'required_without' => '“:attribute” must be given, or a student.',
             'distinct' => '“:attribute” is there twice.',
         ];
     }

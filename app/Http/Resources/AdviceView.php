@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Support\RoomBook;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\NextLesson\Advice;
@@ -27,17 +28,21 @@ final readonly class AdviceView
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CandidateView::class))] public array $candidates,
         #[OA\Property(nullable: true)] public ?DrillView $warm_up,
+        #[OA\Property(nullable: true, description: 'why nobody can sew it in this room')] public ?string $cannot,
     ) {}
 
-    public static function of(Advice $advice, Bundle $bundle): self
+    public static function of(Advice $advice, Bundle $bundle, RoomBook $room): self
     {
+        $cannot = fn (?string $lesson): ?string => $lesson === null ? null : $room->cannot($bundle->lesson($lesson));
+
         return new self(
             $advice->kind->value, $advice->lesson, $advice->drill?->id,
             Titles::of($bundle, $advice->lesson, $advice->drill?->id),
             new ChangeView($advice->change->kind, $advice->change->text),
             array_map(fn (Reason $r): ReasonView => new ReasonView($r->text, array_map(fn (array $e): EvidenceView => new EvidenceView(...$e), $r->evidence)), $advice->reasons),
-            array_map(fn (Candidate $c): CandidateView => new CandidateView($c->kind->value, $c->lesson, Titles::of($bundle, $c->lesson, $c->drill?->id), $c->drill?->id, $c->minutes, $c->ready), $advice->candidates),
+            array_map(fn (Candidate $c): CandidateView => new CandidateView($c->kind->value, $c->lesson, Titles::of($bundle, $c->lesson, $c->drill?->id), $c->drill?->id, $c->minutes, $c->ready, $cannot($c->lesson)), $advice->candidates),
             $advice->warmUp === null ? null : DrillView::of($advice->warmUp),
+            $cannot($advice->lesson),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Support\JudgedSample;
+use App\Support\RoomBook;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Measure\Verdict;
@@ -27,13 +28,13 @@ final readonly class JudgedView
         #[OA\Property] public AdviceView $advice,
     ) {}
 
-    public static function of(JudgedSample $judged, Bundle $bundle): self
+    public static function of(JudgedSample $judged, Bundle $bundle, RoomBook $room): self
     {
         return new self(
             $judged->grade->verdict()?->value, $judged->grade->complete(),
             array_map(self::check(...), $judged->grade->checks),
             array_map(fn (array $r): MeasuredRowView => new MeasuredRowView(...$r), Drawing::of($judged->lesson)->measured($judged->readings)),
-            AdviceView::of($judged->advice, $bundle),
+            AdviceView::of($judged->advice, $bundle, $room),
         );
     }
 

@@ -13,6 +13,7 @@ final readonly class LookView
     /**
      * @param  list<LastSampleView>  $earlier
      * @param  list<MachineView>  $machines
+     * @param  list<FootView>  $feet
      */
     public function __construct(
         #[OA\Property] public string $student,
@@ -26,5 +27,7 @@ final readonly class LookView
         #[OA\Property(nullable: true)] public ?string $machine,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MachineView::class))] public array $machines,
         #[OA\Property(nullable: true)] public ?NamedView $next_student,
+        #[OA\Property(nullable: true, description: 'why this lesson cannot be sewn in this room, or not on the student’s machine')] public ?string $cannot,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FootView::class))] public array $feet,
     ) {}
 }

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MachineView
 {
+    /** @param  array<string, mixed>  $facts */
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $name,
@@ -18,10 +19,11 @@ final readonly class MachineView
         #[OA\Property] public string $tension_mark,
         #[OA\Property] public bool $usable,
         #[OA\Property] public string $note,
+        #[OA\Property(type: 'object', ref: '#/components/schemas/MachineFacts')] public array $facts,
     ) {}
 
     public static function of(Machine $m): self
     {
-        return new self($m->id, $m->name, $m->drive, $m->tension_mark, $m->usable, $m->note);
+        return new self($m->id, $m->name, $m->drive, $m->tension_mark, $m->usable, $m->note, $m->core()->facts());
     }
 }

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class PlanProblemView
 {
     public function __construct(
-        #[OA\Property(enum: ['overfull', 'prerequisite'])] public string $kind,
+        #[OA\Property(enum: ['overfull', 'prerequisite', 'cannot'])] public string $kind,
         #[OA\Property] public int $session,
         #[OA\Property(nullable: true)] public ?string $lesson,
         #[OA\Property] public string $text,

@@ -38,6 +38,7 @@ final class Registry
             new Calculators\NextLesson,
             new Calculators\NeedleClearance,
             new Calculators\FindGuide,
+            new Calculators\FindRoomGuide,
             new Calculators\ThreadUseOf,
             new Calculators\StitchPoints,
             new Calculators\StitchPicture,

@@ -19,6 +19,7 @@ final readonly class Lesson
      * @param  array<string, Piece>  $pieces
      * @param  array<string, Row>  $rows
      * @param  list<string>  $faults  fault ids usual here
+     * @param  list<SewNeed>  $sews  what must be sewn, and under which feet
      * @param  list<Drill>  $drills
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Lesson
         public array $pieces,
         public array $rows,
         public array $faults,
+        public array $sews,
         public array $drills,
     ) {}
 }

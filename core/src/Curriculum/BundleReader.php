@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Curriculum;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonMinutes;
+use OpenSeam\Core\Course\SewNeed;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
@@ -94,6 +95,7 @@ final class BundleReader
             pieces: $pieces,
             rows: $rows,
             faults: $data->texts('faults'),
+            sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n), $data->parts('sews')),
             drills: array_map(fn (Data $d): Drill => new Drill(
                 $d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'),
             ), $data->parts('drills')),

@@ -61,4 +61,14 @@ final readonly class Foot
             $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $positions === 'centre', $range, $count,
         );
     }
+
+    /** @return array<string, mixed> all of it, as read() takes it */
+    public function facts(): array
+    {
+        return [
+            'name' => $this->name, 'kind' => $this->kind->id, 'mount' => $this->mount, 'opening_left_mm' => $this->openingLeftMm, 'opening_right_mm' => $this->openingRightMm,
+            'sole' => $this->grooved ? 'grooved' : 'flat', 'edge_left_mm' => $this->edgeLeftMm, 'edge_right_mm' => $this->edgeRightMm, 'edge_inner_mm' => $this->edgeInnerMm,
+            'largest_swing_mm' => $this->largestSwingMm, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'count' => $this->count,
+        ];
+    }
 }

@@ -99,6 +99,19 @@ final readonly class Machine
         );
     }
 
+    /** @return array<string, mixed> all of it, as read() takes it */
+    public function facts(): array
+    {
+        return [
+            'name' => $this->name, 'drive' => $this->drive->value, 'mount' => $this->mount, 'widest_swing_mm' => $this->widestMm,
+            'shortest_stitch_mm' => $this->shortestMm, 'longest_stitch_mm' => $this->longestMm, 'fixed_zigzags' => $this->fixedZigzags,
+            'needle_positions_mm' => $this->positionsMm, 'tension_mark' => $this->tensionMark, 'slot_mm' => $this->slotHalfMm * 2, 'plate_lines_mm' => $this->plateLinesMm,
+            'buttonhole' => $this->buttonhole, 'buttonhole_starts' => $this->buttonholeStarts, 'longest_buttonhole_mm' => $this->longestButtonholeMm,
+            'feed_drop' => $this->feedDrop, 'strokes_per_minute' => $this->strokesPerMinute, 'bobbin' => $this->bobbin, 'bobbin_metres' => $this->bobbinMetres,
+            'zigzag_length' => $this->lengthPerCycle ? 'per-cycle' : 'per-stroke', 'magnets_allowed' => $this->magnetsAllowed, 'stitch_names' => $this->stitchNames,
+        ];
+    }
+
     public function has(string $stitch): bool
     {
         return isset($this->stitchNames[$stitch]);

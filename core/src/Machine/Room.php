@@ -14,8 +14,8 @@ final class Room
     private const MOST_INSTEAD = 3;
 
     /**
-     * @param  array<string, Machine>  $machines  by id
-     * @param  array<string, Foot>  $feet  by id
+     * @param  array<array-key, Machine>  $machines  by id
+     * @param  array<array-key, Foot>  $feet  by id
      */
     public function __construct(public readonly array $machines, public readonly array $feet) {}
 
@@ -61,9 +61,21 @@ final class Room
     }
 
     /**
+     * Feet that sew it on this machine.
+     *
+     * @return list<array-key>
+     */
+    public function feetFor(string $machine, Setup $setup): array
+    {
+        $m = $this->machines[$machine];
+
+        return array_keys(array_filter($this->feet, fn (Foot $f): bool => $f->count > 0 && Fit::ofFoot($m, $f, $setup) === []));
+    }
+
+    /**
      * Machine × stitch at usual settings: the room table.
      *
-     * @return array<string, array<string, array{works: bool, foot: string|null, clearance: string, refusals: list<Refusal>}>>
+     * @return array<array-key, array<string, array{works: bool, foot: string|null, clearance: string, refusals: list<Refusal>}>>
      */
     public function table(float $needleSize = 80.0): array
     {

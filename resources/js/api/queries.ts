@@ -74,3 +74,11 @@ export function useChange<In, Out>(act: (input: In) => Promise<Out>) {
 }
 
 export type Lesson = View['LessonView']
+
+export function useRoom(classId: string | undefined) {
+    return useQuery({ queryKey: ['room', classId], queryFn: () => ask(api.GET('/api/room', { params: { query: classId === undefined ? {} : { class: classId } } })) })
+}
+
+export function useAnswers(of: { lesson?: string; student?: string }) {
+    return useQuery({ queryKey: ['answers', of], queryFn: () => ask(api.GET('/api/answers', { params: { query: of } })) })
+}

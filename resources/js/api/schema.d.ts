@@ -174,6 +174,22 @@ export interface paths {
         get?: never;
         put: operations["updateMachine"];
         post?: never;
+        delete: operations["retireMachine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine}/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logService"];
         delete?: never;
         options?: never;
         head?: never;
@@ -223,6 +239,54 @@ export interface paths {
         put?: never;
         post: operations["layOutPlan"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["room"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["newFoot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feet/{foot}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updateFoot"];
+        post?: never;
+        delete: operations["retireFoot"];
         options?: never;
         head?: never;
         patch?: never;
@@ -308,14 +372,463 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["answers"];
+        put?: never;
+        post: operations["keepAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/answers/{answer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dropAnswer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/advise-feet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Feet needed for what someone wants to sew, which to leave, and what is there already. */
+        post: operations["advise-feet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/advise-needle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Needle size and point for a cloth, a stack and a thread, with reasons and warnings. */
+        post: operations["advise-needle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/check-fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Machine, foot, stitch and needle together: what refuses, what is dangerous, and the margins. */
+        post: operations["check-fit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/class-minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Rounds and minutes of a lesson for a class, from heads, machines, feet and helpers. */
+        post: operations["class-minutes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/convert-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A length in mm and as the nearest 1/16 inch, from a number or typed text. */
+        post: operations["convert-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/find-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The guide and needle position for an allowance: smallest error first, then least set-up. */
+        post: operations["find-guide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/find-room-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet. */
+        post: operations["find-room-guide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/needle-clearance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Margins of the needle in an opening: clear, close or strike. Turn the hand wheel first in any case. */
+        post: operations["needle-clearance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/next-lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The next lesson, the one thing to change, and why, from skills, lessons, course order and samples so far. */
+        post: operations["next-lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/read-seam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A seam from readings along it: bias, drift, wobble, spread, the pattern and the verdict on its mean. */
+        post: operations["read-seam"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/read-stitch-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Stitch length from a count over a span: L ± U, the verdict, and how many stitches would decide. */
+        post: operations["read-stitch-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/stitch-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A row drawn from both faces, with stitches per inch, thread, bobbins and minutes. */
+        post: operations["stitch-picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/stitch-points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Needle points of a row of any stitch, [along, across] in mm, in sewing order. */
+        post: operations["stitch-points"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/tension-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Where top and bobbin thread lock for given tensions, and the next move. An illustration. */
+        post: operations["tension-picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/thread-use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Thread a seam takes from top and bobbin, and both together for each length of seam. */
+        post: operations["thread-use"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/trace-skill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The chance that a skill is known after each sample, and when it is mastered. */
+        post: operations["trace-skill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/translate-dial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What to set on one machine to sew what another sews, and how far off it comes out. */
+        post: operations["translate-dial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        MachineFacts: {
+            /** @description what it is called in the room */
+            name: string;
+            /**
+             * @description what drives it
+             * @enum {string}
+             */
+            drive: "mechanical" | "computerised" | "straight-only";
+            /**
+             * @description how feet are fixed
+             * @enum {string}
+             */
+            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description widest zigzag, mm */
+            widest_swing_mm: number;
+            /** @description mm */
+            shortest_stitch_mm: number;
+            /** @description mm */
+            longest_stitch_mm: number;
+            /** @description where width is not free: the only zigzags */
+            fixed_zigzags: {
+                /** @description mm */
+                width_mm: number;
+                /** @description mm for each stroke */
+                length_mm: number;
+                /** @description its mark on the dial */
+                name: string;
+            }[];
+            /** @description from the centre, left negative; 0 is among them */
+            needle_positions_mm: number[];
+            /** @description the dial’s usual mark */
+            tension_mark: string;
+            /** @description width of the plate’s slot, mm */
+            slot_mm: number;
+            /** @description guide lines from the centre needle */
+            plate_lines_mm: number[];
+            /**
+             * @description kind
+             * @enum {string}
+             */
+            buttonhole: "none" | "one-step" | "four-step";
+            /**
+             * @description the end it starts; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_starts: "" | "front" | "back";
+            /** @description mm */
+            longest_buttonhole_mm: number;
+            /**
+             * @description how the feed is put out of work
+             * @enum {string}
+             */
+            feed_drop: "drops" | "cover" | "none";
+            /** @description full speed */
+            strokes_per_minute: number;
+            /** @description type */
+            bobbin: string;
+            /** @description metres on a full bobbin */
+            bobbin_metres: number;
+            /**
+             * @description what its length dial means by a zigzag’s length
+             * @enum {string}
+             */
+            zigzag_length: "per-stroke" | "per-cycle";
+            /** @description the manual allows magnets near it */
+            magnets_allowed: boolean;
+            /** @description its own number or letter of each stitch it has, by stitch id */
+            stitch_names: {
+                [key: string]: string;
+            };
+        };
+        FootFacts: {
+            /** @description what it is called in the room */
+            name: string;
+            /**
+             * @description kind of foot
+             * @enum {string}
+             */
+            kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
+            /**
+             * @description how it is fixed
+             * @enum {string}
+             */
+            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description opening to the left, mm from the centre needle */
+            opening_left_mm: number;
+            /** @description opening to the right, mm from the centre needle */
+            opening_right_mm: number;
+            /**
+             * @description flat or with a groove beneath
+             * @enum {string}
+             */
+            sole: "flat" | "grooved";
+            /** @description left edge, mm from the centre needle */
+            edge_left_mm: number;
+            /** @description right edge, mm from the centre needle */
+            edge_right_mm: number;
+            /** @description inside edge of the toe, mm from the centre needle */
+            edge_inner_mm: number | null;
+            /** @description widest zigzag it takes, mm */
+            largest_swing_mm: number;
+            /**
+             * @description needle positions allowed
+             * @enum {string}
+             */
+            positions: "all" | "centre";
+            /** @description blade or ruler arm: min_mm, max_mm, step_mm */
+            guide: {
+                /** @description mm */
+                min_mm: number;
+                /** @description mm */
+                max_mm: number;
+                /** @description mm */
+                step_mm: number;
+            } | null;
+            /** @description how many there are */
+            count: number;
+        };
+        AnswerBody: {
+            tool: string;
+            text: string;
+            lesson?: string | null;
+            row?: string | null;
+            student?: string | null;
+        };
         ChoiceBody: {
             lesson: string;
             drill?: string | null;
             because?: string | null;
+        };
+        FootBody: {
+            facts: components["schemas"]["FootFacts"];
         };
         LayOutBody: {
             version: number;
@@ -331,6 +844,7 @@ export interface components {
             tension_mark: string;
             usable: boolean;
             note: string;
+            facts?: components["schemas"]["MachineFacts"];
         };
         MeBody: {
             /** @enum {string} */
@@ -384,6 +898,11 @@ export interface components {
             replaces?: string | null;
             next?: components["schemas"]["ChoiceBody"];
         };
+        ServiceBody: {
+            /** @enum {string} */
+            kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
+            note: string;
+        };
         SignInBody: {
             email: string;
             password: string;
@@ -402,6 +921,8 @@ export interface components {
             reasons: components["schemas"]["ReasonView"][];
             candidates: components["schemas"]["CandidateView"][];
             warm_up: components["schemas"]["DrillView"] | null;
+            /** @description why nobody can sew it in this room */
+            cannot: string | null;
         };
         /** @description Something that could be sewn next. */
         CandidateView: {
@@ -413,6 +934,8 @@ export interface components {
             /** Format: float */
             minutes: number;
             ready: boolean;
+            /** @description why nobody can sew it in this room */
+            cannot: string | null;
         };
         /** @description The one thing to change. */
         ChangeView: {
@@ -503,6 +1026,19 @@ export interface components {
             options: string[];
             hint: string;
         };
+        /** @description A kind of foot there is, with measures to start from. */
+        FootKindView: {
+            id: string;
+            title: string;
+            about: string;
+            caution: string;
+            usual: components["schemas"]["FootFacts"];
+        };
+        /** @description A kind of foot of the room. */
+        FootView: {
+            id: string;
+            facts: components["schemas"]["FootFacts"];
+        };
         /** @description Something found. */
         FoundView: {
             /** @enum {string} */
@@ -529,6 +1065,16 @@ export interface components {
             checks: components["schemas"]["CheckView"][];
             measured: components["schemas"]["MeasuredRowView"][];
             advice: components["schemas"]["AdviceView"];
+        };
+        /** @description An answer of the workshop kept beside a lesson or with a student. */
+        KeptAnswerView: {
+            id: string;
+            tool: string;
+            text: string;
+            lesson: string | null;
+            row: string | null;
+            student: string | null;
+            kept_at: string;
         };
         /** @description A kept sample, what was assigned, and whose sample is next. */
         KeptView: {
@@ -586,6 +1132,9 @@ export interface components {
             machine: string | null;
             machines: components["schemas"]["MachineView"][];
             next_student: components["schemas"]["NamedView"] | null;
+            /** @description why this lesson cannot be sewn in this room, or not on the student’s machine */
+            cannot: string | null;
+            feet: components["schemas"]["FootView"][];
         };
         /** @description A machine of the room. */
         MachineView: {
@@ -596,6 +1145,7 @@ export interface components {
             tension_mark: string;
             usable: boolean;
             note: string;
+            facts: components["schemas"]["MachineFacts"];
         };
         /** @description Where the ruler lies, in mm. */
         MarkView: {
@@ -652,7 +1202,7 @@ export interface components {
         /** @description What is wrong with a plan. */
         PlanProblemView: {
             /** @enum {string} */
-            kind: "overfull" | "prerequisite";
+            kind: "overfull" | "prerequisite" | "cannot";
             session: number;
             lesson: string | null;
             text: string;
@@ -686,6 +1236,52 @@ export interface components {
             text: string;
             evidence: components["schemas"]["EvidenceView"][];
         };
+        /** @description Whether a machine sews a stitch, at the settings most people start from. */
+        RoomCellView: {
+            machine: string;
+            stitch: string;
+            works: boolean;
+            foot: string | null;
+            /** @enum {string} */
+            clearance: "clear" | "close" | "strike";
+            /** Format: float */
+            width_mm: number;
+            /** Format: float */
+            length_mm: number;
+            why: string;
+            instead: string;
+        };
+        /** @description What the room means for a lesson of the running course. */
+        RoomLessonView: {
+            lesson: string;
+            title: string;
+            /** @enum {string} */
+            kind: "cannot" | "short";
+            text: string;
+        };
+        /** @description A machine with its care. */
+        RoomMachineView: {
+            machine: components["schemas"]["MachineView"];
+            needle_on: string | null;
+            clean_on: string | null;
+            /** Format: float */
+            needle_hours: number;
+            due: string[];
+            log: components["schemas"]["ServiceView"][];
+        };
+        /** @description The room: machines, feet, and what works with what. */
+        RoomView: {
+            machines: components["schemas"]["RoomMachineView"][];
+            feet: components["schemas"]["FootView"][];
+            stitches: components["schemas"]["StitchView"][];
+            cells: components["schemas"]["RoomCellView"][];
+            lessons: components["schemas"]["RoomLessonView"][];
+            kinds: components["schemas"]["FootKindView"][];
+            mounts: components["schemas"]["NamedView"][];
+            wants: components["schemas"]["NamedView"][];
+            cloths: components["schemas"]["NamedView"][];
+            made: components["schemas"]["NamedView"][];
+        };
         /** @description A row as needle points in mm. */
         RowLineView: {
             id: string;
@@ -701,6 +1297,13 @@ export interface components {
             guide: string;
             fields: components["schemas"]["FieldView"][];
             checks: components["schemas"]["CheckRuleView"][];
+        };
+        /** @description Something that was done to a machine. */
+        ServiceView: {
+            /** @enum {string} */
+            kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
+            note: string;
+            done_at: string;
         };
         /** @description A session of the course. */
         SessionView: {
@@ -757,6 +1360,20 @@ export interface components {
             levels: ("not-tried" | "begun" | "coming" | "sure" | "refresh-due")[];
             next_title: string;
             sure: number;
+        };
+        /** @description A stitch the program can draw. */
+        StitchView: {
+            id: string;
+            title: string;
+            about: string;
+            /** @enum {string} */
+            generator: "pattern" | "buttonhole" | "button";
+            swings: boolean;
+            dense: boolean;
+            /** Format: float */
+            length_mm: number;
+            /** Format: float */
+            width_mm: number;
         };
         /** @description A stretch of the session, in minutes from its start. */
         TapePieceView: {
@@ -1245,6 +1862,74 @@ export interface operations {
             };
         };
     };
+    retireMachine: {
+        parameters: {
+            query?: {
+                sure?: number;
+            };
+            header?: never;
+            path: {
+                machine: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    logService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -1418,6 +2103,142 @@ export interface operations {
             };
         };
     };
+    room: {
+        parameters: {
+            query?: {
+                class?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    newFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FootBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                foot: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FootBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    retireFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                foot: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     previewSample: {
         parameters: {
             query?: never;
@@ -1569,6 +2390,1765 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    answers: {
+        parameters: {
+            query?: {
+                lesson?: string;
+                student?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAnswerView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAnswerView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                answer: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "advise-feet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description what they want to sew */
+                    wants: ("seams" | "knits" | "zips" | "concealed-zips" | "hems" | "fine-hems" | "buttonholes" | "edges" | "leather" | "quilting" | "curtains" | "applique" | "binding" | "gathers" | "mending")[];
+                    /** @description how many of each kind are there */
+                    have?: {
+                        [key: string]: number;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description cannot do without */
+                        need: {
+                            /** @description kind of foot */
+                            kind: string;
+                            /** @description its name */
+                            title: string;
+                            /** @description there already */
+                            have: number;
+                            /** @description reason */
+                            why: string;
+                        }[];
+                        /** @description makes it easier */
+                        helps: {
+                            /** @description kind of foot */
+                            kind: string;
+                            /** @description its name */
+                            title: string;
+                            /** @description there already */
+                            have: number;
+                            /** @description reason */
+                            why: string;
+                        }[];
+                        /** @description not for these wishes */
+                        leave: {
+                            /** @description kind of foot */
+                            kind: string;
+                            /** @description its name */
+                            title: string;
+                        }[];
+                        /** @description needles that matter more */
+                        needles: string[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "advise-needle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description class of cloth by weight
+                     * @enum {string}
+                     */
+                    weight: "sheer" | "light" | "medium" | "heavy" | "very-heavy";
+                    /**
+                     * @description how it is made
+                     * @enum {string}
+                     */
+                    cloth: "woven" | "fine-woven" | "knit" | "stretch" | "denim" | "leather" | "coated";
+                    /** @description all layers together, mm; default 0.6 */
+                    stack_mm?: number;
+                    /** @description the number on the thread */
+                    thread?: number;
+                    /**
+                     * @description what the number means; default tex
+                     * @enum {string}
+                     */
+                    thread_unit?: "tex" | "weight" | "ticket" | "denier";
+                    /**
+                     * @description of the thread; default polyester
+                     * @enum {string}
+                     */
+                    fibre?: "polyester" | "cotton" | "silk" | "nylon" | "wool";
+                    /** @description size of the needle in the machine */
+                    fitted?: number;
+                    /** @description it has sewn */
+                    hours?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description size */
+                        metric: number;
+                        /** @description the other number on the packet */
+                        number: number;
+                        /** @description point */
+                        point: string;
+                        /** @description why */
+                        reasons: string[];
+                        /** @description mind */
+                        warnings: string[];
+                        thread: {
+                            /** @description g for each km */
+                            tex: number;
+                            /** @description 9 tex */
+                            denier: number;
+                            /** @description km for each kg */
+                            weight: number;
+                            /** @description about 3000/tex */
+                            ticket: number;
+                            /** @description mm */
+                            diameter_mm: number;
+                        } | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "check-fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    machine: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description what drives it
+                         * @enum {string}
+                         */
+                        drive: "mechanical" | "computerised" | "straight-only";
+                        /**
+                         * @description how feet are fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description widest zigzag, mm */
+                        widest_swing_mm?: number;
+                        /** @description mm */
+                        shortest_stitch_mm?: number;
+                        /** @description mm */
+                        longest_stitch_mm?: number;
+                        /** @description where width is not free: the only zigzags */
+                        fixed_zigzags?: {
+                            /** @description mm */
+                            width_mm: number;
+                            /** @description mm for each stroke */
+                            length_mm: number;
+                            /** @description its mark on the dial */
+                            name: string;
+                        }[];
+                        /** @description from the centre, left negative; 0 is among them */
+                        needle_positions_mm?: number[];
+                        /** @description the dial’s usual mark */
+                        tension_mark?: string;
+                        /** @description width of the plate’s slot, mm */
+                        slot_mm?: number;
+                        /** @description guide lines from the centre needle */
+                        plate_lines_mm?: number[];
+                        /**
+                         * @description kind
+                         * @enum {string}
+                         */
+                        buttonhole?: "none" | "one-step" | "four-step";
+                        /**
+                         * @description the end it starts; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_starts?: "" | "front" | "back";
+                        /** @description mm */
+                        longest_buttonhole_mm?: number;
+                        /**
+                         * @description how the feed is put out of work
+                         * @enum {string}
+                         */
+                        feed_drop?: "drops" | "cover" | "none";
+                        /** @description full speed */
+                        strokes_per_minute?: number;
+                        /** @description type */
+                        bobbin?: string;
+                        /** @description metres on a full bobbin */
+                        bobbin_metres?: number;
+                        /**
+                         * @description what its length dial means by a zigzag’s length
+                         * @enum {string}
+                         */
+                        zigzag_length?: "per-stroke" | "per-cycle";
+                        /** @description the manual allows magnets near it */
+                        magnets_allowed?: boolean;
+                        /** @description its own number or letter of each stitch it has, by stitch id */
+                        stitch_names?: {
+                            [key: string]: string;
+                        };
+                    };
+                    foot: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description kind of foot
+                         * @enum {string}
+                         */
+                        kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
+                        /**
+                         * @description how it is fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description opening to the left, mm from the centre needle */
+                        opening_left_mm?: number;
+                        /** @description opening to the right, mm from the centre needle */
+                        opening_right_mm?: number;
+                        /**
+                         * @description flat or with a groove beneath
+                         * @enum {string}
+                         */
+                        sole?: "flat" | "grooved";
+                        /** @description left edge, mm from the centre needle */
+                        edge_left_mm?: number;
+                        /** @description right edge, mm from the centre needle */
+                        edge_right_mm?: number;
+                        /** @description inside edge of the toe, mm from the centre needle */
+                        edge_inner_mm?: number | null;
+                        /** @description widest zigzag it takes, mm */
+                        largest_swing_mm?: number;
+                        /**
+                         * @description needle positions allowed
+                         * @enum {string}
+                         */
+                        positions?: "all" | "centre";
+                        /** @description blade or ruler arm: min_mm, max_mm, step_mm */
+                        guide?: {
+                            /** @description mm */
+                            min_mm: number;
+                            /** @description mm */
+                            max_mm: number;
+                            /** @description mm */
+                            step_mm: number;
+                        } | null;
+                        /** @description how many there are */
+                        count?: number;
+                    };
+                    /**
+                     * @description kind
+                     * @enum {string}
+                     */
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    /** @description for each stroke, mm; default the usual one */
+                    length_mm?: number;
+                    /** @description of the swing, mm; default the usual one; a straight stitch has none */
+                    width_mm?: number;
+                    /** @description middle of the swing, left negative; default 0 */
+                    needle_position_mm?: number;
+                    /** @description between the sides of a buttonhole; default 0.6 */
+                    gap_mm?: number;
+                    /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
+                    stitches?: number;
+                    /** @description metric size; default 80 */
+                    needle_size?: number;
+                    /** @description leather, suede, vinyl, coated */
+                    sticky_cloth?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description nothing refuses */
+                        works: boolean;
+                        /** @description each with why */
+                        refusals: {
+                            /** @description which rule */
+                            rule: string;
+                            /** @description what it is about */
+                            field: string;
+                            /** @description why */
+                            text: string;
+                            /** @description needle, foot or machine may break */
+                            danger: boolean;
+                        }[];
+                        /** @description in the foot */
+                        margin_left_mm: number;
+                        /** @description in the foot */
+                        margin_right_mm: number;
+                        /**
+                         * @description in the foot
+                         * @enum {string}
+                         */
+                        verdict: "clear" | "close" | "strike";
+                        /** @description the smaller one, in the plate’s slot */
+                        plate_margin_mm: number;
+                        /** @description from and to */
+                        swing_mm: number[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "class-minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description heads */
+                    students: number;
+                    /** @description usable machines */
+                    machines: number;
+                    /** @description feet of the kind the lesson needs */
+                    feet: number;
+                    /** @description people who look at samples beside the teacher */
+                    helpers: number;
+                    /** @description minutes to show it */
+                    demo: number;
+                    /** @description minutes for one attempt */
+                    sew: number;
+                    /** @description minutes to look at one sample */
+                    inspect: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description of sewing */
+                        rounds: number;
+                        /** @description from the first word to the last sample */
+                        minutes: number;
+                        /** @description what happens when */
+                        spans: {
+                            /**
+                             * @description what
+                             * @enum {string}
+                             */
+                            kind: "show" | "sew" | "look";
+                            /** @description min */
+                            from: number;
+                            /** @description min */
+                            to: number;
+                            /** @description round */
+                            round: number;
+                        }[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "convert-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description a number, or text such as "1 1/2", "5/8", "15,9" */
+                    value: number | string;
+                    /**
+                     * @description the unit of the value
+                     * @enum {string}
+                     */
+                    unit: "mm" | "in";
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description mm */
+                        mm: number;
+                        /** @description to the nearest sixteenth */
+                        inches: string;
+                        /** @description mm less the sixteenth */
+                        leftover_mm: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "find-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description needle to cloth edge, mm */
+                    allowance_mm: number;
+                    /** @description positions the needle can take, left negative; default the centre */
+                    needle_positions_mm?: number[];
+                    /** @description what the edge can ride along */
+                    guides: {
+                        /** @description its name */
+                        id: string;
+                        /**
+                         * @description fixed or adjustable
+                         * @enum {string}
+                         */
+                        kind: "fixed" | "adjustable";
+                        /** @description of a fixed guide, mm to the right of the centre needle */
+                        distance_mm?: number;
+                        /** @description of an adjustable one, nearest, mm to the right of the centre needle */
+                        min_mm?: number;
+                        /** @description of an adjustable one, furthest, mm to the right of the centre needle */
+                        max_mm?: number;
+                        /** @description steps it is set in; 0: freely */
+                        step_mm?: number;
+                        /** @description set-up it takes, only compared; default 0 */
+                        effort?: number;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        best: {
+                            /** @description the guide */
+                            id: string;
+                            /** @description where it stands, from the centre needle */
+                            setting_mm: number;
+                            /** @description left negative */
+                            needle_position_mm: number;
+                            /** @description off the allowance, either way */
+                            error_mm: number;
+                            /** @description above 0: the seam comes out wider */
+                            over_mm: number;
+                            /** @description as given */
+                            effort: number;
+                        };
+                        /** @description best first */
+                        all: {
+                            /** @description the guide */
+                            id: string;
+                            /** @description where it stands, from the centre needle */
+                            setting_mm: number;
+                            /** @description left negative */
+                            needle_position_mm: number;
+                            /** @description off the allowance, either way */
+                            error_mm: number;
+                            /** @description above 0: the seam comes out wider */
+                            over_mm: number;
+                            /** @description as given */
+                            effort: number;
+                        }[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "find-room-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    machine: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description what drives it
+                         * @enum {string}
+                         */
+                        drive: "mechanical" | "computerised" | "straight-only";
+                        /**
+                         * @description how feet are fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description widest zigzag, mm */
+                        widest_swing_mm?: number;
+                        /** @description mm */
+                        shortest_stitch_mm?: number;
+                        /** @description mm */
+                        longest_stitch_mm?: number;
+                        /** @description where width is not free: the only zigzags */
+                        fixed_zigzags?: {
+                            /** @description mm */
+                            width_mm: number;
+                            /** @description mm for each stroke */
+                            length_mm: number;
+                            /** @description its mark on the dial */
+                            name: string;
+                        }[];
+                        /** @description from the centre, left negative; 0 is among them */
+                        needle_positions_mm?: number[];
+                        /** @description the dial’s usual mark */
+                        tension_mark?: string;
+                        /** @description width of the plate’s slot, mm */
+                        slot_mm?: number;
+                        /** @description guide lines from the centre needle */
+                        plate_lines_mm?: number[];
+                        /**
+                         * @description kind
+                         * @enum {string}
+                         */
+                        buttonhole?: "none" | "one-step" | "four-step";
+                        /**
+                         * @description the end it starts; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_starts?: "" | "front" | "back";
+                        /** @description mm */
+                        longest_buttonhole_mm?: number;
+                        /**
+                         * @description how the feed is put out of work
+                         * @enum {string}
+                         */
+                        feed_drop?: "drops" | "cover" | "none";
+                        /** @description full speed */
+                        strokes_per_minute?: number;
+                        /** @description type */
+                        bobbin?: string;
+                        /** @description metres on a full bobbin */
+                        bobbin_metres?: number;
+                        /**
+                         * @description what its length dial means by a zigzag’s length
+                         * @enum {string}
+                         */
+                        zigzag_length?: "per-stroke" | "per-cycle";
+                        /** @description the manual allows magnets near it */
+                        magnets_allowed?: boolean;
+                        /** @description its own number or letter of each stitch it has, by stitch id */
+                        stitch_names?: {
+                            [key: string]: string;
+                        };
+                    };
+                    /** @description of the room */
+                    feet: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description kind of foot
+                         * @enum {string}
+                         */
+                        kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
+                        /**
+                         * @description how it is fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description opening to the left, mm from the centre needle */
+                        opening_left_mm?: number;
+                        /** @description opening to the right, mm from the centre needle */
+                        opening_right_mm?: number;
+                        /**
+                         * @description flat or with a groove beneath
+                         * @enum {string}
+                         */
+                        sole?: "flat" | "grooved";
+                        /** @description left edge, mm from the centre needle */
+                        edge_left_mm?: number;
+                        /** @description right edge, mm from the centre needle */
+                        edge_right_mm?: number;
+                        /** @description inside edge of the toe, mm from the centre needle */
+                        edge_inner_mm?: number | null;
+                        /** @description widest zigzag it takes, mm */
+                        largest_swing_mm?: number;
+                        /**
+                         * @description needle positions allowed
+                         * @enum {string}
+                         */
+                        positions?: "all" | "centre";
+                        /** @description blade or ruler arm: min_mm, max_mm, step_mm */
+                        guide?: {
+                            /** @description mm */
+                            min_mm: number;
+                            /** @description mm */
+                            max_mm: number;
+                            /** @description mm */
+                            step_mm: number;
+                        } | null;
+                        /** @description how many there are */
+                        count?: number;
+                    }[];
+                    /** @description a length such as 15,9 or 5/8 */
+                    allowance: string;
+                    /**
+                     * @description of a bare number
+                     * @enum {string}
+                     */
+                    unit: "mm" | "in";
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description as read */
+                        allowance_mm: number;
+                        /** @description to the nearest sixteenth */
+                        inches: string;
+                        /** @description best first */
+                        all: {
+                            /** @description the guide */
+                            id: string;
+                            /** @description where it stands, from the centre needle */
+                            setting_mm: number;
+                            /** @description left negative */
+                            needle_position_mm: number;
+                            /** @description off the allowance, either way */
+                            error_mm: number;
+                            /** @description above 0: the seam comes out wider */
+                            over_mm: number;
+                            /** @description as given */
+                            effort: number;
+                        }[];
+                        /** @description the manual allows magnets near this machine */
+                        magnets: boolean;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "needle-clearance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description from the centre needle to the left wall, mm */
+                    opening_left_mm: number;
+                    /** @description from the centre needle to the right wall, mm */
+                    opening_right_mm: number;
+                    /** @description width of the swing, mm; 0 for a straight stitch */
+                    stitch_width_mm: number;
+                    /** @description middle of the swing from the centre, left negative, mm */
+                    needle_position_mm: number;
+                    /** @description metric size, hundredths of a mm */
+                    needle_size: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description below 0: it strikes */
+                        margin_left_mm: number;
+                        /** @description below 0: it strikes */
+                        margin_right_mm: number;
+                        /**
+                         * @description by the smaller margin
+                         * @enum {string}
+                         */
+                        verdict: "clear" | "close" | "strike";
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "next-lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description what can be learned */
+                    skills: {
+                        /** @description its id */
+                        id: string;
+                        /** @description its name */
+                        title?: string;
+                        /** @description skills it stands on */
+                        needs?: string[];
+                        /** @description never skipped, always first */
+                        safety?: boolean;
+                    }[];
+                    /** @description what can be given */
+                    lessons: {
+                        /** @description its id */
+                        id: string;
+                        /** @description its name */
+                        title?: string;
+                        /** @description skills */
+                        teaches: string[];
+                        /** @description the first time, with its demo */
+                        minutes: number;
+                        /** @description once more, without; default as minutes */
+                        again_minutes?: number;
+                        /** @description short exercises of one skill */
+                        drills?: {
+                            /** @description its id */
+                            id: string;
+                            /** @description its name */
+                            title?: string;
+                            /** @description the skill */
+                            skill: string;
+                            /** @description how long */
+                            minutes: number;
+                            /** @description what to do */
+                            text?: string;
+                        }[];
+                    }[];
+                    /** @description lesson ids in the order of the course; default all lessons as given */
+                    course_order?: string[];
+                    /**
+                     * @description gate: nobody passes an unmet prerequisite; together: the class moves on
+                     * @enum {string}
+                     */
+                    policy?: "gate" | "together";
+                    /**
+                     * @description when a skill counts as sure
+                     * @enum {string}
+                     */
+                    school?: "tracing" | "three-in-a-row" | "two-of-three" | "teachers-word";
+                    /** @description oldest first */
+                    samples?: {
+                        /** @description its id */
+                        id?: string;
+                        /** @description the lesson it was sewn for */
+                        lesson: string;
+                        /** @description when, such as 2030-05-02 or 2030-05-02T19:10:00Z */
+                        at?: string;
+                        /** @description what it shows of each skill */
+                        evidence: {
+                            /** @description a skill */
+                            skill: string;
+                            /** @description 1 right, 0 wrong, between is soft */
+                            weights: number[];
+                        }[];
+                        /** @description results of checks, faults seen */
+                        findings?: {
+                            /** @description id of the check or fault */
+                            check: string;
+                            /** @description its name */
+                            title?: string;
+                            /** @description what it says */
+                            text?: string;
+                            /**
+                             * @description what it says
+                             * @enum {string}
+                             */
+                            verdict: "met" | "near" | "not-yet" | "unsure";
+                            /** @description skills it shows */
+                            skills: string[];
+                            /** @description in which way it is off, such as drift or low */
+                            fix?: string;
+                            change?: {
+                                /**
+                                 * @description what to change
+                                 * @enum {string}
+                                 */
+                                kind: "setting" | "guide" | "habit";
+                                /** @description the change */
+                                text: string;
+                            };
+                            /** @description a fault seen rather than a check */
+                            fault?: boolean;
+                        }[];
+                    }[];
+                    /** @description lesson or skill ids the student wants to come to */
+                    wishes?: string[];
+                    /** @description the teacher’s own word by skill */
+                    words?: {
+                        [key: string]: boolean;
+                    };
+                    /** @description the moment to decide for; default the time of the last sample */
+                    now?: string;
+                    tracing?: {
+                        /** @description chance */
+                        start: number;
+                        /** @description chance */
+                        slip: number;
+                        /** @description chance */
+                        guess: number;
+                        /** @description chance */
+                        transit: number;
+                    };
+                    /** @description time constant of fading in weeks; null switches it off */
+                    fading_weeks?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /**
+                         * @description what kind of step
+                         * @enum {string}
+                         */
+                        kind: "repeat" | "drill" | "refresh" | "go-on" | "enrich";
+                        lesson: string | null;
+                        drill: string | null;
+                        change: {
+                            /** @description setting, guide or habit */
+                            kind: string;
+                            /** @description the change */
+                            text: string;
+                        };
+                        /** @description why */
+                        reasons: {
+                            /** @description a sentence */
+                            text: string;
+                            /** @description readings behind it */
+                            evidence: Record<string, never>[];
+                        }[];
+                        /** @description best first */
+                        candidates: {
+                            /** @description kind */
+                            kind: string;
+                            lesson: string;
+                            drill: string | null;
+                            /** @description min */
+                            minutes: number;
+                            /** @description expected */
+                            gain_per_minute: number;
+                            ready: boolean;
+                        }[];
+                        /** @description a drill that comes along */
+                        warm_up: string | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "read-seam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description allowance aimed at, mm */
+                    target_mm: number;
+                    /** @description the mean is met within ± this, mm */
+                    met_mm: number;
+                    /** @description the mean is near within ± this, mm, at least met_mm */
+                    near_mm: number;
+                    /** @description three or more */
+                    readings: {
+                        /** @description place along the seam, mm */
+                        at_mm: number;
+                        /** @description stitching to cloth edge there, mm */
+                        allowance_mm: number;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description of the seam */
+                        slope: number;
+                        /** @description of the seam */
+                        intercept_mm: number;
+                        /** @description of the seam */
+                        mean_mm: number;
+                        /** @description of the seam */
+                        bias_mm: number;
+                        /** @description of the seam */
+                        drift_mm: number;
+                        /** @description of the seam */
+                        wobble_mm: number;
+                        /** @description of the seam */
+                        spread_mm: number;
+                        /**
+                         * @description what stands out
+                         * @enum {string}
+                         */
+                        pattern: "good" | "offset" | "drift" | "wobble" | "end-wander";
+                        /**
+                         * @description on the mean
+                         * @enum {string}
+                         */
+                        verdict: "met" | "near" | "not-yet" | "unsure";
+                        /** @description chance */
+                        p_met: number;
+                        /** @description chance */
+                        p_near: number;
+                        /** @description chance */
+                        p_not_yet: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "read-stitch-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description stitches counted; halves are allowed */
+                    stitches: number;
+                    /** @description the span they were counted over, mm */
+                    span_mm: number;
+                    /** @description stitch length aimed at, mm */
+                    target_mm: number;
+                    /** @description met within ± this, mm */
+                    met_mm: number;
+                    /** @description near within ± this, mm, at least met_mm */
+                    near_mm: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description mm */
+                        length_mm: number;
+                        /** @description standard uncertainty */
+                        u_mm: number;
+                        /** @description U, k = 2 */
+                        expanded_mm: number;
+                        /** @description chance */
+                        p_met: number;
+                        /** @description chance */
+                        p_near: number;
+                        /** @description chance */
+                        p_not_yet: number;
+                        /**
+                         * @description from 0.8 on
+                         * @enum {string}
+                         */
+                        verdict: "met" | "near" | "not-yet" | "unsure";
+                        /** @description null when decided */
+                        stitches_to_decide: number | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "stitch-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description kind
+                     * @enum {string}
+                     */
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    /** @description for each stroke, mm; default the usual one */
+                    length_mm?: number;
+                    /** @description of the swing, mm; default the usual one; a straight stitch has none */
+                    width_mm?: number;
+                    /** @description length of the row; of a buttonhole its finished length */
+                    row_mm: number;
+                    /** @description middle of the swing, left negative; default 0 */
+                    needle_position_mm?: number;
+                    /** @description between the sides of a buttonhole; default 0.6 */
+                    gap_mm?: number;
+                    /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
+                    stitches?: number;
+                    /** @description thickness of all layers, mm; default 0.6 */
+                    stack_mm?: number;
+                    /** @description of the machine at full speed; default 800 */
+                    strokes_per_minute?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description the stitch */
+                        title: string;
+                        /** @description what it is for */
+                        about: string;
+                        /** @description class number */
+                        iso_4915: string | null;
+                        /** @description where the number is from */
+                        iso_source: string;
+                        /** @description for each stroke */
+                        length_mm: number;
+                        /** @description of the swing */
+                        width_mm: number;
+                        /** @description least and most */
+                        length_range_mm: number[];
+                        /** @description least and most */
+                        width_range_mm: number[];
+                        /** @description [along, across] in mm, in sewing order */
+                        right_side: number[][];
+                        /** @description [along, across] in mm, in sewing order */
+                        underside: number[][];
+                        /** @description strokes of the row */
+                        stitches: number;
+                        /** @description stitches per inch; null where nothing is fed */
+                        per_inch: number | null;
+                        /** @description thread */
+                        top_mm: number;
+                        /** @description thread */
+                        bobbin_mm: number;
+                        /** @description both threads to row */
+                        ratio: number;
+                        /** @description for a beginner */
+                        minutes: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "stitch-points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description kind
+                     * @enum {string}
+                     */
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    /** @description for each stroke, mm; default the usual one */
+                    length_mm?: number;
+                    /** @description of the swing, mm; default the usual one; a straight stitch has none */
+                    width_mm?: number;
+                    /** @description length of the row; of a buttonhole its finished length */
+                    row_mm: number;
+                    /** @description middle of the swing, left negative; default 0 */
+                    needle_position_mm?: number;
+                    /** @description between the sides of a buttonhole; default 0.6 */
+                    gap_mm?: number;
+                    /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
+                    stitches?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description [along, across] in mm, in sewing order */
+                        points: number[][];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "tension-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description of the top thread from the machine’s usual mark, tighter is positive */
+                    top_notches: number;
+                    /** @description the same for the bobbin; default 0 */
+                    bobbin_notches?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description 0 on the underside, 0.5 in the middle, 1 on the right side */
+                        lock: number;
+                        /**
+                         * @description of both faces
+                         * @enum {string}
+                         */
+                        look: "balanced" | "top-loose" | "top-tight";
+                        /**
+                         * @description what shows
+                         * @enum {string}
+                         */
+                        right_side: "even" | "dots" | "loops";
+                        /**
+                         * @description what shows
+                         * @enum {string}
+                         */
+                        underside: "even" | "dots" | "loops";
+                        /**
+                         * @description what to do next
+                         * @enum {string}
+                         */
+                        move: "none" | "notch-up" | "notch-down" | "rethread";
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "thread-use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description kind
+                     * @enum {string}
+                     */
+                    stitch: "straight" | "zigzag";
+                    /** @description stitch length for each stroke, mm */
+                    length_mm: number;
+                    /** @description width of a zigzag, mm; a straight stitch has none */
+                    width_mm?: number;
+                    /** @description thickness of all layers, mm */
+                    stack_mm: number;
+                    /** @description length of the seam, mm */
+                    seam_mm: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description mm */
+                        top_mm: number;
+                        /** @description mm */
+                        bobbin_mm: number;
+                        /** @description both threads to seam */
+                        ratio: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "trace-skill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description chance that it is known at the start */
+                    start: number;
+                    /** @description chance of a wrong showing although known */
+                    slip: number;
+                    /** @description chance of a right showing although not known */
+                    guess: number;
+                    /** @description chance to learn it from one sample */
+                    transit: number;
+                    /** @description one inner list a sample */
+                    samples: number[][];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description chance after each sample */
+                        after: number[];
+                        /** @description sample number from 1 */
+                        mastered_at: number | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "translate-dial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    from: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description what drives it
+                         * @enum {string}
+                         */
+                        drive: "mechanical" | "computerised" | "straight-only";
+                        /**
+                         * @description how feet are fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description widest zigzag, mm */
+                        widest_swing_mm?: number;
+                        /** @description mm */
+                        shortest_stitch_mm?: number;
+                        /** @description mm */
+                        longest_stitch_mm?: number;
+                        /** @description where width is not free: the only zigzags */
+                        fixed_zigzags?: {
+                            /** @description mm */
+                            width_mm: number;
+                            /** @description mm for each stroke */
+                            length_mm: number;
+                            /** @description its mark on the dial */
+                            name: string;
+                        }[];
+                        /** @description from the centre, left negative; 0 is among them */
+                        needle_positions_mm?: number[];
+                        /** @description the dial’s usual mark */
+                        tension_mark?: string;
+                        /** @description width of the plate’s slot, mm */
+                        slot_mm?: number;
+                        /** @description guide lines from the centre needle */
+                        plate_lines_mm?: number[];
+                        /**
+                         * @description kind
+                         * @enum {string}
+                         */
+                        buttonhole?: "none" | "one-step" | "four-step";
+                        /**
+                         * @description the end it starts; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_starts?: "" | "front" | "back";
+                        /** @description mm */
+                        longest_buttonhole_mm?: number;
+                        /**
+                         * @description how the feed is put out of work
+                         * @enum {string}
+                         */
+                        feed_drop?: "drops" | "cover" | "none";
+                        /** @description full speed */
+                        strokes_per_minute?: number;
+                        /** @description type */
+                        bobbin?: string;
+                        /** @description metres on a full bobbin */
+                        bobbin_metres?: number;
+                        /**
+                         * @description what its length dial means by a zigzag’s length
+                         * @enum {string}
+                         */
+                        zigzag_length?: "per-stroke" | "per-cycle";
+                        /** @description the manual allows magnets near it */
+                        magnets_allowed?: boolean;
+                        /** @description its own number or letter of each stitch it has, by stitch id */
+                        stitch_names?: {
+                            [key: string]: string;
+                        };
+                    };
+                    to: {
+                        /** @description what it is called in the room */
+                        name?: string;
+                        /**
+                         * @description what drives it
+                         * @enum {string}
+                         */
+                        drive: "mechanical" | "computerised" | "straight-only";
+                        /**
+                         * @description how feet are fixed
+                         * @enum {string}
+                         */
+                        mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+                        /** @description widest zigzag, mm */
+                        widest_swing_mm?: number;
+                        /** @description mm */
+                        shortest_stitch_mm?: number;
+                        /** @description mm */
+                        longest_stitch_mm?: number;
+                        /** @description where width is not free: the only zigzags */
+                        fixed_zigzags?: {
+                            /** @description mm */
+                            width_mm: number;
+                            /** @description mm for each stroke */
+                            length_mm: number;
+                            /** @description its mark on the dial */
+                            name: string;
+                        }[];
+                        /** @description from the centre, left negative; 0 is among them */
+                        needle_positions_mm?: number[];
+                        /** @description the dial’s usual mark */
+                        tension_mark?: string;
+                        /** @description width of the plate’s slot, mm */
+                        slot_mm?: number;
+                        /** @description guide lines from the centre needle */
+                        plate_lines_mm?: number[];
+                        /**
+                         * @description kind
+                         * @enum {string}
+                         */
+                        buttonhole?: "none" | "one-step" | "four-step";
+                        /**
+                         * @description the end it starts; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_starts?: "" | "front" | "back";
+                        /** @description mm */
+                        longest_buttonhole_mm?: number;
+                        /**
+                         * @description how the feed is put out of work
+                         * @enum {string}
+                         */
+                        feed_drop?: "drops" | "cover" | "none";
+                        /** @description full speed */
+                        strokes_per_minute?: number;
+                        /** @description type */
+                        bobbin?: string;
+                        /** @description metres on a full bobbin */
+                        bobbin_metres?: number;
+                        /**
+                         * @description what its length dial means by a zigzag’s length
+                         * @enum {string}
+                         */
+                        zigzag_length?: "per-stroke" | "per-cycle";
+                        /** @description the manual allows magnets near it */
+                        magnets_allowed?: boolean;
+                        /** @description its own number or letter of each stitch it has, by stitch id */
+                        stitch_names?: {
+                            [key: string]: string;
+                        };
+                    };
+                    /**
+                     * @description kind
+                     * @enum {string}
+                     */
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    /** @description as the first machine’s dial says */
+                    width_mm?: number;
+                    /** @description as the first machine’s dial says */
+                    length_mm: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description the second machine has the stitch */
+                        possible: boolean;
+                        /** @description its number or letter there */
+                        stitch: string;
+                        /** @description to set */
+                        width_dial: number;
+                        /** @description to set */
+                        length_dial: number;
+                        /** @description what comes out less what was asked */
+                        width_off_mm: number;
+                        /** @description the same, for each stroke */
+                        length_off_mm: number;
+                        /** @description mark of the nearest fixed zigzag, where width is not free */
+                        fixed: string;
+                    };
+                };
             };
             /** @description what is wrong */
             default: {

@@ -15,6 +15,7 @@ const ClassPage = lazy(() => import('../features/class/ClassPage'))
 const SamplersPage = lazy(() => import('../features/samplers/SamplersPage'))
 const LessonPage = lazy(() => import('../features/samplers/LessonPage'))
 const RoomPage = lazy(() => import('../features/room/RoomPage'))
+const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 
 export function App() {
     const me = useMe()
@@ -42,6 +43,7 @@ export function App() {
                     <Route path="/samplers" element={<SamplersPage />} />
                     <Route path="/samplers/:lessonId" element={<LessonPage />} />
                     <Route path="/room" element={<RoomPage />} />
+                    <Route path="/workshop/:tool?" element={<WorkshopPage />} />
                     <Route path="*" element={<Navigate to={home} replace />} />
                 </Route>
             </Routes>

@@ -21,6 +21,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
         { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') },
         { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
         { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
+        { name: t('Workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },
     ]
     return (
         <div className="shell">

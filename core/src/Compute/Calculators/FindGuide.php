@@ -45,8 +45,8 @@ final class FindGuide implements Calculator
         return Schema::object(['best' => self::found(), 'all' => Schema::list('best first', self::found())]);
     }
 
-    /** @return array<string, mixed> */
-    private static function found(): array
+    /** @return array<string, mixed> JSON Schema of one guide found */
+    public static function found(): array
     {
         return Schema::object([
             'id' => Schema::text('the guide'), 'setting_mm' => Schema::number('where it stands, from the centre needle'), 'needle_position_mm' => Schema::number('left negative'),

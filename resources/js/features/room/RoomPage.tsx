@@ -1,58 +1,56 @@
-import { useState, type SubmitEvent } from 'react'
-import { api, ask, type View } from '../../api/client'
-import { useChange, useMachines } from '../../api/queries'
+import { Drawer } from '@mantine/core'
+import { useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { View } from '../../api/client'
+import { useMe, useRoom } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { FeetTable } from './FeetTable'
+import { FootForm } from './FootForm'
+import { MachineForm } from './MachineForm'
+import { MachineTable } from './MachineTable'
+import { WhatWorks } from './WhatWorks'
 
-type MachineIn = View['MachineBody']
+const SHOWN = [{ id: 'works', name: 'What works' }, { id: 'machines', name: 'Machines' }, { id: 'feet', name: 'Feet' }] as const
 
-/** The machines: what they are, and whether they may be used. Plans count the usable ones. */
+/** What is being edited: a machine or a foot, a new one without an id. */
+export type Editing = { machine: View['MachineView'] | null } | { foot: View['FootView'] | null }
+
+/** The room: what works with what, what is short, and the care of the machines. */
 export default function RoomPage() {
-    const machines = useMachines()
-    const change = useChange(async ({ id, ...body }: MachineIn & { id: string }) => {
-        await ask(api.PUT('/api/machines/{machine}', { params: { path: { machine: id } }, body }))
-    })
-    if (machines.data === undefined) return machines.error === null ? <Waiting what={t('Opening the room')} /> : <Trouble error={machines.error} />
+    const me = useMe()
+    const room = useRoom(me.data?.classes[0]?.id)
+    const [search] = useSearchParams()
+    const [editing, setEditing] = useState<Editing | null>(null)
+    const shown = search.get('show') ?? 'works'
+    if (room.data === undefined) return room.error === null ? <Waiting what={t('Opening the room')} /> : <Trouble error={room.error} />
+    const r = room.data
+    const close = () => setEditing(null)
     return (
         <div className="room">
-            <h1>{t('Room')}</h1>
-            <p className="caution">{t('Damaged lead, smell of burning or a strike: unplug, take it out of use here, and leave it to a technician. The machine’s manual and your local rules decide.')}</p>
-            <Trouble error={change.error} />
-            <table className="rows">
-                <thead><tr><th>{t('machine')}</th><th>{t('drive')}</th><th>{t('tension mark')}</th><th>{t('note')}</th><th>{t('in use')}</th></tr></thead>
-                <tbody>
-                    {machines.data.map((m) => (
-                        <tr key={m.id} className={m.usable ? '' : 'out'}>
-                            <td><strong>{m.name}</strong></td><td>{m.drive}</td><td className="num">{m.tension_mark}</td><td>{m.note}</td>
-                            <td><button type="button" className="quiet-act" aria-pressed={m.usable} onClick={() => change.mutate({ ...m, usable: !m.usable })}>{m.usable ? t('Take out of use') : t('Use it again')}</button></td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-            <AddMachine count={machines.data.length} />
+            <div className="room-head">
+                <h1>{t('Room')}</h1>
+                <nav className="bench inline" aria-label={t('Parts of the room')}>
+                    {SHOWN.map((s) => <Link key={s.id} to={s.id === 'works' ? '/room' : `/room?show=${s.id}`} className={s.id === shown ? 'on' : ''} aria-current={s.id === shown ? 'page' : undefined}>{t(s.name)}</Link>)}
+                </nav>
+                <span className="room-acts">
+                    <button type="button" className="quiet-act" onClick={() => setEditing({ machine: null })}>{t('Add a machine')}</button>
+                    <button type="button" className="quiet-act" onClick={() => setEditing({ foot: null })}>{t('Add a foot')}</button>
+                </span>
+            </div>
+            {r.lessons.length > 0 && (
+                <ul className="short">
+                    {r.lessons.map((l) => <li key={l.lesson + l.text} className={l.kind}><strong>{l.title}</strong> {l.text}</li>)}
+                </ul>
+            )}
+            {r.machines.length === 0 && <p className="empty">{t('No machines yet. Add the first: what it can do decides what can be planned.')}</p>}
+            {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
+            {shown === 'machines' && <MachineTable room={r} zone={me.data?.timezone ?? 'UTC'} onEdit={(machine) => setEditing({ machine })} />}
+            {shown === 'feet' && <FeetTable room={r} onEdit={(foot) => setEditing({ foot })} />}
+            <Drawer opened={editing !== null} onClose={close} position="right" size="xl" title={editing === null ? '' : 'machine' in editing ? (editing.machine?.name ?? t('A new machine')) : (editing.foot?.facts.name ?? t('A new foot'))}>
+                {editing !== null && 'machine' in editing && <MachineForm key={editing.machine?.id ?? 'new'} room={r} machine={editing.machine} onDone={close} />}
+                {editing !== null && 'foot' in editing && <FootForm key={editing.foot?.id ?? 'new'} room={r} foot={editing.foot} onDone={close} />}
+            </Drawer>
         </div>
-    )
-}
-
-function AddMachine({ count }: { count: number }) {
-    const fresh: MachineIn = { name: `Machine ${count + 1}`, drive: 'mechanical', tension_mark: '4', usable: true, note: '' }
-    const [form, setForm] = useState<MachineIn>(fresh)
-    const add = useChange(async () => {
-        await ask(api.POST('/api/machines', { body: form }))
-        setForm({ ...fresh, name: `Machine ${count + 2}` })
-    })
-    const submit = (event: SubmitEvent) => {
-        event.preventDefault()
-        add.mutate(undefined)
-    }
-    return (
-        <form className="add-students" onSubmit={submit}>
-            <label>{t('Name')}<input value={form.name} maxLength={60} required onChange={(e) => setForm({ ...form, name: e.currentTarget.value })} /></label>
-            <label>{t('Drive')}<select value={form.drive} onChange={(e) => setForm({ ...form, drive: e.currentTarget.value as MachineIn['drive'] })}>{['mechanical', 'computerised', 'straight-only'].map((d) => <option key={d}>{d}</option>)}</select></label>
-            <label>{t('Tension mark')}<input value={form.tension_mark} maxLength={10} required onChange={(e) => setForm({ ...form, tension_mark: e.currentTarget.value })} /></label>
-            <label>{t('Note')}<input value={form.note} maxLength={200} onChange={(e) => setForm({ ...form, note: e.currentTarget.value })} /></label>
-            <button type="submit" className="quiet-act" disabled={add.isPending}>{t('Add the machine')}</button>
-            <Trouble error={add.error} />
-        </form>
     )
 }

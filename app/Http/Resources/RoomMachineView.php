@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** A machine with its care. */
+#[OA\Schema]
+final readonly class RoomMachineView
+{
+    /**
+     * @param  list<string>  $due
+     * @param  list<ServiceView>  $log
+     */
+    public function __construct(
+        #[OA\Property] public MachineView $machine,
+        #[OA\Property(nullable: true)] public ?string $needle_on,
+        #[OA\Property(nullable: true)] public ?string $clean_on,
+        #[OA\Property] public float $needle_hours,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $due,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceView::class))] public array $log,
+    ) {}
+}

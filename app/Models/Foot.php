@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\Foot as CoreFoot;
+
+/**
+ * A kind of presser foot that the room has, and how many of it.
+ *
+ * @property string $name
+ * @property string $kind
+ * @property int $count
+ * @property array<string, mixed> $facts its measures, as the core reads them
+ * @property CarbonImmutable|null $retired_at
+ */
+final class Foot extends OwnedByStudio
+{
+    protected $table = 'feet';
+
+    protected $casts = ['count' => 'int', 'facts' => 'array', 'retired_at' => 'immutable_datetime'];
+
+    /** @return Builder<self> feet that are in the room */
+    public static function standing(): Builder
+    {
+        return self::query()->where('retired_at', null)->orderBy('id');
+    }
+
+    /** @param  array<string, mixed>  $facts */
+    public static function add(string $studio, array $facts): self
+    {
+        $core = CoreFoot::read(Data::of($facts));
+
+        return self::query()->create(['studio_id' => $studio, 'name' => $core->name, 'kind' => $core->kind->id, 'count' => $core->count, 'facts' => $core->facts()]);
+    }
+
+    public function core(): CoreFoot
+    {
+        return CoreFoot::read(Data::of(['name' => $this->name, 'kind' => $this->kind, 'count' => $this->count] + $this->facts));
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Course;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Machine\Setup;
+use OpenSeam\Core\Stitch\StitchBook;
+use OpenSeam\Core\Stitch\StitchSettings;
+
+/** Something a lesson has sewn: a stitch with its settings, under one of these kinds of foot. */
+final readonly class SewNeed
+{
+    /** @param  list<string>  $feet  kinds, any of which will do; none: whatever sews the stitch */
+    private function __construct(
+        public Setup $setup,
+        public array $feet,
+        /** One row only: the foot goes from hand to hand and does not make rounds of its own. */
+        public bool $shared,
+    ) {}
+
+    /** @throws InputError when it names a stitch or a foot that is not known, or a setting out of range */
+    public static function read(Data $d): self
+    {
+        foreach ($d->texts('feet') as $i => $kind) {
+            FootBook::standard()->get($kind, $d->path("feet[$i]"));
+        }
+        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch'), $d->path('stitch')), $d->numberOrNull('length_mm'), $d->numberOrNull('width_mm'), $d->number('needle_position_mm', 0.0));
+
+        return new self(new Setup($settings, stickyCloth: $d->flag('sticky_cloth')), $d->texts('feet'), $d->flag('shared'));
+    }
+}

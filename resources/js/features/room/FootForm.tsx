@@ -1,0 +1,89 @@
+import { useState, type SubmitEvent } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
+import { Trouble } from '../../ui/Trouble'
+import { Choice, NumberField, toNumber } from '../workshop/fields'
+
+type Facts = View['FootFacts']
+const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'count'] as const
+type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
+
+const typedOf = (f: Facts): Typed => ({
+    ...(Object.fromEntries(NUMBERS.map((n) => [n, String(f[n])])) as Record<(typeof NUMBERS)[number], string>),
+    edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm), min_mm: String(f.guide?.min_mm ?? ''), max_mm: String(f.guide?.max_mm ?? ''), step_mm: String(f.guide?.step_mm ?? ''),
+})
+
+interface Props {
+    room: View['RoomView']
+    foot: View['FootView'] | null
+    onDone: () => void
+}
+
+/** A foot's measures, with its opening drawn as they are typed. */
+export function FootForm({ room, foot, onDone }: Props) {
+    const usual = (kind: string): Facts => room.kinds.find((k) => k.id === kind)?.usual ?? foot?.facts ?? ({} as Facts)
+    const start = foot?.facts ?? usual('standard')
+    const [facts, setFacts] = useState<Facts>(start)
+    const [typed, setTyped] = useState<Typed>(() => typedOf(start))
+    const kind = room.kinds.find((k) => k.id === facts.kind)
+    const write = (name: keyof Typed) => (value: string) => setTyped({ ...typed, [name]: value })
+    const number = (name: keyof Typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
+    const whole: Facts = {
+        ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), count: number('count'),
+        edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
+        guide: typed.min_mm.trim() === '' && typed.max_mm.trim() === '' ? null : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
+    }
+    const save = useChange(async () => {
+        await ask(foot === null ? api.POST('/api/feet', { body: { facts: whole } }) : api.PUT('/api/feet/{foot}', { params: { path: { foot: foot.id } }, body: { facts: whole } }))
+        onDone()
+    })
+    const retire = useChange(async () => {
+        if (foot !== null) await ask(api.DELETE('/api/feet/{foot}', { params: { path: { foot: foot.id } } }))
+        onDone()
+    })
+    const choose = (id: string) => {
+        const next = { ...usual(id), mount: facts.mount, count: facts.count }
+        setFacts(next)
+        setTyped({ ...typedOf(next), count: typed.count })
+    }
+    const submit = (event: SubmitEvent) => {
+        event.preventDefault()
+        save.mutate(undefined)
+    }
+    const drawn = (n: number, or: number) => (Number.isFinite(n) ? n : or)
+    return (
+        <form className="edit-form" onSubmit={submit}>
+            <div className="foot-live">
+                <FootOpening left={drawn(whole.opening_left_mm, 3)} right={drawn(whole.opening_right_mm, 3)} position={0} width={drawn(whole.largest_swing_mm, 0)} needle={0.8} verdict={drawn(whole.largest_swing_mm, 0) / 2 + 0.4 > Math.min(drawn(whole.opening_left_mm, 3), drawn(whole.opening_right_mm, 3)) ? 'strike' : 'clear'} scale={22} reach={8} height={120} label={t('The opening as typed, with its widest swing')} />
+                <ScaleBar mm={5} scale={22} />
+            </div>
+            {kind !== undefined && <p className="quiet">{kind.about}</p>}
+            {kind !== undefined && kind.caution !== '' && <p className="caution">{kind.caution}</p>}
+            <div className="edit-grid">
+                <Choice label={t('Kind')} value={facts.kind} options={room.kinds} onChange={choose} />
+                <label className="choice">{t('Name')}<input value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} /></label>
+                <NumberField label={t('How many')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
+                <Choice label={t('It is')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
+                <NumberField label={t('Opening left')} value={typed.opening_left_mm} min={0.3} max={15} step={0.1} onChange={write('opening_left_mm')} slider={false} />
+                <NumberField label={t('Opening right')} value={typed.opening_right_mm} min={0.3} max={15} step={0.1} onChange={write('opening_right_mm')} slider={false} />
+                <NumberField label={t('Largest swing')} value={typed.largest_swing_mm} min={0} max={12} step={0.5} onChange={write('largest_swing_mm')} slider={false} />
+                <Choice label={t('Sole')} value={facts.sole} options={[{ id: 'flat', title: t('flat') }, { id: 'grooved', title: t('grooved') }]} onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })} />
+                <Choice label={t('Needle positions')} value={facts.positions} options={[{ id: 'all', title: t('all') }, { id: 'centre', title: t('centre only') }]} onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })} />
+                <NumberField label={t('Left edge')} value={typed.edge_left_mm} min={0} max={60} step={0.5} onChange={write('edge_left_mm')} slider={false} />
+                <NumberField label={t('Right edge')} value={typed.edge_right_mm} min={0} max={60} step={0.5} onChange={write('edge_right_mm')} slider={false} />
+                <NumberField label={t('Inside of the toe')} value={typed.edge_inner_mm} min={0} max={60} step={0.5} onChange={write('edge_inner_mm')} slider={false} />
+                <NumberField label={t('Guide from')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
+                <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
+                <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
+            </div>
+            <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>
+            <Trouble error={save.error ?? retire.error} />
+            <div className="keep-acts">
+                <button type="submit" className="act big" disabled={save.isPending}>{foot === null ? t('Add the foot') : t('Keep the changes')}</button>
+                {foot !== null && <button type="button" className="quiet-act" onClick={() => retire.mutate(undefined)}>{t('Take “{foot}” out of the room', { foot: foot.facts.name })}</button>}
+            </div>
+        </form>
+    )
+}

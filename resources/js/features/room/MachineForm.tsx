@@ -1,0 +1,107 @@
+import { useState, type SubmitEvent } from 'react'
+import { api, ask, Problem, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+import { Choice, NumberField, toNumber } from '../workshop/fields'
+import { MachineDrawing } from './MachineDrawing'
+import { listText, readFixed, readList } from './lists'
+
+type Facts = View['MachineFacts']
+
+const FRESH: Facts = {
+    name: '', drive: 'mechanical', mount: 'snap-low', widest_swing_mm: 5, shortest_stitch_mm: 0.3, longest_stitch_mm: 4, fixed_zigzags: [], needle_positions_mm: [0], tension_mark: '4', slot_mm: 7,
+    plate_lines_mm: [10, 13, 16, 19], buttonhole: 'four-step', buttonhole_starts: '', longest_buttonhole_mm: 25, feed_drop: 'drops', strokes_per_minute: 800, bobbin: '', bobbin_metres: 30, zigzag_length: 'per-stroke',
+    magnets_allowed: false, stitch_names: { straight: '', basting: '', zigzag: '', satin: '' },
+}
+const named = (ids: string[]) => ids.map((id) => ({ id, title: t(id === '' ? 'unknown' : id) }))
+
+interface Props {
+    room: View['RoomView']
+    machine: View['MachineView'] | null
+    onDone: () => void
+}
+
+/** A machine's facts, with its plate and needle drawn as they are typed. */
+export function MachineForm({ room, machine, onDone }: Props) {
+    const start = machine === null ? { ...FRESH, name: t('Machine {n}', { n: room.machines.length + 1 }) } : machine.facts
+    const [facts, setFacts] = useState<Facts>(start)
+    const [typed, setTyped] = useState(() => ({
+        widest_swing_mm: String(start.widest_swing_mm), shortest_stitch_mm: String(start.shortest_stitch_mm), longest_stitch_mm: String(start.longest_stitch_mm), slot_mm: String(start.slot_mm),
+        longest_buttonhole_mm: String(start.longest_buttonhole_mm), strokes_per_minute: String(start.strokes_per_minute), bobbin_metres: String(start.bobbin_metres),
+        needle_positions_mm: listText(start.needle_positions_mm), plate_lines_mm: listText(start.plate_lines_mm), fixed_zigzags: start.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
+    }))
+    const [sure, setSure] = useState(false)
+    const write = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
+    // What cannot be read stays as it was typed, and the server names the field.
+    const number = (name: keyof typeof typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
+    const whole: Facts = {
+        ...facts, widest_swing_mm: number('widest_swing_mm'), shortest_stitch_mm: number('shortest_stitch_mm'), longest_stitch_mm: number('longest_stitch_mm'), slot_mm: number('slot_mm'),
+        longest_buttonhole_mm: number('longest_buttonhole_mm'), strokes_per_minute: number('strokes_per_minute'), bobbin_metres: number('bobbin_metres'),
+        needle_positions_mm: readList(typed.needle_positions_mm), plate_lines_mm: readList(typed.plate_lines_mm), fixed_zigzags: readFixed(typed.fixed_zigzags),
+    }
+    const save = useChange(async () => {
+        const body = { name: whole.name, drive: whole.drive, tension_mark: whole.tension_mark, usable: machine?.usable ?? true, note: machine?.note ?? '', facts: whole }
+        await ask(machine === null ? api.POST('/api/machines', { body }) : api.PUT('/api/machines/{machine}', { params: { path: { machine: machine.id } }, body }))
+        onDone()
+    })
+    const retire = useChange(async () => {
+        if (machine === null) return
+        await ask(api.DELETE('/api/machines/{machine}', { params: { path: { machine: machine.id }, query: sure ? { sure: 1 } : {} } }))
+        onDone()
+    })
+    const straight = facts.drive === 'straight-only'
+    const submit = (event: SubmitEvent) => {
+        event.preventDefault()
+        save.mutate(undefined)
+    }
+    const drive = (id: string) => {
+        setFacts({ ...facts, drive: id as Facts['drive'], ...(id === 'straight-only' ? { stitch_names: Object.fromEntries(Object.entries(facts.stitch_names).filter(([s]) => room.stitches.find((x) => x.id === s)?.swings === false)) } : {}) })
+        if (id === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
+    }
+    return (
+        <form className="edit-form" onSubmit={submit}>
+            <MachineDrawing facts={whole} />
+            <div className="edit-grid">
+                <label className="choice">{t('Name')}<input value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} /></label>
+                <Choice label={t('Drive')} value={facts.drive} options={named(['mechanical', 'computerised', 'straight-only'])} onChange={drive} />
+                <Choice label={t('Feet are')} value={facts.mount} options={room.mounts} onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })} />
+                {!straight && <NumberField label={t('Widest swing')} value={typed.widest_swing_mm} min={0} max={12} step={0.5} onChange={write('widest_swing_mm')} slider={false} />}
+                <NumberField label={t('Shortest stitch')} value={typed.shortest_stitch_mm} min={0} max={2} step={0.1} onChange={write('shortest_stitch_mm')} slider={false} />
+                <NumberField label={t('Longest stitch')} value={typed.longest_stitch_mm} min={1} max={12} step={0.5} onChange={write('longest_stitch_mm')} slider={false} />
+                <NumberField label={t('Slot of the plate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
+                <label className="choice">{t('Needle positions')} <small>{t('mm, left −')}</small><input className="num" value={typed.needle_positions_mm} onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)} /></label>
+                <label className="choice">{t('Lines on the plate')} <small>{t('mm from the needle')}</small><input className="num" value={typed.plate_lines_mm} onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)} /></label>
+                <label className="choice">{t('Tension mark')}<input className="num" value={facts.tension_mark} maxLength={10} required onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })} /></label>
+                {!straight && <label className="choice wide">{t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small><input className="num" value={typed.fixed_zigzags} onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)} /></label>}
+                {!straight && <Choice label={t('A zigzag’s length is')} value={facts.zigzag_length} options={[{ id: 'per-stroke', title: t('for each stroke') }, { id: 'per-cycle', title: t('for the whole zigzag') }]} onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })} />}
+                <Choice label={t('Buttonhole')} value={facts.buttonhole} options={named(['none', 'one-step', 'four-step'])} onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })} />
+                {facts.buttonhole !== 'none' && <Choice label={t('it starts at the')} value={facts.buttonhole_starts} options={named(['', 'front', 'back'])} onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })} />}
+                {facts.buttonhole !== 'none' && <NumberField label={t('Longest buttonhole')} value={typed.longest_buttonhole_mm} min={0} max={60} step={1} onChange={write('longest_buttonhole_mm')} slider={false} />}
+                <Choice label={t('Feed')} value={facts.feed_drop} options={[{ id: 'drops', title: t('drops') }, { id: 'cover', title: t('has a cover') }, { id: 'none', title: t('always on') }]} onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })} />
+                <NumberField label={t('Full speed')} value={typed.strokes_per_minute} min={50} max={6000} step={50} unit={t('strokes a minute')} onChange={write('strokes_per_minute')} slider={false} />
+                <label className="choice">{t('Bobbin')}<input value={facts.bobbin} maxLength={30} onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })} /></label>
+                <NumberField label={t('on a full bobbin')} value={typed.bobbin_metres} min={1} max={500} step={1} unit="m" onChange={write('bobbin_metres')} slider={false} />
+                <label className="tick wide"><input type="checkbox" checked={facts.magnets_allowed} onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })} /> {t('its manual allows magnets near it')}</label>
+            </div>
+            <fieldset className="stitch-names">
+                <legend>{t('Stitches it has, with its own number or letter')}</legend>
+                {room.stitches.filter((s) => !straight || !s.swings).map((s) => (
+                    <div key={s.id}>
+                        <label className="tick"><input
+                            type="checkbox" checked={facts.stitch_names[s.id] !== undefined}
+                            onChange={(e) => setFacts({ ...facts, stitch_names: e.currentTarget.checked ? { ...facts.stitch_names, [s.id]: '' } : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)) })}
+                        /> {s.title}</label>
+                        {facts.stitch_names[s.id] !== undefined && <input className="num" aria-label={t('{stitch} on its dial', { stitch: s.title })} value={facts.stitch_names[s.id]} maxLength={20} onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })} />}
+                    </div>
+                ))}
+            </fieldset>
+            <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
+            <div className="keep-acts">
+                <button type="submit" className="act big" disabled={save.isPending}>{machine === null ? t('Add the machine') : t('Keep the changes')}</button>
+                {machine !== null && <button type="button" className="quiet-act" onClick={() => { retire.mutate(undefined, { onError: () => setSure(true) }) }}>{sure ? t('Yes, take it out of the room') : t('Take it out of the room')}</button>}
+            </div>
+            {sure && retire.error !== null && <p className="refused mild" role="alert">{retire.error.message}</p>}
+        </form>
+    )
+}

@@ -1,0 +1,79 @@
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { day } from '../../app/time'
+import { Trouble } from '../../ui/Trouble'
+
+type Service = View['ServiceBody']['kind']
+const WORDS: Record<Service, string> = { needle: 'new needle', clean: 'cleaned', service: 'serviced', 'out-of-use': 'do not use', 'in-use': 'used again' }
+
+interface Props {
+    room: View['RoomView']
+    zone: string
+    onEdit: (machine: View['MachineView']) => void
+}
+
+/** Machines with their care: needle, cleaning, and what must not be used. */
+export function MachineTable({ room, zone, onEdit }: Props) {
+    const log = useChange(async ({ id, kind, note }: { id: string; kind: Service; note: string }) => {
+        await ask(api.POST('/api/machines/{machine}/service', { params: { path: { machine: id } }, body: { kind, note } }))
+    })
+    return (
+        <>
+            <p className="caution">{t('Damaged lead, smell of burning or a strike: unplug, take it out of use here, and leave it to a technician. The machine’s manual and your local rules decide.')}</p>
+            <Trouble error={log.error} />
+            <table className="rows machines">
+                <thead><tr><th>{t('machine')}</th><th>{t('can do')}</th><th>{t('needle')}</th><th>{t('care')}</th><th><span className="hidden">{t('acts')}</span></th></tr></thead>
+                <tbody>
+                    {room.machines.map((m) => <MachineRow key={m.machine.id} m={m} room={room} zone={zone} onEdit={() => onEdit(m.machine)} onLog={(kind, note) => log.mutate({ id: m.machine.id, kind, note })} />)}
+                </tbody>
+            </table>
+        </>
+    )
+}
+
+interface RowProps {
+    m: View['RoomMachineView']
+    room: View['RoomView']
+    zone: string
+    onEdit: () => void
+    onLog: (kind: Service, note: string) => void
+}
+
+function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
+    const [why, setWhy] = useState<string | null>(null)
+    const f = m.machine.facts
+    const mount = room.mounts.find((x) => x.id === f.mount)?.title ?? f.mount
+    return (
+        <tr className={m.machine.usable ? '' : 'out'}>
+            <td><button type="button" className="link name" onClick={onEdit}>{m.machine.name}</button><small>{f.drive}, {mount}</small></td>
+            <td>
+                {f.widest_swing_mm > 0 ? t('swing {w} mm, stitch {a}–{b} mm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm }) : t('straight, {a}–{b} mm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
+                <small>{t('{n} stitches, buttonhole {kind}, tension {mark}', { n: Object.keys(f.stitch_names).length, kind: f.buttonhole, mark: m.machine.tension_mark })}</small>
+            </td>
+            <td>{m.needle_on === null ? t('never noted') : day(m.needle_on, zone)}<small>{t('{n} h sewn since', { n: m.needle_hours })}</small></td>
+            <td>
+                {!m.machine.usable && <strong className="lacking">{t('Do not use: {why}', { why: m.machine.note })}</strong>}
+                {m.due.map((d) => <span key={d} className="due">{d}</span>)}
+                {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('never noted') : t('cleaned {day}', { day: day(m.clean_on, zone) }))}
+                {m.log[0] !== undefined && <details className="log"><summary>{t('log')}</summary><ul>{m.log.map((e) => <li key={e.done_at + e.kind}>{day(e.done_at, zone)}: {t(WORDS[e.kind])}{e.note !== '' && `, ${e.note}`}</li>)}</ul></details>}
+            </td>
+            <td className="machine-acts">
+                {why === null
+                    ? <>
+                        <button type="button" className="quiet-act" onClick={() => onLog('needle', '')}>{t('New needle')}</button>
+                        <button type="button" className="quiet-act" onClick={() => onLog('clean', '')}>{t('Cleaned')}</button>
+                        {m.machine.usable
+                            ? <button type="button" className="quiet-act" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>{t('Do not use')}</button>
+                            : <button type="button" className="quiet-act" onClick={() => onLog('in-use', '')}>{t('Use it again')}</button>}
+                    </>
+                    : <form className="why" onSubmit={(e) => { e.preventDefault(); if (why.trim() !== '') { onLog('out-of-use', why.trim()); setWhy(null) } }}>
+                        <label>{t('Why?')}<input autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} /></label>
+                        <button type="submit" className="act" disabled={why.trim() === ''}>{t('Do not use')}</button>
+                        <button type="button" className="link" onClick={() => setWhy(null)}>{t('cancel')}</button>
+                    </form>}
+            </td>
+        </tr>
+    )
+}

@@ -1,0 +1,67 @@
+import { useState } from 'react'
+import { useCompute } from '../../api/compute'
+import { t } from '../../app/text'
+import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
+import { Trouble } from '../../ui/Trouble'
+import { Choice, Empty, machineOptions, mm, NumberField, toNumber } from './fields'
+import { Keep } from './Keep'
+import { useMachineChoice, type ToolProps } from './WorkshopPage'
+
+const REACH = 8
+const SCALE = 34
+const SAY: Record<string, string> = { clear: 'clear', close: 'too close', strike: 'it strikes' }
+
+/** Machine, foot, stitch and needle together: does the needle pass, and does it sew at all. */
+export function ClearanceTool({ room }: ToolProps) {
+    const { id, setId, machine } = useMachineChoice(room)
+    const [footId, setFootId] = useState(room.feet[0]?.id ?? '')
+    const [stitch, setStitch] = useState('zigzag')
+    const [typed, setTyped] = useState({ width: '5', length: '2', position: '0', needle: '80' })
+    const [sticky, setSticky] = useState(false)
+    const foot = room.feet.find((f) => f.id === footId)?.facts
+    const kind = room.stitches.find((s) => s.id === stitch)
+    const set = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
+    const n = { width: toNumber(typed.width), length: toNumber(typed.length), position: toNumber(typed.position), needle: toNumber(typed.needle) }
+    const whole = n.width !== null && n.length !== null && n.position !== null && n.needle !== null
+    const fit = useCompute('/api/compute/check-fit', machine === undefined || foot === undefined || !whole ? null : {
+        machine: machine.facts, foot, stitch: stitch as 'zigzag', width_mm: n.width ?? 0, length_mm: kind?.generator === 'button' ? 0 : n.length ?? 0, needle_position_mm: n.position ?? 0, needle_size: n.needle ?? 80, sticky_cloth: sticky,
+    })
+    if (machine === undefined || foot === undefined) return <Empty>{t('Add a machine and a foot in Room first.')}</Empty>
+    const a = fit.error === null && whole ? fit.data : undefined
+    const [from = 0, to = 0] = a?.swing_mm ?? []
+    const width = to - from
+    const strike = a !== undefined && (a.verdict === 'strike' || a.refusals.some((r) => r.danger))
+    const text = a === undefined ? null : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r} mm.', {
+        machine: machine.name, foot: foot.name, stitch: kind?.title ?? stitch, w: mm(width), needle: mm(n.needle ?? 0), p: mm(n.position ?? 0), verdict: t(SAY[a.verdict] ?? a.verdict), l: mm(a.margin_left_mm), r: mm(a.margin_right_mm),
+    })
+    return (
+        <div className="tool-cols">
+            <div className="tool-form">
+                <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
+                <Choice label={t('Foot')} value={footId} options={room.feet.map((f) => ({ id: f.id, title: f.facts.name }))} onChange={setFootId} />
+                <Choice label={t('Stitch')} value={stitch} options={room.stitches} onChange={(s) => { const k = room.stitches.find((x) => x.id === s); setStitch(s); setTyped({ ...typed, width: String(k?.width_mm ?? 0), length: String(k?.length_mm ?? 2) }) }} />
+                {kind?.swings === true && <NumberField label={t('Width')} value={typed.width} min={0} max={9} step={0.5} onChange={set('width')} />}
+                <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
+                <NumberField label={t('Needle size')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
+                <label className="tick"><input type="checkbox" checked={sticky} onChange={(e) => setSticky(e.currentTarget.checked)} /> {t('leather, vinyl or coated cloth')}</label>
+            </div>
+            <div className="tool-answer">
+                <Trouble error={fit.error} />
+                {!whole && <p className="refused">{t('Type a number in each field.')}</p>}
+                {a !== undefined && (
+                    <>
+                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}><strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong> {t('left {l} mm, right {r} mm', { l: mm(a.margin_left_mm), r: mm(a.margin_right_mm) })}</p>
+                        <FootOpening
+                            left={foot.opening_left_mm} right={foot.opening_right_mm} position={n.position ?? 0} width={width} needle={(n.needle ?? 80) / 100} length={Math.max(0.4, n.length ?? 2)}
+                            verdict={strike ? 'strike' : a.verdict} scale={SCALE} reach={REACH} height={230} label={t('Needle path in the opening of {foot}, seen from above: {verdict}', { foot: foot.name, verdict: t(SAY[a.verdict] ?? a.verdict) })}
+                        />
+                        <ScaleBar mm={5} scale={SCALE} />
+                        {a.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
+                        <p className="caution">{t('Power off to change needle or foot. Then a full turn of the hand wheel towards you before the pedal, in any case.')}</p>
+                    </>
+                )}
+                <Keep tool="clearance" text={text} {...(strike ? { refused: t('This strikes and cannot be kept as a setting.') } : {})} />
+            </div>
+        </div>
+    )
+}

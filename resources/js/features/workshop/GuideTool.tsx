@@ -1,0 +1,68 @@
+import { useState } from 'react'
+import { useCompute } from '../../api/compute'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+import { Choice, Empty, machineOptions, mm } from './fields'
+import { Keep } from './Keep'
+import { useMachineChoice, type ToolProps } from './WorkshopPage'
+
+const MANY = 7
+
+/** What the cloth's edge rides along for an allowance, on one machine with its feet. */
+export function GuideTool({ room, unit }: ToolProps) {
+    const { id, setId, machine } = useMachineChoice(room)
+    const [allowance, setAllowance] = useState(unit === 'in' ? '5/8' : '15.9')
+    const found = useCompute('/api/compute/find-room-guide', machine === undefined || allowance.trim() === '' ? null : { machine: machine.facts, feet: room.feet.map((f) => f.facts), allowance, unit })
+    if (machine === undefined) return <Empty>{t('Add a machine in Room first.')}</Empty>
+    const a = found.error === null ? found.data : undefined
+    const best = a?.all[0]
+    const say = (g: NonNullable<typeof best>) => g.needle_position_mm === 0 ? t('{guide} at {mm} mm', { guide: g.id, mm: mm(g.setting_mm) }) : t('{guide} at {mm} mm, needle {by} mm to the {side}', { guide: g.id, mm: mm(g.setting_mm), by: mm(Math.abs(g.needle_position_mm)), side: g.needle_position_mm < 0 ? t('left') : t('right') })
+    const off = (g: NonNullable<typeof best>) => g.error_mm < 0.005 ? t('exact') : g.over_mm > 0 ? t('{n} mm wider', { n: mm(g.error_mm) }) : t('{n} mm narrower', { n: mm(g.error_mm) })
+    const text = a === undefined || best === undefined ? null : t('{allowance} mm on {machine}: {guide} ({off}).', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
+    return (
+        <div className="tool-cols">
+            <div className="tool-form">
+                <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
+                <label className="choice">{t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small>
+                    <input className="num big" value={allowance} maxLength={40} onChange={(e) => setAllowance(e.currentTarget.value)} />
+                </label>
+            </div>
+            <div className="tool-answer">
+                <Trouble error={found.error} />
+                {a !== undefined && best !== undefined && (
+                    <>
+                        <p className="big-verdict"><strong>{say(best)}</strong> {off(best)}</p>
+                        <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
+                        {best.id.startsWith('magnetic') && <p className="caution">{t('Magnets: only where the machine’s manual allows them. Measure from the needle, needle down, with the power off.')}</p>}
+                        {best.needle_position_mm !== 0 && <p className="caution">{t('Needle moved: a full turn of the hand wheel first.')}</p>}
+                        <table className="rows guides">
+                            <thead><tr><th>{t('guide')}</th><th>{t('comes out')}</th></tr></thead>
+                            <tbody>{a.all.slice(0, MANY).map((g) => <tr key={g.id} className={g === best ? 'next' : ''}><td>{say(g)}</td><td className="num">{off(g)}</td></tr>)}</tbody>
+                        </table>
+                    </>
+                )}
+                <Keep tool="find-guide" text={text} />
+            </div>
+        </div>
+    )
+}
+
+/** Needle, guides and the allowance along one line, to scale. */
+function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string; setting_mm: number; needle_position_mm: number }[] }) {
+    const far = Math.max(allowance, 12, ...all.slice(0, 4).map((g) => g.setting_mm)) + 4
+    const scale = 540 / (far + 8)
+    const x = (at: number) => (at + 6) * scale
+    const best = all[0]
+    const needle = best?.needle_position_mm ?? 0
+    return (
+        <svg width={560} height={96} className="guide-drawing" role="img" aria-label={t('Needle and guides to scale')}>
+            <rect x={x(needle - 6)} y={8} width={(allowance + 6) * scale} height={44} className="cloth" />
+            <line x1={x(needle)} y1={4} x2={x(needle)} y2={58} className="needle-line" />
+            <line x1={x(needle + allowance)} y1={4} x2={x(needle + allowance)} y2={66} className="edge-line" />
+            {all.filter((g) => g.setting_mm < far).map((g, i) => <line key={g.id} x1={x(g.setting_mm)} y1={i === 0 ? 52 : 58} x2={x(g.setting_mm)} y2={i === 0 ? 78 : 70} className={i === 0 ? 'guide-best' : 'guide-other'} />)}
+            <text x={x(needle) + 4} y={30}>{t('needle')}</text>
+            <text x={x(needle + allowance) - 6} y={30} textAnchor="end">{mm(allowance)}</text>
+            {best !== undefined && <text x={Math.min(x(best.setting_mm), 540)} y={92} textAnchor="middle">{mm(best.setting_mm)}</text>}
+        </svg>
+    )
+}

@@ -1,0 +1,59 @@
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { api, ask } from '../../api/client'
+import { useChange, useClass, useLessons, useMe } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+
+interface Props {
+    tool: string
+    /** The answer in words; null while there is none, or none that may be used. */
+    text: string | null
+    refused?: string
+}
+
+/** What can be done with an answer: copy it, print it, keep it beside a lesson's row or with a student. */
+export function Keep({ tool, text, refused }: Props) {
+    const [where, setWhere] = useState('')
+    const [said, setSaid] = useState('')
+    const lessons = useLessons()
+    const me = useMe()
+    const classId = useParams().classId ?? me.data?.classes[0]?.id ?? ''
+    const students = useClass(classId)
+    const keep = useChange(async () => {
+        if (text === null) return
+        const [kind = '', id = '', row = ''] = where.split(':')
+        await ask(api.POST('/api/answers', { body: { tool, text, ...(kind === 'student' ? { student: id } : { lesson: id, ...(row === '' ? {} : { row }) }) } }))
+        setSaid(t('Kept.'))
+    })
+    const copy = async () => {
+        await navigator.clipboard.writeText(text ?? '')
+        setSaid(t('Copied.'))
+    }
+    return (
+        <div className="keep">
+            {text !== null && <p className="answer-text">{text}</p>}
+            {refused !== undefined && <p className="refused" role="alert">{refused}</p>}
+            <div className="keep-acts">
+                <button type="button" className="quiet-act" disabled={text === null} onClick={() => void copy()}>{t('Copy')}</button>
+                <button type="button" className="quiet-act" disabled={text === null} onClick={() => window.print()}>{t('Print')}</button>
+                <label className="choice">
+                    <span className="hidden">{t('Keep it with')}</span>
+                    <select value={where} onChange={(e) => { setWhere(e.currentTarget.value); setSaid('') }}>
+                        <option value="">{t('Keep it with …')}</option>
+                        <optgroup label={t('a student')}>{students.data?.students.map((s) => <option key={s.student} value={`student:${s.student}`}>{s.name}</option>)}</optgroup>
+                        {lessons.data?.map((l) => (
+                            <optgroup key={l.id} label={l.title}>
+                                <option value={`lesson:${l.id}`}>{l.title}</option>
+                                {l.rows.length > 1 && l.rows.map((r) => <option key={r.id} value={`lesson:${l.id}:${r.id}`}>{l.title}: {r.title}</option>)}
+                            </optgroup>
+                        ))}
+                    </select>
+                </label>
+                <button type="button" className="act" disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>{t('Keep it')}</button>
+                <span className="quiet" role="status">{said}</span>
+            </div>
+            <Trouble error={keep.error} />
+        </div>
+    )
+}
