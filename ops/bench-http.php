@@ -53,4 +53,6 @@ $measure('HTTP: verdicts and next lesson while typing', 100, fn (): float => $ca
 $measure('HTTP: saving a sample, graded, with the next lesson', 100, fn (): float => $call('POST', '/api/samples', ['id' => $ulid()] + $sample())[0]);
 $measure('HTTP: Today, ten students', 50, fn (): float => $call('GET', "/api/classes/$class/today")[0]);
 $measure('HTTP: Class, ten students × 48 skills', 50, fn (): float => $call('GET', "/api/classes/$class")[0]);
+$measure('HTTP: Room, eight machines × 12 feet × 20 stitches', 30, fn (): float => $call('GET', "/api/room?class=$class")[0]);
+$measure('HTTP: 300 mm of satin drawn, 1,001 points', 50, fn (): float => $call('POST', '/api/compute/stitch-picture', ['stitch' => 'satin', 'length_mm' => 0.3, 'width_mm' => 5, 'row_mm' => 300])[0]);
 unlink($jar);

@@ -84,6 +84,9 @@ $take('class-evidence', function () use ($browser, $class): void {
 $take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
 $take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
 $take('room', fn () => $browser->go('/room')->see('Window 1'));
+$take('room-machines', fn () => $browser->go('/room?show=machines')->see('Hearth 5'));
+$take('workshop-stitch', fn () => $browser->go('/workshop/stitch')->see('underside'));
+$take('workshop-clearance', fn () => $browser->go('/workshop/clearance')->see('hand wheel towards you'));
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);
 $take('phone-today', fn () => $browser->go($today)->see('sewing'));

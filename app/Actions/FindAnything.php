@@ -6,13 +6,16 @@ namespace App\Actions;
 
 use App\Http\Resources\FoundView;
 use App\Models\Enrolment;
+use App\Models\Machine;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Lesson;
 
-/** Students of this studio and lessons of the shelf whose name holds what is typed. */
+/** Students and machines of this studio, lessons of the shelf and tools whose name holds what is typed. */
 final readonly class FindAnything
 {
     private const MOST = 12;
+
+    private const TOOLS = ['stitch' => 'Stitch picture', 'guide' => 'Guide finder', 'clearance' => 'Clearance', 'needle' => 'Needle and thread', 'dial' => 'Dial translator', 'tension' => 'Tension', 'feet' => 'Which feet'];
 
     public function __construct(private Shelf $shelf) {}
 
@@ -31,6 +34,13 @@ final readonly class FindAnything
             array_filter($this->shelf->bundle()->lessons, fn (Lesson $l): bool => mb_stripos($l->title, $words) !== false),
         );
 
-        return array_slice([...array_values($students), ...array_values($lessons)], 0, self::MOST);
+        $machines = Machine::standing()->where('name', 'like', '%'.addcslashes($words, '%_\\').'%')->limit(self::MOST)->get()
+            ->map(fn (Machine $m): FoundView => new FoundView('machine', $m->name, $m->usable ? $m->drive : 'do not use', '/room?show=machines'))->all();
+        $tools = [];
+        foreach (self::TOOLS as $id => $name) {
+            mb_stripos($name, $words) !== false && $tools[] = new FoundView('tool', $name, 'Workshop', "/workshop/$id");
+        }
+
+        return array_slice([...array_values($students), ...array_values($lessons), ...array_values($machines), ...$tools], 0, self::MOST);
     }
 }

@@ -16,6 +16,7 @@ use App\Support\Conflict;
 use App\Support\JudgedSample;
 use App\Support\NewSample;
 use App\Support\SessionInHand;
+use App\Support\SewnWith;
 use App\Support\Standings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -53,6 +54,7 @@ final readonly class RecordSample
 
                 return $judged;
             }
+            SewnWith::check($judged->lesson, $new->settings);
             $this->checkCorrection($new, $class, $student);
             $this->store($user, $class, $student, $judged, $new);
             Standings::store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));

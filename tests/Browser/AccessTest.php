@@ -18,6 +18,11 @@ final class AccessTest extends BrowserCase
         yield 'samplers' => ['/samplers', 'Square spiral'];
         yield 'lesson' => ['/samplers/guides', 'Look for'];
         yield 'room' => ['/room', 'Window 1'];
+        yield 'room, machines' => ['/room?show=machines', 'Hearth 5'];
+        yield 'room, feet' => ['/room?show=feet', 'Blind hem'];
+        foreach (['stitch' => 'underside', 'guide' => 'comes out', 'clearance' => 'hand wheel', 'needle' => 'universal', 'dial' => 'Comes out', 'tension' => 'illustration', 'feet' => 'needed'] as $tool => $words) {
+            yield "workshop, $tool" => ["/workshop/$tool", $words];
+        }
         yield 'new class' => ['/start', 'Lay it out for me'];
         yield 'look' => ['look', 'Seen on it'];
     }

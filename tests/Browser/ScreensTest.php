@@ -87,16 +87,6 @@ final class ScreensTest extends BrowserCase
         self::assertQuiet();
     }
 
-    public function test_a_machine_is_taken_out_of_use_and_back(): void
-    {
-        $browser = $this->signIn()->press('Room')->see('Damaged lead');
-        $browser->press('Take out of use')->see('Use it again');
-        $browser->press('Plan')->see('7 machines');
-        $browser->press('Room')->press('Use it again');
-        $browser->press('Plan')->see('8 machines');
-        self::assertQuiet();
-    }
-
     public function test_a_stale_plan_is_said_and_read_again(): void
     {
         $browser = $this->signIn()->press('Plan')->see('Everything is laid');

@@ -56,7 +56,7 @@ final class SampleTest extends TestCase
         yield 'unknown student' => [['student' => '01arz3ndektsv4rrffq69g5fav'], 'student', 'no such student'];
         yield 'nothing to keep' => [['readings' => []], 'readings', 'nothing to judge'];
         yield 'no id' => [['id' => 'seven'], 'id', 'ULID'];
-        yield 'foreign setting' => [['settings' => ['colour' => 'red']], 'settings', 'machine, needle'];
+        yield 'foreign setting' => [['settings' => ['colour' => 'red']], 'settings', 'machine, foot, needle'];
         yield 'readings as text' => [['readings' => 'long'], 'readings', 'list'];
         yield 'a choice without a lesson' => [['next' => ['because' => 'x']], 'next.lesson', 'must be given'];
         yield 'a drill that is not there' => [['next' => ['lesson' => 'first-seam', 'drill' => 'dance']], 'next.drill', 'no such drill'];

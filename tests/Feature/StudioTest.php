@@ -177,6 +177,7 @@ final class StudioTest extends TestCase
             fn () => $this->getJson("/api/classes/{$class->id}")->assertOk(),
             fn () => $this->getJson("/api/classes/{$class->id}/plan")->assertOk(),
             fn () => $this->getJson("/api/classes/{$class->id}/students/{$student}/look")->assertOk(),
+            fn () => $this->getJson("/api/room?class={$class->id}")->assertOk(),
             fn () => $this->postJson('/api/samples/preview', $this->seam($class, $student))->assertOk(),
         ] as $request) {
             DB::flushQueryLog();

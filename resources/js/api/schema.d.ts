@@ -1042,7 +1042,7 @@ export interface components {
         /** @description Something found. */
         FoundView: {
             /** @enum {string} */
-            kind: "student" | "lesson";
+            kind: "student" | "lesson" | "machine" | "tool";
             title: string;
             detail: string;
             address: string;
@@ -1110,6 +1110,9 @@ export interface components {
             inspect: number;
             machine: boolean;
             foot: string;
+            /** @description the stitch it is sewn with, by id */
+            stitch: string | null;
+            swings: boolean;
             settings: components["schemas"]["SettingView"][];
             cautions: string[];
             points: string[];

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router'
 import { api, ask } from '../api/client'
 import { t } from './text'
 
-/** The command field: "/" from anywhere finds a student or a lesson. */
+/** The command field: "/" from anywhere finds a student, a lesson, a machine or a tool. */
 export function Finder() {
     const [words, setWords] = useState('')
     const [at, setAt] = useState(0)
@@ -33,7 +33,7 @@ export function Finder() {
         <div className="finder" role="search">
             <kbd aria-hidden="true">/</kbd>
             <input
-                ref={field} value={words} placeholder={t('student, lesson')} aria-label={t('Find a student or a lesson')}
+                ref={field} value={words} placeholder={t('student, lesson, tool')} aria-label={t('Find a student, lesson, machine or tool')}
                 role="combobox" aria-expanded={list.length > 0} aria-controls="found" aria-autocomplete="list"
                 aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}
                 onChange={(e) => { setWords(e.currentTarget.value); setAt(0) }} onKeyDown={onKey} onBlur={() => setTimeout(() => setWords(''), 200)}
@@ -41,7 +41,7 @@ export function Finder() {
             <ul id="found" role="listbox" aria-label={t('Found')} hidden={words.trim() === ''}>
                 {list.map((f, i) => (
                     <li key={f.address} id={`found-${i}`} role="option" aria-selected={i === at} onPointerDown={() => go(f.address)}>
-                        <strong>{f.title}</strong> <span>{f.kind === 'student' ? t('student') : t('lesson')} · {f.detail}</span>
+                        <strong>{f.title}</strong> <span>{t(f.kind)} · {f.detail}</span>
                     </li>
                 ))}
                 {found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}

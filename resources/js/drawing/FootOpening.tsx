@@ -26,7 +26,8 @@ export function FootOpening({ left, right, position, width, needle, verdict, sca
     const dot = Math.max(1.4, (needle / 2) * scale)
     const top = dot + 2
     const step = Math.max(5, length * scale)
-    const rows = Math.max(1, Math.floor((height - 2 * top) / step))
+    // The row goes on below what is shown.
+    const rows = Math.max(1, Math.ceil((height - top) / step))
     const points = Array.from({ length: rows + 1 }, (_, i) => `${i === 0 ? 'M' : 'L'}${x(width === 0 ? position : i % 2 === 0 ? from : to).toFixed(1)} ${(top + i * step).toFixed(1)}`)
     return (
         <svg width={2 * reach * scale} height={height} className={`opening ${verdict}`} {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}>

@@ -161,6 +161,15 @@ final class Browser
         return $this;
     }
 
+    /** Puts text in place of what a field holds, as a person does: mark all, then type. */
+    public function fill(RemoteWebElement $field, string $text): self
+    {
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
     /** @param  callable(): bool  $holds */
     public function until(string $what, callable $holds): void
     {

@@ -36,7 +36,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                     {list.candidates.map((c, i) => (
                         <li key={`${c.lesson}${c.drill ?? ''}`}>
                             <button
-                                type="button"
+                                type="button" disabled={c.cannot !== null && because.trim() === ''}
                                 onClick={() => {
                                     const choice = { lesson: c.lesson, drill: c.drill, because }
                                     if (onChoose === undefined) choose.mutate(choice)
@@ -44,7 +44,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                                 }}
                             >
                                 <strong>{c.title}</strong>
-                                <span>{t('{n} min', { n: Math.round(c.minutes) })}{i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}</span>
+                                <span>{t('{n} min', { n: Math.round(c.minutes) })}{i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}{c.cannot !== null && <em className="cannot">{t('Cannot be sewn in this room: {why} Say why first.', { why: c.cannot })}</em>}</span>
                             </button>
                         </li>
                     ))}

@@ -5,6 +5,7 @@ import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble } from '../../ui/Trouble'
+import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
 import { ReadingField } from './ReadingField'
@@ -83,6 +84,8 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                     ? <Points lesson={lesson} />
                     : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
                 {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
+                {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
+                <KeptAnswers lesson={lesson.id} student={look.student} />
                 <p className="earlier">
                     {look.earlier[0] !== undefined && <>{t('Before: {text}', { text: look.earlier[0].text })} · </>}
                     <Link to={`/samplers/${lesson.id}`}>{t('the whole lesson')}</Link>

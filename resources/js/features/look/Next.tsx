@@ -13,6 +13,7 @@ export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | 
                 ? <p>{t('Instead of {lesson}.', { lesson: advice.title })} <button type="button" className="link" onClick={onUndo}>{t('Take the proposal after all')}</button></p>
                 : <p>{advice.change.text}</p>}
             {choice === null && <p className="why">{advice.reasons.map((r) => r.text).join(' ')}</p>}
+            {choice === null && advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}
             {choice === null && advice.warm_up !== null && <p>{t('Warm-up: {what}', { what: advice.warm_up.text })}</p>}
         </div>
     )

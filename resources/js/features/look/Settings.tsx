@@ -1,5 +1,7 @@
 import type { View } from '../../api/client'
+import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
+import { toNumber } from '../workshop/fields'
 
 interface Props {
     look: View['LookView']
@@ -16,9 +18,16 @@ export function Settings({ look, values, onChange }: Props) {
             <input value={values[name] ?? ''} placeholder={hint} maxLength={200} onChange={(e) => onChange(name, e.currentTarget.value)} />
         </label>
     )
+    const machine = look.machines.find((m) => m.name === (values.machine ?? usual?.name ?? ''))
+    const foot = look.feet.find((f) => f.facts.name === values.foot)
+    const width = toNumber(values.width ?? '')
+    const needle = toNumber((values.needle ?? '').split('/')[0] ?? '')
+    const fit = useCompute('/api/compute/check-fit', machine === undefined || foot === undefined || look.lesson.stitch === null ? null : {
+        machine: machine.facts, foot: foot.facts, stitch: look.lesson.stitch as 'straight', ...(width === null ? {} : { width_mm: width }), ...(needle === null || needle < 50 || needle > 200 ? {} : { needle_size: needle }),
+    })
     return (
         <details className="settings">
-            <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{['length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
+            <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
             <div>
                 <label>
                     <span>{t('Machine')}</span>
@@ -27,11 +36,20 @@ export function Settings({ look, values, onChange }: Props) {
                         {look.machines.map((m) => <option key={m.id}>{m.name}</option>)}
                     </select>
                 </label>
+                <label>
+                    <span>{t('Foot')}</span>
+                    <select value={values.foot ?? ''} onChange={(e) => { onChange('foot', e.currentTarget.value); if (values.machine === undefined && usual !== undefined) onChange('machine', usual.name) }}>
+                        <option value="" />
+                        {look.feet.map((f) => <option key={f.id}>{f.facts.name}</option>)}
+                    </select>
+                </label>
                 {plain('length', t('Stitch length'), '2.5')}
                 {plain('tension', t('Tension'), usual?.tension_mark ?? '4')}
                 {plain('needle', t('Needle'), '80')}
-                {plain('note', t('Note'), t('layers, cloth, foot'))}
+                {plain('note', t('Note'), t('layers, cloth'))}
+                {look.lesson.swings && plain('width', t('Width'), '3.5')}
             </div>
+            {foot !== undefined && fit.error === null && fit.data?.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
         </details>
     )
 }

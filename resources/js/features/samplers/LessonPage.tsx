@@ -3,6 +3,7 @@ import { useLessons } from '../../api/queries'
 import { t } from '../../app/text'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { KeptAnswers } from '../workshop/KeptAnswers'
 
 /** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
 export default function LessonPage() {
@@ -33,6 +34,7 @@ export default function LessonPage() {
                 </table>
                 {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>: {f.first}</li>)}</ul></>}
                 {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul>{lesson.drills.map((d) => <li key={d.id}><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</li>)}</ul></>}
+                <KeptAnswers lesson={lesson.id} open />
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
             </div>
         </article>

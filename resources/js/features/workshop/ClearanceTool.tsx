@@ -31,6 +31,8 @@ export function ClearanceTool({ room }: ToolProps) {
     const [from = 0, to = 0] = a?.swing_mm ?? []
     const width = to - from
     const strike = a !== undefined && (a.verdict === 'strike' || a.refusals.some((r) => r.danger))
+    const instead = room.cells.filter((c) => c.stitch === stitch && c.works && !(c.machine === id && c.foot === footId)).sort((x, y) => Number(y.machine === id) - Number(x.machine === id)).slice(0, 2)
+        .map((c) => t('{machine} with “{foot}”', { machine: room.machines.find((m) => m.machine.id === c.machine)?.machine.name ?? '', foot: room.feet.find((f) => f.id === c.foot)?.facts.name ?? '' })).join(', ')
     const text = a === undefined ? null : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r} mm.', {
         machine: machine.name, foot: foot.name, stitch: kind?.title ?? stitch, w: mm(width), needle: mm(n.needle ?? 0), p: mm(n.position ?? 0), verdict: t(SAY[a.verdict] ?? a.verdict), l: mm(a.margin_left_mm), r: mm(a.margin_right_mm),
     })
@@ -57,6 +59,7 @@ export function ClearanceTool({ room }: ToolProps) {
                         />
                         <ScaleBar mm={5} scale={SCALE} />
                         {a.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
+                        {!a.works && instead !== '' && <p><strong>{t('Instead:')}</strong> {instead}.</p>}
                         <p className="caution">{t('Power off to change needle or foot. Then a full turn of the hand wheel towards you before the pedal, in any case.')}</p>
                     </>
                 )}

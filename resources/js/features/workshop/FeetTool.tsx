@@ -29,7 +29,7 @@ export function FeetTool({ room }: ToolProps) {
                     <>
                         <h2>{t('needed')}</h2>
                         <ul className="feet-list">{a.need.map((f) => <li key={f.kind}><strong>{f.title}</strong> · {there(f.have)}<small>{f.why}</small></li>)}</ul>
-                        {a.helps.length > 0 && <><h2>{t('helps, later')}</h2><ul className="feet-list">{a.helps.map((f) => <li key={f.kind}><strong>{f.title}</strong> · {there(f.have)}<small>{f.why}</small></li>)}</ul></>}
+                        {a.helps.length > 0 && <><h2>{t('helps, later')}</h2><ul className="feet-list">{a.helps.map((f) => <li key={f.kind}><strong>{f.title}</strong> · {there(f.have)}<small>{room.kinds.find((k) => k.id === f.kind)?.about}</small></li>)}</ul></>}
                         {a.needles.length > 0 && <p>{t('More than a foot, the needle: {list}.', { list: a.needles.join(', ') })}</p>}
                         <p className="quiet">{t('Leave for now: {list}.', { list: a.leave.map((f) => f.title).join(', ') })}</p>
                     </>

@@ -58,9 +58,9 @@ export function StitchTool({ room }: ToolProps) {
                         <>
                             <p className="lead">{p.about}{p.iso_4915 !== null && <small> · {t('ISO 4915 class {n}', { n: p.iso_4915 })}</small>}</p>
                             <h2>{t('right side')}</h2>
-                            <div className="faces"><StitchRow points={p.right_side} scale={scale} rowMm={row} halfMm={half} label={t('{stitch} from the right side, to scale', { stitch: p.title })} /></div>
+                            <div className="faces" tabIndex={0}><StitchRow points={p.right_side} scale={scale} rowMm={row} halfMm={half} label={t('{stitch} from the right side, to scale', { stitch: p.title })} /></div>
                             <h2>{t('underside')}</h2>
-                            <div className="faces"><StitchRow points={p.underside} scale={scale} rowMm={row} halfMm={half} thread="bobbin" label={t('{stitch} from the underside, to scale', { stitch: p.title })} /></div>
+                            <div className="faces" tabIndex={0}><StitchRow points={p.underside} scale={scale} rowMm={row} halfMm={half} thread="bobbin" label={t('{stitch} from the underside, to scale', { stitch: p.title })} /></div>
                             <div className="under-drawing">
                                 <ScaleBar mm={10} scale={scale} />
                                 <label className="tick"><input type="checkbox" checked={trueSize} onChange={(e) => setTrueSize(e.currentTarget.checked)} /> {t('true size')}</label>

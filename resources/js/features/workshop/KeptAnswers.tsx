@@ -1,0 +1,20 @@
+import { api, ask, type View } from '../../api/client'
+import { useAnswers, useChange } from '../../api/queries'
+import { t } from '../../app/text'
+
+/** Workshop answers kept beside a lesson and, where a student is in hand, with the student. */
+export function KeptAnswers({ lesson, student, open = false }: { lesson: string; student?: string; open?: boolean }) {
+    const beside = useAnswers({ lesson })
+    const own = useAnswers(student === undefined ? { lesson } : { student })
+    const drop = useChange((id: string) => ask(api.DELETE('/api/answers/{answer}', { params: { path: { answer: id } } })))
+    const all: View['KeptAnswerView'][] = [...(student === undefined ? [] : (own.data ?? [])), ...(beside.data ?? [])]
+    if (all.length === 0) return null
+    return (
+        <details className="kept-fold" open={open}>
+            <summary>{t('Settings kept for this ({n})', { n: all.length })}</summary>
+            <ul className="kept-answers">
+                {all.map((a) => <li key={a.id}><span>{a.text}</span><button type="button" className="link" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>{t('drop')}</button></li>)}
+            </ul>
+        </details>
+    )
+}
