@@ -60,7 +60,8 @@ final class RoomSchema
             'guide' => ['type' => ['object', 'null'], 'description' => 'blade or ruler arm: min_mm, max_mm, step_mm', 'properties' => [
                 'min_mm' => Schema::number('mm', 0, 200), 'max_mm' => Schema::number('mm', 0, 200), 'step_mm' => Schema::number('mm', null, 50, 0),
             ], 'required' => ['min_mm', 'max_mm', 'step_mm'], 'additionalProperties' => false],
+            'materials' => Schema::list('what it is for, in words', Schema::text('a kind of cloth', 40), 0, 12),
             'count' => Schema::whole('how many there are', 0, 200),
-        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'positions', 'guide', 'count']);
+        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'positions', 'guide', 'materials', 'count']);
     }
 }

@@ -25,6 +25,8 @@ final readonly class Foot
         public bool $centreOnly,
         /** @var array{min_mm: float, max_mm: float, step_mm: float}|null blade or ruler arm */
         public ?array $guide,
+        /** @var list<string> what it is for, in words */
+        public array $materials,
         public int $count,
     ) {}
 
@@ -58,7 +60,8 @@ final readonly class Foot
         return new self(
             $d->text('name', $kind->title), $kind, $mount, $mm('opening_left_mm', 0.3, 15), $mm('opening_right_mm', 0.3, 15), $sole === 'grooved',
             $mm('edge_left_mm', 0, 60), $mm('edge_right_mm', 0, 60),
-            $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $positions === 'centre', $range, $count,
+            $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $positions === 'centre', $range,
+            $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count,
         );
     }
 
@@ -68,7 +71,7 @@ final readonly class Foot
         return [
             'name' => $this->name, 'kind' => $this->kind->id, 'mount' => $this->mount, 'opening_left_mm' => $this->openingLeftMm, 'opening_right_mm' => $this->openingRightMm,
             'sole' => $this->grooved ? 'grooved' : 'flat', 'edge_left_mm' => $this->edgeLeftMm, 'edge_right_mm' => $this->edgeRightMm, 'edge_inner_mm' => $this->edgeInnerMm,
-            'largest_swing_mm' => $this->largestSwingMm, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'count' => $this->count,
+            'largest_swing_mm' => $this->largestSwingMm, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count,
         ];
     }
 }

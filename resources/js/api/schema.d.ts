@@ -812,6 +812,8 @@ export interface components {
                 /** @description mm */
                 step_mm: number;
             } | null;
+            /** @description what it is for, in words */
+            materials: string[];
             /** @description how many there are */
             count: number;
         };
@@ -2793,6 +2795,8 @@ export interface operations {
                             /** @description mm */
                             step_mm: number;
                         } | null;
+                        /** @description what it is for, in words */
+                        materials?: string[];
                         /** @description how many there are */
                         count?: number;
                     };
@@ -3203,6 +3207,8 @@ export interface operations {
                             /** @description mm */
                             step_mm: number;
                         } | null;
+                        /** @description what it is for, in words */
+                        materials?: string[];
                         /** @description how many there are */
                         count?: number;
                     }[];

@@ -27,11 +27,13 @@ export function FootForm({ room, foot, onDone }: Props) {
     const start = foot?.facts ?? usual('standard')
     const [facts, setFacts] = useState<Facts>(start)
     const [typed, setTyped] = useState<Typed>(() => typedOf(start))
+    const [cloths, setCloths] = useState(start.materials.join(', '))
     const kind = room.kinds.find((k) => k.id === facts.kind)
     const write = (name: keyof Typed) => (value: string) => setTyped({ ...typed, [name]: value })
     const number = (name: keyof Typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
         ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), count: number('count'),
+        materials: cloths.split(',').map((c) => c.trim()).filter((c) => c !== ''),
         edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
         guide: typed.min_mm.trim() === '' && typed.max_mm.trim() === '' ? null : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
     }
@@ -46,6 +48,7 @@ export function FootForm({ room, foot, onDone }: Props) {
     const choose = (id: string) => {
         const next = { ...usual(id), mount: facts.mount, count: facts.count }
         setFacts(next)
+        setCloths(next.materials.join(', '))
         setTyped({ ...typedOf(next), count: typed.count })
     }
     const submit = (event: SubmitEvent) => {
@@ -77,6 +80,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                 <NumberField label={t('Guide from')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
                 <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
                 <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
+                <label className="choice wide">{t('For')} <small>{t('with commas between')}</small><input value={cloths} maxLength={300} onChange={(e) => setCloths(e.currentTarget.value)} /></label>
             </div>
             <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>
             <Trouble error={save.error ?? retire.error} />
