@@ -54,7 +54,7 @@ $room = new Room($machines, $feet);
 $measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
 
 $bundle = BundleReader::read(BundleFiles::read(__DIR__.'/../../curriculum/beginner-machine'));
-$order = $bundle->courses['stitches-first']['lessons'];
+$order = $bundle->courses['first-steps']['lessons'];
 $ladder = new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), $order, Words::in());
 $class = [];
 for ($student = 0; $student < 1000; $student++) {

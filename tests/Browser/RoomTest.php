@@ -46,7 +46,10 @@ final class RoomTest extends BrowserCase
     public function test_a_machine_is_added_edited_and_asked_about_before_it_goes(): void
     {
         $browser = $this->signIn()->go('/room?show=machines')->see('Hearth 5')->press('Add a machine')->see('Stitches it has');
-        $browser->fill($browser->find('.edit-form input'), 'Loft 9')->driver->findElement(WebDriverBy::cssSelector('.edit-form .act'))->click();
+        $browser->fill($browser->find('.edit-form input'), 'Loft 9');
+        // The drawer has come to rest.
+        usleep(600_000);
+        $browser->click('.edit-form .act');
         $browser->until('the new machine in the table', fn (): bool => str_contains($browser->text(), 'Loft 9') && $browser->driver->findElements(WebDriverBy::cssSelector('.edit-form')) === []);
         $browser->press('Loft 9')->see('Keep the changes');
         $browser->fill($browser->find('.edit-form .number-field input'), '99')->press('Keep the changes')->see('from 0 to 12');

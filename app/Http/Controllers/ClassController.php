@@ -41,7 +41,7 @@ final readonly class ClassController
     )]
     public function store(NewClassBody $body, PlanCourse $plan, Shelf $shelf): JsonResponse
     {
-        $course = (string) array_key_first($shelf->bundle()->courses);
+        $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
         $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->dates(), $body->whole('helpers'), $body->whole('machines'));
 
         return new JsonResponse(new NamedView($class->id, $class->name), 201);

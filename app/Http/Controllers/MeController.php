@@ -11,6 +11,7 @@ use App\Http\Resources\NamedView;
 use App\Models\SewingClass;
 use App\Models\User;
 use App\Support\Clock;
+use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -18,6 +19,8 @@ use OpenApi\Attributes as OA;
 /** Who is signed in. */
 final readonly class MeController
 {
+    public function __construct(private Shelf $shelf) {}
+
     #[OA\Get(
         path: '/api/me',
         operationId: 'me',
@@ -49,6 +52,9 @@ final readonly class MeController
     {
         $classes = SewingClass::query()->orderByDesc('id')->get()->map(fn (SewingClass $c): NamedView => new NamedView($c->id, $c->name))->all();
 
-        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, Clock::now()->toIso8601ZuluString(), array_values($classes));
+        $courses = $this->shelf->bundle()->courses;
+        $named = array_map(fn (string $id, array $c): NamedView => new NamedView($id, $c['title']), array_keys($courses), $courses);
+
+        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, Clock::now()->toIso8601ZuluString(), array_values($classes), array_values($named));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Shelf;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['name', 'students', 'starts_on', 'time', 'sessions', 'minutes', 'helpers', 'machines'], properties: [
@@ -11,6 +12,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'starts_on', type: 'string'), new OA\Property(property: 'time', type: 'string'),
     new OA\Property(property: 'sessions', type: 'integer'), new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'helpers', type: 'integer'), new OA\Property(property: 'machines', type: 'integer'),
+    new OA\Property(property: 'course', type: 'string', description: 'a course of the shelf; the first one when left out'),
 ])]
 final class NewClassBody extends Body
 {
@@ -24,6 +26,7 @@ final class NewClassBody extends Body
             'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case'],
             'helpers' => ['required', 'integer', 'min:0', 'max:20'],
             'machines' => ['required', 'integer', 'min:1', 'max:40'],
+            'course' => ['sometimes', 'string', 'in:'.implode(',', array_keys(app(Shelf::class)->bundle()->courses))],
         ];
     }
 

@@ -16,6 +16,7 @@ final readonly class DrawingView
      * @param  list<PieceView>  $pieces
      * @param  list<RowLineView>  $rows
      * @param  list<MarkView>  $marks
+     * @param  list<LineView>  $lines
      */
     public function __construct(
         #[OA\Property] public float $width,
@@ -23,6 +24,7 @@ final readonly class DrawingView
         #[OA\Property(type: 'array', items: new OA\Items(ref: PieceView::class))] public array $pieces,
         #[OA\Property(type: 'array', items: new OA\Items(ref: RowLineView::class))] public array $rows,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MarkView::class))] public array $marks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LineView::class))] public array $lines,
     ) {}
 
     public static function of(Lesson $lesson): ?self
@@ -37,6 +39,7 @@ final readonly class DrawingView
             array_map(fn (array $p): PieceView => new PieceView(...$p), $drawing->pieces()),
             array_map(fn (array $r): RowLineView => new RowLineView(...$r), $drawing->rows()),
             array_map(fn (array $m): MarkView => new MarkView(...$m), $drawing->marks()),
+            array_map(fn (array $l): LineView => new LineView(...$l), $drawing->lines()),
         );
     }
 }

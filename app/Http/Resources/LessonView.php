@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
@@ -16,6 +17,8 @@ use OpenSeam\Core\Sampler\Row;
 final readonly class LessonView
 {
     /**
+     * @param  list<NamedView>  $stitches
+     * @param  list<NamedView>  $feet
      * @param  list<NamedView>  $teaches
      * @param  list<NamedView>  $needs
      * @param  list<SettingView>  $settings
@@ -31,6 +34,9 @@ final readonly class LessonView
         #[OA\Property] public string $title,
         #[OA\Property] public int $version,
         #[OA\Property] public string $why,
+        #[OA\Property(description: 'strand of the first skill it teaches')] public string $strand,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $stitches,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $feet,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $teaches,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $needs,
         #[OA\Property] public float $demo,
@@ -56,6 +62,7 @@ final readonly class LessonView
 
         return new self(
             $lesson->id, $lesson->title, $lesson->version, $lesson->why,
+            $bundle->skills->get($lesson->teaches[0])->strand, self::stitches($lesson), self::feet($lesson),
             array_map($named, $lesson->teaches),
             array_map($named, self::standsOn($lesson, $bundle)),
             $lesson->minutes->demo, $lesson->minutes->sew, $lesson->minutes->inspect,
@@ -67,6 +74,29 @@ final readonly class LessonView
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills),
         );
+    }
+
+    /** @return list<NamedView> */
+    private static function stitches(Lesson $lesson): array
+    {
+        $found = [];
+        foreach ($lesson->sews as $need) {
+            $found[$need->setup->stitch->kind->id] = new NamedView($need->setup->stitch->kind->id, $need->setup->stitch->kind->title);
+        }
+
+        return array_values($found);
+    }
+
+    /** @return list<NamedView> the usual foot of each thing that is sewn */
+    private static function feet(Lesson $lesson): array
+    {
+        $found = [];
+        foreach ($lesson->sews as $need) {
+            $kind = FootBook::standard()->get($need->feet[0] ?? $need->setup->stitch->kind->feet[0]);
+            $found[$kind->id] = new NamedView($kind->id, $kind->title);
+        }
+
+        return array_values($found);
     }
 
     private static function row(Row $row): RowView

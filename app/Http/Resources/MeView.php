@@ -12,6 +12,7 @@ final readonly class MeView
 {
     /**
      * @param  list<NamedView>  $classes
+     * @param  list<NamedView>  $courses
      */
     public function __construct(
         #[OA\Property] public string $name,
@@ -20,5 +21,6 @@ final readonly class MeView
         #[OA\Property] public string $timezone,
         #[OA\Property] public string $now,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $classes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'courses on the shelf to plan a class from')] public array $courses,
     ) {}
 }

@@ -40,6 +40,7 @@ final class Registry
             new Calculators\FindGuide,
             new Calculators\FindRoomGuide,
             new Calculators\ThreadUseOf,
+            new Calculators\CutCloth,
             new Calculators\StitchPoints,
             new Calculators\StitchPicture,
             new Calculators\CheckFit,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
 
@@ -18,7 +19,9 @@ final readonly class Lesson
      * @param  array<string, string>  $settings  what to set, in words
      * @param  array<string, Piece>  $pieces
      * @param  array<string, Row>  $rows
+     * @param  list<Line>  $lines  folds, cuts and chalk marks
      * @param  list<string>  $faults  fault ids usual here
+     * @param  list<array{what: string, count: int}>  $extras  small things for one sample: zips, buttons
      * @param  list<SewNeed>  $sews  what must be sewn, and under which feet
      * @param  list<Drill>  $drills
      */
@@ -37,7 +40,9 @@ final readonly class Lesson
         public array $steps,
         public array $pieces,
         public array $rows,
+        public array $lines,
         public array $faults,
+        public array $extras,
         public array $sews,
         public array $drills,
     ) {}

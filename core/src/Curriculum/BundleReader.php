@@ -12,6 +12,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
@@ -69,7 +70,7 @@ final class BundleReader
         foreach ($sampler->parts('pieces') as $p) {
             $pieces[$p->text('id')] = new Piece(
                 $p->text('id'), $p->number('width_mm'), $p->number('height_mm'),
-                $p->whole('layers', 1), $p->text('label', ''), $p->text('material', 'cloth'),
+                $p->whole('layers', 1), $p->text('label', ''), $p->text('material', 'cloth'), $p->flag('interfaced'),
             );
         }
         $rows = [];
@@ -94,7 +95,12 @@ final class BundleReader
             steps: $data->texts('steps'),
             pieces: $pieces,
             rows: $rows,
+            lines: array_map(fn (Data $l): Line => new Line(
+                $l->text('kind'), isset($pieces[$l->text('piece')]) ? $l->text('piece') : throw InputError::at($l->path('piece'), $l->text('piece'), 'This must be the id of a piece of the sampler.'),
+                RowReader::point($l, 'from'), RowReader::point($l, 'to'),
+            ), $sampler->parts('lines')),
             faults: $data->texts('faults'),
+            extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
             sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n), $data->parts('sews')),
             drills: array_map(fn (Data $d): Drill => new Drill(
                 $d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'),

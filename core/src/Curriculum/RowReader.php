@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Curriculum;
 
+use InvalidArgumentException;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Check\BandCheck;
@@ -20,6 +22,8 @@ use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Stitch\Path;
+use OpenSeam\Core\Stitch\StitchBook;
+use OpenSeam\Core\Stitch\StitchSettings;
 
 /** Makes a row with its readings and checks from a bundle's JSON. */
 final class RowReader
@@ -48,7 +52,7 @@ final class RowReader
             run: $path?->text('run') ?? '',
             edge: $path?->text('edge', '') ?? '',
             distanceMm: $path?->number('distance_mm', 0.0) ?? 0.0,
-            stitchMm: $data->number('stitch_mm', 2.5),
+            stitch: self::stitch($data),
             backStitches: $data->whole('back_stitches', 0),
             guide: $data->text('guide', ''),
             fields: $fields,
@@ -77,7 +81,37 @@ final class RowReader
 
             return Path::through($corners);
         }
-        throw InputError::at($path->path('run'), $run, 'A row runs along an "edge", a "line" or a "square-spiral".');
+        try {
+            return match ($run) {
+                'arc' => Path::arc(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('from_deg'), $path->number('to_deg')]),
+                'circle' => Path::arc(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('from_deg', 0.0), $path->number('from_deg', 0.0) + 360]),
+                's-curve' => Path::sCurve(self::point($path, 'from'), self::point($path, 'to'), $path->number('swing_mm')),
+                'round-spiral' => Path::roundSpiral(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('lane_mm'), $path->number('turns')]),
+                default => throw InputError::at($path->path('run'), $run, 'A row runs along one of: edge, line, square-spiral, arc, circle, s-curve, round-spiral.'),
+            };
+        } catch (InvalidArgumentException $e) {
+            throw InputError::at($path->path('run'), $run, $e->getMessage());
+        }
+    }
+
+    /**
+     * @return array{float, float}
+     *
+     * @throws InputError when it is not two numbers
+     */
+    public static function point(Data $path, string $name): array
+    {
+        $point = $path->numbers($name);
+
+        return count($point) === 2 ? [$point[0], $point[1]] : throw InputError::at($path->path($name), $point, 'A point is two numbers in mm: [from the left, from the top].');
+    }
+
+    private static function stitch(Data $data): StitchSettings
+    {
+        return StitchSettings::of(
+            StitchBook::standard()->get($data->text('stitch', 'straight'), $data->path('stitch')), $data->has('stitch') ? $data->numberOrNull('stitch_mm') : $data->number('stitch_mm', 2.5),
+            $data->numberOrNull('width_mm'), $data->number('needle_position_mm', 0.0),
+        );
     }
 
     private static function field(Data $data): Field
@@ -101,7 +135,7 @@ final class RowReader
                 default => 100.0,
             }),
             $data->number('step', in_array($kind, [FieldKind::Length, FieldKind::Lengths], true) ? 0.5 : 1.0),
-            $marks, $options, $data->text('hint', ''),
+            $marks, $options, $data->text('hint', ''), $data->number('limit_mm', Reading::RULER_LIMIT_MM),
         );
     }
 

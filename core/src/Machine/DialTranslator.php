@@ -70,6 +70,7 @@ final readonly class DialTranslator
 
     private static function dialLength(Machine $m, StitchSettings $asked, float $length): float
     {
-        return $m->lengthPerCycle && $asked->kind->swings() ? $length * 2 : $length;
+        // A buttonhole's number is its density on every machine.
+        return $m->lengthPerCycle && $asked->kind->swings() && $asked->kind->generator === 'pattern' ? $length * 2 : $length;
     }
 }

@@ -38,10 +38,10 @@ final readonly class Reading
         return self::of($value, 0.0);
     }
 
-    /** One ruler reading in mm. */
-    public static function ruler(float $mm): self
+    /** One ruler reading in mm, sure to ± the limit. */
+    public static function ruler(float $mm, float $limitMm = self::RULER_LIMIT_MM): self
     {
-        return self::of($mm, self::RULER_LIMIT_MM / sqrt(3));
+        return self::of($mm, $limitMm / sqrt(3));
     }
 
     /** The mean of n ruler readings in mm; the limits are independent. */

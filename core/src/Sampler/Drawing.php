@@ -6,6 +6,8 @@ namespace OpenSeam\Core\Sampler;
 
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Stitch\Path;
+use OpenSeam\Core\Stitch\RowStitches;
+use OpenSeam\Core\Stitch\StitchSettings;
 use OpenSeam\Core\Stitch\StraightStitches;
 
 /**
@@ -73,7 +75,7 @@ final readonly class Drawing
             if ($row->path === null) {
                 continue;
             }
-            $points = StraightStitches::along($row->path, $row->stitchMm);
+            $points = RowStitches::on($row->path, $row->stitch);
             $rows[] = [
                 'id' => $row->id, 'title' => $row->title, 'guide' => $row->guide,
                 'points' => $this->shift($row, $points),
@@ -85,6 +87,18 @@ final readonly class Drawing
         }
 
         return $rows;
+    }
+
+    /**
+     * Lines that are drawn but not sewn: folds, cuts, chalk marks.
+     *
+     * @return list<array{kind: string, from: Point, to: Point}>
+     */
+    public function lines(): array
+    {
+        return array_map(fn (Line $l): array => [
+            'kind' => $l->kind, 'from' => [$l->from[0] + $this->left[$l->piece], $l->from[1]], 'to' => [$l->to[0] + $this->left[$l->piece], $l->to[1]],
+        ], $this->lesson->lines);
     }
 
     /**
@@ -119,19 +133,19 @@ final readonly class Drawing
         $rows = [];
         foreach ($this->lesson->rows as $row) {
             $path = null;
-            $stitch = $row->stitchMm;
+            $stitch = $row->stitch;
             foreach ($row->fields as $field) {
                 $values = $readings->of($row, $field);
                 if ($field->kind === FieldKind::Lengths) {
                     $path ??= $this->measuredPath($row, $field, $values);
                 }
                 if ($field->kind === FieldKind::Stitches && $values[0] !== null && ($values[1] ?? null) !== null) {
-                    $stitch = min(StraightStitches::LONGEST_MM, max(StraightStitches::SHORTEST_MM, $values[1] / $values[0]));
+                    $stitch = StitchSettings::of($stitch->kind, min($stitch->kind->length->max, max($stitch->kind->length->min, $values[1] / $values[0])), $stitch->widthMm);
                     $path ??= $row->path;
                 }
             }
             if ($path !== null) {
-                $rows[] = ['row' => $row->id, 'points' => $this->shift($row, StraightStitches::along($path, $stitch))];
+                $rows[] = ['row' => $row->id, 'points' => $this->shift($row, RowStitches::on($path, $stitch))];
             }
         }
 
@@ -211,18 +225,24 @@ final readonly class Drawing
     private function markLine(Row $row, array $mark): ?array
     {
         $piece = $row->piece === null ? null : $this->lesson->pieces[$row->piece];
-        if ($piece === null || $row->path === null) {
+        if ($piece === null) {
             return null;
         }
         $line = null;
-        if (is_numeric($mark['at_mm'] ?? null) && $row->run === 'edge') {
+        if (is_array($mark['from'] ?? null) && is_array($mark['to'] ?? null)) {
+            $line = [self::point($mark['from']), self::point($mark['to'])];
+        } elseif ($row->path === null) {
+            return null;
+        } elseif (is_numeric($mark['at_mm'] ?? null) && $row->run === 'edge') {
             $y = (float) $mark['at_mm'];
             $line = [[$this->across($row, $row->distanceMm), $y], [$row->edge === 'left' ? 0.0 : $piece->widthMm, $y]];
+        } elseif (is_numeric($mark['at_mm'] ?? null)) {
+            // Along any other path: the ruler lies across the row.
+            [[[$x, $y], [$dx, $dy]]] = $row->path->places([(float) $mark['at_mm']]);
+            $line = [[$x + $dy * self::CORNER_MARK_MM, $y - $dx * self::CORNER_MARK_MM], [$x - $dy * self::CORNER_MARK_MM, $y + $dx * self::CORNER_MARK_MM]];
         } elseif (is_int($mark['corner'] ?? null) && isset($row->path->corners[$mark['corner']])) {
             [$x, $y] = $row->path->corners[$mark['corner']];
             $line = [[$x - self::CORNER_MARK_MM, $y], [$x + self::CORNER_MARK_MM, $y]];
-        } elseif (is_array($mark['from'] ?? null) && is_array($mark['to'] ?? null)) {
-            $line = [self::point($mark['from']), self::point($mark['to'])];
         }
 
         return $line === null ? null : [$this->shift($row, [$line[0]])[0], $this->shift($row, [$line[1]])[0]];

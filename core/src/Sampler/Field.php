@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Measure\Reading;
+
 /** One reading to take on a row: what to type, in which range, where the ruler lies. */
 final readonly class Field
 {
@@ -21,6 +23,8 @@ final readonly class Field
         public array $marks = [],
         public array $options = [],
         public string $hint = '',
+        /** How closely a length is read, ± mm; below 0.5 with a magnifier. */
+        public float $limitMm = Reading::RULER_LIMIT_MM,
     ) {}
 
     /** How many values it takes. */

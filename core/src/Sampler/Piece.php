@@ -13,7 +13,9 @@ final readonly class Piece
         public float $heightMm,
         public int $layers,
         public string $label,
-        /** "cloth" or "paper" */
+        /** "cloth", "paper", "knit", "interfacing" or "leather" */
         public string $material = 'cloth',
+        /** Stabiliser lies behind it. */
+        public bool $interfaced = false,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Sampler;
 
 use OpenSeam\Core\Stitch\Path;
+use OpenSeam\Core\Stitch\StitchSettings;
 
 /** One row of a sampler: where it runs, how it is stitched, what is read and judged on it. */
 final readonly class Row
@@ -18,12 +19,12 @@ final readonly class Row
         public string $title,
         public ?string $piece,
         public ?Path $path,
-        /** "edge" when it follows an edge of the piece, "spiral", "line" */
+        /** How its path is given: "edge" when it follows an edge of the piece, "line", "square-spiral", "arc", "s-curve", "circle", "round-spiral" */
         public string $run,
         /** For an edge row: "left" or "right" */
         public string $edge,
         public float $distanceMm,
-        public float $stitchMm,
+        public StitchSettings $stitch,
         public int $backStitches,
         public string $guide,
         public array $fields,

@@ -31,7 +31,8 @@ final class BundleTest extends TestCase
     public function test_the_shipped_bundle_fits_its_schema(): void
     {
         self::check(self::json());
-        self::assertCount(8, Fixtures::bundle()->lessons);
+        self::assertCount(35, Fixtures::bundle()->lessons);
+        self::assertSame(['first-steps', 'stitches-first', 'know-your-feet-first', 'one-day-starter'], array_keys(Fixtures::bundle()->courses));
     }
 
     /** The skills of the trade, 40 and 8 for other feet; only safety stands on nothing. */
@@ -42,6 +43,46 @@ final class BundleTest extends TestCase
         self::assertSame(['safe-habits'], array_keys(array_filter($skills, fn ($s): bool => $s->needs === [])));
         self::assertTrue($skills['safe-habits']->safety);
         self::assertContains('safe-habits', Fixtures::bundle()->skills->below(['open-buttonhole']));
+    }
+
+    public function test_every_skill_is_taught_and_every_prerequisite_is_in_reach(): void
+    {
+        $bundle = Fixtures::bundle();
+        $taught = array_merge([], ...array_values(array_map(fn ($l): array => $l->teaches, $bundle->lessons)));
+        self::assertSame([], array_diff(array_keys($bundle->skills->all()), $taught));
+        foreach ($bundle->courses as $id => $course) {
+            foreach ($course['lessons'] as $at => $lesson) {
+                // What a lesson stands on is taught before it, or not in this course at all.
+                foreach ($bundle->needs($lesson, $course['lessons']) as $need) {
+                    self::assertLessThan($at, (int) array_search($need, $course['lessons'], true), "$id: $lesson needs $need");
+                }
+            }
+        }
+    }
+
+    /** A drill for every skill, so that a weak point can be practised alone. */
+    public function test_every_skill_has_a_drill(): void
+    {
+        $drilled = [];
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            foreach ($lesson->drills as $drill) {
+                $drilled[$drill->skill] = true;
+            }
+        }
+        self::assertSame([], array_diff(array_keys(Fixtures::bundle()->skills->all()), array_keys($drilled)));
+    }
+
+    /** What the course needs can be sewn: each row by one of the feet its lesson names. */
+    public function test_every_row_can_be_sewn_under_a_foot_its_lesson_names(): void
+    {
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            $feet = array_merge([], ...array_map(fn ($n): array => $n->feet, $lesson->sews));
+            foreach ($lesson->rows as $row) {
+                if ($row->path !== null && $lesson->machine) {
+                    self::assertNotSame([], array_intersect($feet, $row->stitch->kind->feet), "{$lesson->id} {$row->id}: ".implode(', ', $row->stitch->kind->feet));
+                }
+            }
+        }
     }
 
     /** Two checks at least for what a lesson teaches, or it could never be sure after one good sample. */

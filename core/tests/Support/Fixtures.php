@@ -39,7 +39,7 @@ final class Fixtures
     /** @return list<string> */
     public static function order(): array
     {
-        return self::bundle()->courses['stitches-first']['lessons'];
+        return self::bundle()->courses['first-steps']['lessons'];
     }
 
     public static function ladder(Policy $policy = Policy::Gate, School $school = School::Tracing): Ladder
@@ -57,26 +57,54 @@ final class Fixtures
         $values = [];
         foreach ($lesson->rows as $row) {
             foreach ($row->fields as $field) {
-                $values["{$row->id}.{$field->id}"] = self::goodValues($row, $field);
+                $values["{$row->id}.{$field->id}"] = self::goodValues($lesson, $row, $field);
             }
         }
 
         return $values;
     }
 
-    /** @return list<float|null> */
-    private static function goodValues(Row $row, Field $field): array
+    /** @return list<float|null> the middle of what the reading's own check calls met */
+    private static function goodValues(Lesson $lesson, Row $row, Field $field): array
     {
-        return match ($field->kind) {
-            FieldKind::Lengths => array_map(fn (array $mark): float => isset($mark['corner']) ? 0.0 : (isset($mark['from']) ? 7.0 : $row->distanceMm), $field->marks),
-            FieldKind::Length => [match ($field->id) {
-                'start-in' => 3.5, 'off' => 0.5, default => 60.0
-            }],
-            FieldKind::Count => [$field->id === 'stops' ? 5.0 : 3.0],
-            FieldKind::Stitches => [20.0, 20 * $row->stitchMm],
-            FieldKind::YesNo => [1.0],
-            FieldKind::Choice => [0.0],
-        };
+        if ($field->kind === FieldKind::Stitches) {
+            return [20.0, 20 * $row->stitch->lengthMm];
+        }
+        if ($field->kind === FieldKind::YesNo || $field->kind === FieldKind::Choice) {
+            return [$field->kind === FieldKind::YesNo ? 1.0 : 0.0];
+        }
+        $good = null;
+        foreach (self::raw($lesson->id, $row->id) as $check) {
+            if ($check['of'] === $field->id) {
+                $met = is_array($check['met'] ?? null) ? $check['met'] : [];
+                $low = $met['from'] ?? null;
+                $high = $met['to'] ?? null;
+                $good ??= match (true) {
+                    $check['kind'] === 'band' => $low === null ? max($field->min, $high - ($field->kind === FieldKind::Count ? 0 : 1)) : ($high === null ? min($field->max, $low + ($field->kind === FieldKind::Count ? 0 : 1)) : floor(($low + $high) / 2 * 10) / 10),
+                    default => $check['target_mm'] ?? 0.0,
+                };
+            }
+        }
+        // A few readings carry two bands, nearest and furthest: the first decides here.
+        $value = (float) ($field->kind === FieldKind::Count ? round((float) ($good ?? 0)) : ($good ?? 0));
+
+        return array_fill(0, $field->size(), $value);
+    }
+
+    /** @return list<array<string, mixed>> the checks of a row as the bundle's file has them */
+    private static function raw(string $lesson, string $row): array
+    {
+        static $checks = null;
+        if ($checks === null) {
+            $checks = [];
+            foreach ((array) BundleFiles::read(self::folder())['lessons'] as $l) {
+                foreach ($l['sampler']['rows'] as $r) {
+                    $checks[$l['id']][$r['id']] = $r['checks'];
+                }
+            }
+        }
+
+        return $checks[$lesson][$row];
     }
 
     /**

@@ -1,4 +1,4 @@
-import { QueryClient, useMutation, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, QueryClient, useMutation, useQuery } from '@tanstack/react-query'
 import { api, ask, Problem, type View } from './client'
 
 export const queries = new QueryClient({
@@ -81,4 +81,17 @@ export function useRoom(classId: string | undefined) {
 
 export function useAnswers(of: { lesson?: string; student?: string }) {
     return useQuery({ queryKey: ['answers', of], queryFn: () => ask(api.GET('/api/answers', { params: { query: of } })) })
+}
+
+export function useDials(lesson: string) {
+    return useQuery({ queryKey: ['dials', lesson], queryFn: () => ask(api.GET('/api/lessons/{lesson}/dials', { params: { path: { lesson } } })) })
+}
+
+export function useMaterials(id: string, session: number | null, samplesEach: number | null) {
+    return useQuery({
+        queryKey: ['materials', id, session, samplesEach],
+        queryFn: () => ask(api.GET('/api/classes/{class}/materials', { params: { path: { class: id }, query: { ...(session === null ? {} : { session }), ...(samplesEach === null ? {} : { samples_each: samplesEach }) } } })),
+        placeholderData: keepPreviousData,
+        retry: false,
+    })
 }

@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/dials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -196,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["materials"];
+        put: operations["noteMaterial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -238,6 +270,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["layOutPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svgLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/print/paper-drive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printPaperDrive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printClass"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -483,6 +579,23 @@ export interface paths {
         put?: never;
         /** @description A length in mm and as the nearest 1/16 inch, from a number or typed text. */
         post: operations["convert-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/cut-cloth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Pieces laid on a width of cloth: length to buy, the bound no layout beats, waste, and where each is cut. */
+        post: operations["cut-cloth"];
         delete?: never;
         options?: never;
         head?: never;
@@ -829,6 +942,12 @@ export interface components {
             drill?: string | null;
             because?: string | null;
         };
+        CupboardBody: {
+            item: string;
+            have?: number;
+            price?: number;
+            ticked?: boolean;
+        };
         FootBody: {
             facts: components["schemas"]["FootFacts"];
         };
@@ -861,6 +980,8 @@ export interface components {
             minutes: number;
             helpers: number;
             machines: number;
+            /** @description a course of the shelf; the first one when left out */
+            course?: string;
         };
         OpenStudioBody: {
             studio: string;
@@ -973,6 +1094,31 @@ export interface components {
             skills: components["schemas"]["SkillView"][];
             students: components["schemas"]["StandingRowView"][];
         };
+        /** @description A cutting plan. */
+        CuttingView: {
+            material: string;
+            /** Format: float */
+            cloth_width: number;
+            /** Format: float */
+            selvedge: number;
+            /** Format: float */
+            length: number;
+            /** Format: float */
+            lower_bound: number;
+            /** Format: float */
+            waste_share: number;
+            names: string[];
+            placed: components["schemas"]["PlacedView"][];
+            offcuts: components["schemas"]["PlacedView"][];
+        };
+        /** @description How one machine of the room is set for a lesson, by its own dial. */
+        DialView: {
+            machine: string;
+            name: string;
+            settings: string[];
+            /** @description why it cannot be sewn on it */
+            cannot: string | null;
+        };
         /** @description A sampler to scale, in mm from its top left corner. */
         DrawingView: {
             /** Format: float */
@@ -982,6 +1128,7 @@ export interface components {
             pieces: components["schemas"]["PieceView"][];
             rows: components["schemas"]["RowLineView"][];
             marks: components["schemas"]["MarkView"][];
+            lines: components["schemas"]["LineView"][];
         };
         /** @description A short exercise of one skill. */
         DrillView: {
@@ -1102,6 +1249,10 @@ export interface components {
             title: string;
             version: number;
             why: string;
+            /** @description strand of the first skill it teaches */
+            strand: string;
+            stitches: components["schemas"]["NamedView"][];
+            feet: components["schemas"]["NamedView"][];
             teaches: components["schemas"]["NamedView"][];
             needs: components["schemas"]["NamedView"][];
             /** Format: float */
@@ -1123,6 +1274,13 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             faults: components["schemas"]["FaultView"][];
             drills: components["schemas"]["DrillView"][];
+        };
+        /** @description A fold, a cut or a chalk mark. */
+        LineView: {
+            /** @enum {string} */
+            kind: "fold" | "cut" | "chalk";
+            from: number[];
+            to: number[];
         };
         /** @description All that looking at one sample needs. */
         LookView: {
@@ -1160,6 +1318,41 @@ export interface components {
             from: number[];
             to: number[];
         };
+        /** @description A line of the shopping list. */
+        MaterialLineView: {
+            item: string;
+            title: string;
+            /** Format: float */
+            amount: number;
+            unit: string;
+            how: string;
+            /** Format: float */
+            have: number;
+            /** Format: float */
+            buy: number;
+            /** Format: float */
+            price: number;
+            /** Format: float */
+            cost: number;
+            ticked: boolean;
+        };
+        /** @description What a class needs, what it costs, and how the cloth is cut. */
+        MaterialsView: {
+            class: components["schemas"]["NamedView"];
+            students: number;
+            sessions: number;
+            /**
+             * Format: float
+             * @description samples a student is expected to sew of a lesson
+             */
+            samples_each: number;
+            lines: components["schemas"]["MaterialLineView"][];
+            /** Format: float */
+            cost: number;
+            /** Format: float */
+            cost_each: number;
+            cutting: components["schemas"]["CuttingView"][];
+        };
         /** @description Who is signed in. */
         MeView: {
             name: string;
@@ -1169,6 +1362,8 @@ export interface components {
             timezone: string;
             now: string;
             classes: components["schemas"]["NamedView"][];
+            /** @description courses on the shelf to plan a class from */
+            courses: components["schemas"]["NamedView"][];
         };
         /** @description A row as it was measured, in mm. */
         MeasuredRowView: {
@@ -1194,6 +1389,18 @@ export interface components {
             layers: number;
             label: string;
             material: string;
+        };
+        /** @description A piece on the cloth, mm. */
+        PlacedView: {
+            number: number;
+            /** Format: float */
+            x: number;
+            /** Format: float */
+            y: number;
+            /** Format: float */
+            width: number;
+            /** Format: float */
+            length: number;
         };
         /** @description A lesson with its minutes for this class. */
         PlanLessonView: {
@@ -1764,6 +1971,39 @@ export interface operations {
             };
         };
     };
+    dials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DialView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     machines: {
         parameters: {
             query?: never;
@@ -1912,6 +2152,77 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ServiceBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    materials: {
+        parameters: {
+            query?: {
+                session?: number;
+                samples_each?: number;
+            };
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialsView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    noteMaterial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CupboardBody"];
             };
         };
         responses: {
@@ -2093,6 +2404,145 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printLesson: {
+        parameters: {
+            query: {
+                what: "sampler" | "card" | "teacher";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    svgLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sampler at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printPaperDrive: {
+        parameters: {
+            query?: {
+                hand?: "right" | "left";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printClass: {
+        parameters: {
+            query: {
+                what: "seats" | "materials" | "pack";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description what is wrong */
@@ -2975,6 +3425,90 @@ export interface operations {
                         inches: string;
                         /** @description mm less the sixteenth */
                         leftover_mm: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "cut-cloth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description from outer edge to outer edge */
+                    cloth_width_mm: number;
+                    /** @description not used, on each side */
+                    selvedge_mm: number;
+                    /** @description what is cut */
+                    pieces: {
+                        /** @description its name */
+                        id: string;
+                        /** @description across the cloth */
+                        width_mm: number;
+                        /** @description along the grain */
+                        length_mm: number;
+                        /** @description how many */
+                        count: number;
+                        /** @description may be turned across the grain; default no */
+                        turn?: boolean;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description to buy */
+                        length_mm: number;
+                        /** @description no layout is shorter */
+                        lower_bound_mm: number;
+                        /** @description of the cloth bought */
+                        waste_share: number;
+                        /** @description each piece */
+                        placed: {
+                            /** @description its name */
+                            id: string;
+                            /** @description from the left selvedge */
+                            x_mm: number;
+                            /** @description along the cloth */
+                            y_mm: number;
+                            /** @description across */
+                            width_mm: number;
+                            /** @description along */
+                            length_mm: number;
+                        }[];
+                        /** @description what is left, largest first */
+                        offcuts: {
+                            /** @description from the left selvedge */
+                            x_mm: number;
+                            /** @description along the cloth */
+                            y_mm: number;
+                            /** @description across */
+                            width_mm: number;
+                            /** @description along */
+                            length_mm: number;
+                        }[];
                     };
                 };
             };

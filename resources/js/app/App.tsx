@@ -15,6 +15,7 @@ const ClassPage = lazy(() => import('../features/class/ClassPage'))
 const SamplersPage = lazy(() => import('../features/samplers/SamplersPage'))
 const LessonPage = lazy(() => import('../features/samplers/LessonPage'))
 const RoomPage = lazy(() => import('../features/room/RoomPage'))
+const MaterialsPage = lazy(() => import('../features/materials/MaterialsPage'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 
 export function App() {
@@ -42,6 +43,7 @@ export function App() {
                     <Route path="/class/:classId" element={<ClassPage />} />
                     <Route path="/samplers" element={<SamplersPage />} />
                     <Route path="/samplers/:lessonId" element={<LessonPage />} />
+                    <Route path="/materials/:classId" element={<MaterialsPage />} />
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />
                     <Route path="*" element={<Navigate to={home} replace />} />

@@ -18,7 +18,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
     const places = [
         { name: t('Today'), to: id === undefined ? '/start' : `/today/${id}`, on: pathname.startsWith('/today') || pathname.startsWith('/look') },
         { name: t('Plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
-        { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') },
+        { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },
         { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
         { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
         { name: t('Workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },

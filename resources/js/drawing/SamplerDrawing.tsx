@@ -36,6 +36,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                 <text x={(p.x + p.width) * scale} y={p.height * scale + 18} textAnchor="end" className="draw-label">{p.label}</text>
                             </g>
                         ))}
+                        {drawing.lines.map((l, i) => <line key={i} x1={(l.from[0] ?? 0) * scale} y1={(l.from[1] ?? 0) * scale} x2={(l.to[0] ?? 0) * scale} y2={(l.to[1] ?? 0) * scale} className={`mark-${l.kind}`} />)}
                         {drawing.rows.map((row) => {
                             const [x = 0, y = 0] = row.points[0] ?? []
                             return (
@@ -45,7 +46,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     {row.back.map((back, i) => (
                                         <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
                                     ))}
-                                    {row.guide !== '' && <text x={x * scale + (x * scale > 90 ? 4 : -4)} y={y > 20 ? y * scale + 16 : -8} dx={y > 20 ? 8 : 0} textAnchor={y > 20 ? 'start' : x * scale > 90 ? 'end' : 'start'} className="draw-guide">{row.guide}</text>}
+                                    {row.guide !== '' && <text x={x * scale + (y > 20 ? 12 : 0)} y={y > 20 ? y * scale + 16 : -8} textAnchor={y > 20 ? 'start' : 'middle'} className="draw-guide">{row.guide}</text>}
                                 </g>
                             )
                         })}

@@ -25,7 +25,7 @@ final readonly class BandCheck implements Check
             return null;
         }
         $isLength = $field->kind === FieldKind::Length;
-        $judgement = Judgement::of($isLength ? Reading::ruler($value) : Reading::exact($value), $this->tolerance);
+        $judgement = Judgement::of($isLength ? Reading::ruler($value, $field->limitMm) : Reading::exact($value), $this->tolerance);
         $text = match (true) {
             $isLength => $words->length($value),
             $field->hint !== '' => $words->say('band.of', ['value' => $words->number($value), 'of' => $words->number($field->max)]),

@@ -31,7 +31,7 @@ final readonly class EachCheck implements Check
         foreach ($errors as $i => $error) {
             $worst = abs($error) > abs($errors[$worst]) ? $i : $worst;
         }
-        $judgement = Judgement::of(Reading::ruler(abs($errors[$worst])), Tolerance::atMost($this->metMm, $this->nearMm));
+        $judgement = Judgement::of(Reading::ruler(abs($errors[$worst]), $field->limitMm), Tolerance::atMost($this->metMm, $this->nearMm));
         $met = $judgement->verdict === Verdict::Met;
 
         return new CheckResult(

@@ -1,4 +1,4 @@
-import { NumberInput, Textarea, TextInput } from '@mantine/core'
+import { NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask } from '../../api/client'
@@ -11,10 +11,12 @@ export default function NewClassPage() {
     const me = useMe()
     const machines = useMachines()
     const navigate = useNavigate()
-    const [form, setForm] = useState({ name: '', students: '', starts_on: (me.data?.now ?? new Date().toISOString()).slice(0, 10), time: '18:30', sessions: 6, minutes: 120, helpers: 0, machines: 8 })
+    const [form, setForm] = useState({ name: '', students: '', starts_on: (me.data?.now ?? new Date().toISOString()).slice(0, 10), time: '18:30', sessions: 6, minutes: 120, helpers: 0, machines: 8, course: '' })
+    const courses = me.data?.courses ?? []
+    const course = courses.find((c) => c.id === form.course) ?? courses[0]
     const names = form.students.split(/[\n,;]+/).map((n) => n.trim()).filter((n) => n !== '')
     const make = useChange(async () => {
-        const made = await ask(api.POST('/api/classes', { body: { ...form, students: names } }))
+        const made = await ask(api.POST('/api/classes', { body: { ...form, course: course?.id ?? '', students: names } }))
         await navigate(`/plan/${made.id}`)
     })
     const wrong = make.error?.all ?? {}
@@ -53,7 +55,8 @@ export default function NewClassPage() {
                             ? number('machines', t('Machines in the room'), 1, 40)
                             : <p className="quiet">{t('{n} usable machines in the room', { n: machines.data?.filter((m) => m.usable).length ?? 0 })}</p>}
                     </div>
-                    <p className="quiet">{t('The eight lessons of “Stitches first” are laid into the sessions in order. Everything can be moved afterwards.')}</p>
+                    <NativeSelect label={t('Course')} value={course?.id ?? ''} data={courses.map((c) => ({ value: c.id, label: c.title }))} onChange={(e) => setForm({ ...form, course: e.currentTarget.value })} />
+                    <p className="quiet">{t('Its lessons are laid into the sessions in order. Everything can be moved afterwards.')}</p>
                     <Trouble error={make.error} />
                     <button type="submit" className="act big" disabled={make.isPending}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
                 </div>

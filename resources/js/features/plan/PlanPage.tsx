@@ -52,6 +52,7 @@ export default function PlanPage() {
                 <div className="plan-acts">
                     {undo !== null && <button type="button" className="quiet-act" onClick={() => { store.mutate({ sessions: undo, version: p.version }); setUndo(null) }}>{t('Undo')}</button>}
                     <button type="button" className="quiet-act" disabled={layOut.isPending} onClick={() => { setUndo(laid); layOut.mutate(p) }}>{t('Lay it out for me')}</button>
+                    <Link className="quiet-act" to={`/materials/${id}`}>{t('Materials')}</Link>
                     <Link className="act" to={`/today/${id}`}>{t('Go to Today')}</Link>
                 </div>
             </div>

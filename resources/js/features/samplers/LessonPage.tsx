@@ -1,5 +1,6 @@
+import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
-import { useLessons } from '../../api/queries'
+import { useDials, useLessons } from '../../api/queries'
 import { t } from '../../app/text'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -19,11 +20,13 @@ export default function LessonPage() {
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
                 <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })}{lesson.settings.map((s) => ` · ${s.name} ${s.value}`).join('')}</p>
+                <Print lesson={lesson.id} sampler={lesson.drawing !== null} />
                 <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
                 <h2>{t('Steps')}</h2>
                 <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
                 <h2>{t('Say')}</h2>
                 <ul>{lesson.points.map((s) => <li key={s}>{s}</li>)}</ul>
+                <Dials lesson={lesson.id} />
                 <h2>{t('Look for')}</h2>
                 <table className="checks">
                     <tbody>
@@ -38,5 +41,38 @@ export default function LessonPage() {
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
             </div>
         </article>
+    )
+}
+
+/** How each machine of the room is set for it, by its own dial. */
+function Dials({ lesson }: { lesson: string }) {
+    const dials = useDials(lesson)
+    if (dials.data === undefined || dials.data.length === 0) return null
+    return (
+        <>
+            <h2>{t('On each machine')}</h2>
+            <table className="checks">
+                <tbody>
+                    {dials.data.map((d) => (
+                        <tr key={d.machine}><th scope="row">{d.name}</th><td>{d.cannot === null ? d.settings.map((s) => <div key={s}>{s}</div>) : <span className="due">{d.cannot}</span>}</td></tr>
+                    ))}
+                </tbody>
+            </table>
+        </>
+    )
+}
+
+/** Sheets at true size, on the paper in the printer. */
+function Print({ lesson, sampler }: { lesson: string; sampler: boolean }) {
+    const [format, setFormat] = useLocalStorage<'A4' | 'Letter'>({ key: 'seam-paper', defaultValue: 'A4' })
+    const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}`
+    return (
+        <div className="print-acts">
+            {sampler && <a className="quiet-act" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</a>}
+            <a className="quiet-act" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</a>
+            <a className="quiet-act" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</a>
+            {sampler && <a className="link" href={`/api/lessons/${lesson}/svg`}>{t('SVG')}</a>}
+            <button type="button" className="link" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</button>
+        </div>
     )
 }

@@ -1,30 +1,64 @@
+import { useState } from 'react'
 import { Link } from 'react-router'
-import { useLessons } from '../../api/queries'
+import type { View } from '../../api/client'
+import { useLessons, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Choice } from '../workshop/fields'
 
-/** The lessons on the shelf, each as its drawing. */
+type Named = View['NamedView']
+
+/** The lessons on the shelf, each as its drawing, by strand; by skill, foot or stitch where one is wanted. */
 export default function SamplersPage() {
     const lessons = useLessons()
+    const first = useMe().data?.classes[0]
+    const [skill, setSkill] = useState('')
+    const [foot, setFoot] = useState('')
+    const [stitch, setStitch] = useState('')
     if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
+    const all = lessons.data
+    const has = (list: Named[], id: string) => id === '' || list.some((x) => x.id === id)
+    const shown = all.filter((l) => has(l.teaches, skill) && has(l.feet, foot) && has(l.stitches, stitch))
+    const strands = [...new Set(shown.map((l) => l.strand))]
     return (
         <div className="samplers">
-            <h1>{t('Samplers')}</h1>
-            <ul>
-                {lessons.data.map((l) => (
-                    <li key={l.id}>
-                        <Link to={`/samplers/${l.id}`}>
-                            <MiniDrawing lesson={l} size={84} />
-                            <span>
-                                <strong>{l.title}</strong>
-                                <span>{l.why}</span>
-                                <small>{l.teaches.map((s) => s.title).join(' · ')} · {t('{n} min for one', { n: l.demo + l.sew + l.inspect })}</small>
-                            </span>
-                        </Link>
-                    </li>
-                ))}
-            </ul>
+            <div className="samplers-head">
+                <h1>{t('Samplers')} <small>{t('{n} of {all}', { n: shown.length, all: all.length })}</small></h1>
+                <Choice label={t('Skill')} value={skill} options={named(all.flatMap((l) => l.teaches))} onChange={setSkill} />
+                <Choice label={t('Foot')} value={foot} options={named(all.flatMap((l) => l.feet))} onChange={setFoot} />
+                <Choice label={t('Stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
+            </div>
+            <div className="print-acts">
+                {first !== undefined && <Link className="act" to={`/materials/${first.id}`}>{t('Materials for {class}', { class: first.title })}</Link>}
+                <a className="quiet-act" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</a>
+                <a className="quiet-act" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</a>
+            </div>
+            {shown.length === 0 && <p className="empty">{t('No lesson has all of these.')} <button type="button" className="link" onClick={() => { setSkill(''); setFoot(''); setStitch('') }}>{t('Show all')}</button></p>}
+            {strands.map((strand) => (
+                <section key={strand} aria-label={strand}>
+                    <h2>{strand}</h2>
+                    <ul>
+                        {shown.filter((l) => l.strand === strand).map((l) => (
+                            <li key={l.id}>
+                                <Link to={`/samplers/${l.id}`}>
+                                    <MiniDrawing lesson={l} size={84} />
+                                    <span>
+                                        <strong>{l.title}</strong>
+                                        <span>{l.why}</span>
+                                        <small>{l.teaches.map((s) => s.title).join(' · ')} · {t('{n} min for one', { n: l.demo + l.sew + l.inspect })}</small>
+                                    </span>
+                                </Link>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            ))}
         </div>
     )
+}
+
+/** Each once, by name, with a way to choose none. */
+function named(list: Named[]): Named[] {
+    return [{ id: '', title: t('any') }, ...[...new Map(list.map((x) => [x.id, x])).values()].sort((a, b) => a.title.localeCompare(b.title))]
 }

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Printing\Format;
+use App\Printing\LessonCard;
+use App\Printing\MaterialPages;
+use App\Printing\PaperDrivePages;
+use App\Printing\SamplerPages;
+use App\Printing\SeatCards;
+use App\Printing\Sheet;
+use App\Support\Shelf;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+
+/** Everything that can be printed, as one PDF. */
+final readonly class PrintPages
+{
+    public const OF_LESSON = ['sampler', 'card', 'teacher'];
+
+    public const OF_CLASS = ['seats', 'materials', 'pack'];
+
+    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $materials) {}
+
+    /** @throws InputError for something that cannot be printed of a lesson */
+    public function lesson(Lesson $lesson, string $what, Format $format): string
+    {
+        $sheet = new Sheet($format, $lesson->title);
+        match ($what) {
+            'sampler' => $lesson->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
+            'card' => LessonCard::student($sheet, $lesson, self::address($lesson)),
+            'teacher' => LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson)),
+            default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_LESSON).'.'),
+        };
+
+        return $sheet->bytes();
+    }
+
+    public function paperDrive(Format $format, bool $leftHanded): string
+    {
+        $sheet = new Sheet($format, 'Paper drive');
+        PaperDrivePages::add($sheet, $leftHanded);
+
+        return $sheet->bytes();
+    }
+
+    /** @throws InputError for something that cannot be printed of a class */
+    public function class(SewingClass $class, string $what, Format $format): string
+    {
+        $sheet = new Sheet($format, $class->name);
+        $lessons = array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $this->shelf->order($class->course));
+        match ($what) {
+            'seats' => $this->seats($sheet, $class, $lessons),
+            'materials' => $this->shopping($sheet, $class),
+            'pack' => $this->pack($sheet, $class, $lessons),
+            default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
+        };
+
+        return $sheet->bytes();
+    }
+
+    /** @param  list<Lesson>  $lessons */
+    private function pack(Sheet $sheet, SewingClass $class, array $lessons): void
+    {
+        foreach ($lessons as $lesson) {
+            LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson));
+            LessonCard::student($sheet, $lesson, self::address($lesson));
+            SamplerPages::add($sheet, $lesson);
+        }
+        PaperDrivePages::add($sheet, false);
+        PaperDrivePages::add($sheet, true);
+        $this->seats($sheet, $class, $lessons);
+        $this->shopping($sheet, $class);
+    }
+
+    /** @param  list<Lesson>  $lessons */
+    private function seats(Sheet $sheet, SewingClass $class, array $lessons): void
+    {
+        $dials = [];
+        foreach ($lessons as $lesson) {
+            $dials[$lesson->title] = ($this->dials)($lesson);
+        }
+        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials);
+    }
+
+    private function shopping(Sheet $sheet, SewingClass $class): void
+    {
+        $materials = ($this->materials)($class);
+        MaterialPages::add($sheet, $materials, $class->name, CountMaterials::CLOTH_WIDTH_MM, CountMaterials::SELVEDGE_MM);
+    }
+
+    private static function address(Lesson $lesson): string
+    {
+        return url("/samplers/{$lesson->id}");
+    }
+}

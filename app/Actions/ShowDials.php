@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\DialView;
+use App\Models\Machine;
+use App\Support\RoomBook;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\SewNeed;
+use OpenSeam\Core\Machine\DialTranslator;
+use OpenSeam\Core\Machine\Foot;
+use OpenSeam\Core\Machine\Machine as CoreMachine;
+use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Words;
+
+/** A lesson's settings for each machine of the room, as that machine's own dials say them. */
+final readonly class ShowDials
+{
+    /** @return list<DialView> */
+    public function __invoke(Lesson $lesson): array
+    {
+        if (! $lesson->machine) {
+            return [];
+        }
+        $book = RoomBook::read();
+
+        return array_values($book->machines->map(fn (Machine $m): DialView => new DialView(
+            $m->id, $m->name,
+            array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($m->core(), $need, $book), $lesson->sews)))),
+            $book->cannotOn($lesson, $m->id),
+        ))->all());
+    }
+
+    private function say(CoreMachine $m, SewNeed $need, RoomBook $book): ?string
+    {
+        $words = Words::in();
+        $asked = $need->setup->stitch;
+        $dial = DialTranslator::to($m, $asked);
+        if (! $dial->possible) {
+            return null;
+        }
+        $parts = [$dial->stitch === '' ? $asked->kind->title : $words->say('dial.stitch', ['name' => $dial->stitch, 'stitch' => $asked->kind->title])];
+        if ($dial->fixed !== '') {
+            $parts[] = $words->say('dial.fixed', ['name' => $dial->fixed]);
+        } else {
+            $asked->kind->swings() && $parts[] = $words->say('dial.width', ['n' => $words->number($dial->widthDial)]);
+            $asked->kind->feedDropped || $parts[] = $words->say('dial.length', ['n' => $words->number($dial->lengthDial)]);
+        }
+        $room = new Room([$m], array_filter($book->room->feet, fn (Foot $f): bool => $need->feet === [] || in_array($f->kind->id, $need->feet, true)));
+        $best = $room->bestFoot('0', $need->setup)['foot'];
+        $best === null || $parts[] = '“'.$room->feet[$best]->name.'”';
+
+        return implode(', ', $parts);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\CuttingView;
+use App\Http\Resources\MaterialLineView;
+use App\Http\Resources\MaterialsView;
+use App\Http\Resources\NamedView;
+use App\Models\CupboardItem;
+use App\Models\MaterialTick;
+use App\Models\PlanSession;
+use App\Models\SewingClass;
+use OpenSeam\Core\Material\Need;
+
+/** The shopping list of a class with what is there, what it costs, and the cutting plans. */
+final readonly class ShowMaterials
+{
+    public function __construct(private CountMaterials $count) {}
+
+    public function __invoke(SewingClass $class, ?int $session, ?float $samplesEach): MaterialsView
+    {
+        $materials = ($this->count)($class, $session, $samplesEach);
+        $cupboard = CupboardItem::query()->get()->keyBy('item');
+        $ticked = array_flip(array_values(MaterialTick::query()->where('class_id', $class->id)->get()->map(fn (MaterialTick $t): string => $t->item)->all()));
+        $lines = array_map(function (Need $n) use ($cupboard, $ticked): MaterialLineView {
+            $have = $cupboard->get($n->item)->have ?? 0.0;
+            $price = $cupboard->get($n->item)->price ?? 0.0;
+            $buy = max(0.0, $n->amount - $have);
+
+            return new MaterialLineView($n->item, $n->title, $n->amount, $n->unit, $n->how, $have, $buy, $price, round($buy * $price, 2), isset($ticked[$n->item]));
+        }, $materials->needs);
+        $students = max(1, $class->enrolments()->count());
+        $cost = array_sum(array_map(fn (MaterialLineView $l): float => $l->cost, $lines));
+
+        return new MaterialsView(
+            new NamedView($class->id, $class->name), $students, PlanSession::ofClass($class->id)->count(), $materials->samplesEach,
+            $lines, round($cost, 2), round($cost / $students, 2),
+            array_map(fn (string $m): CuttingView => CuttingView::of($m, $materials->layouts[$m], CountMaterials::CLOTH_WIDTH_MM, CountMaterials::SELVEDGE_MM), array_map(strval(...), array_keys($materials->layouts))),
+        );
+    }
+}

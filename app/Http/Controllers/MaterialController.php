@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ShowMaterials;
+use App\Http\Requests\CupboardBody;
+use App\Http\Resources\ErrorBody;
+use App\Http\Resources\MaterialsView;
+use App\Models\CupboardItem;
+use App\Models\MaterialTick;
+use App\Models\SewingClass;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+
+/** What a class needs to buy and cut. */
+final readonly class MaterialController
+{
+    /** Nobody sews a sampler more often in one course. */
+    private const MOST_SAMPLES = 20.0;
+
+    #[OA\Get(
+        path: '/api/classes/{class}/materials',
+        operationId: 'materials',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MaterialsView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function show(Request $request, string $class, ShowMaterials $show): JsonResponse
+    {
+        $session = $request->query('session');
+        $each = $request->query('samples_each');
+        $each === null || is_numeric($each) && $each >= 1 && $each <= self::MOST_SAMPLES || throw InputError::at('samples_each', $each, 'From 1 to 20 samples of a lesson for each student.');
+        $session === null || ctype_digit($session) || throw InputError::at('session', $session, 'It must be the number of a session.');
+
+        return new JsonResponse($show(SewingClass::query()->findOrFail($class), $session === null ? null : (int) $session, $each === null ? null : (float) $each));
+    }
+
+    #[OA\Put(
+        path: '/api/classes/{class}/materials',
+        operationId: 'noteMaterial',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CupboardBody::class)),
+        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function note(CupboardBody $body, string $class): JsonResponse
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        DB::transaction(function () use ($body, $found): void {
+            $item = $body->word('item');
+            $values = [];
+            foreach (['have', 'price'] as $name) {
+                if ($body->has($name)) {
+                    $values[$name] = $body->amount($name);
+                }
+            }
+            $values === [] || CupboardItem::query()->updateOrCreate(['studio_id' => $found->studio_id, 'item' => $item], $values);
+            if ($body->has('ticked')) {
+                MaterialTick::query()->where('class_id', $found->id)->where('item', $item)->delete();
+                $body->boolean('ticked') && MaterialTick::query()->create(['studio_id' => $found->studio_id, 'class_id' => $found->id, 'item' => $item]);
+            }
+        });
+
+        return new JsonResponse(null, 204);
+    }
+}

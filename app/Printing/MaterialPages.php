@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use OpenSeam\Core\Material\ClassMaterials;
+use OpenSeam\Core\Material\CuttingLayout;
+use OpenSeam\Core\Material\Need;
+
+/** Shopping list and cutting plans of a class. */
+final class MaterialPages
+{
+    public static function add(Sheet $sheet, ClassMaterials $materials, string $class, float $clothWidthMm, float $selvedgeMm): void
+    {
+        $sheet->page('shopping list');
+        $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), "Shopping list: $class", 18, true) + 2;
+        $sheet->flow($y, array_merge([], ...array_map(fn (Need $n): array => [
+            [sprintf('□ %s: %s %s', $n->title, rtrim(rtrim(number_format($n->amount, 1, '.', ''), '0'), '.'), $n->unit), 12.0, true], [$n->how, 9.0, false],
+        ], $materials->needs)), 'shopping list');
+        foreach ($materials->layouts as $material => $layout) {
+            self::plan($sheet, (string) $material, $layout, $clothWidthMm, $selvedgeMm);
+        }
+    }
+
+    /** The cloth in strips down the page, to scale, pieces numbered by kind. */
+    private static function plan(Sheet $sheet, string $material, CuttingLayout $layout, float $clothWidthMm, float $selvedgeMm): void
+    {
+        $numbers = [];
+        foreach ($layout->placed as $p) {
+            $numbers[$p->id] ??= count($numbers) + 1;
+        }
+        $scale = $sheet->innerWidth() / $clothWidthMm;
+        $strip = ($sheet->innerHeight() - 60) / $scale;
+        for ($from = 0.0, $part = 1; $from < $layout->lengthMm; $from += $strip, $part++) {
+            $sheet->page("cutting plan, $material, part $part");
+            $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), sprintf('Cutting plan: %s, %.1f m of %d cm, from %.2f m. Scale 1 : %.1f. The grain runs down the page.', $material, ceil($layout->lengthMm / 100) / 10, $clothWidthMm / 10, $from / 1000, 1 / $scale), 10, true);
+            $top = Sheet::MARGIN_MM + 12;
+            $high = min($strip, $layout->lengthMm - $from) * $scale;
+            $sheet->clipped(Sheet::MARGIN_MM, $top, $sheet->innerWidth(), $high, function () use ($sheet, $layout, $numbers, $scale, $from, $top, $selvedgeMm, $clothWidthMm, $high): void {
+                foreach ([$selvedgeMm, $clothWidthMm - $selvedgeMm] as $x) {
+                    $sheet->line(Sheet::MARGIN_MM + $x * $scale, $top, Sheet::MARGIN_MM + $x * $scale, $top + $high, 0.2, [1.0, 1.0]);
+                }
+                foreach ($layout->placed as $p) {
+                    [$x, $y] = [Sheet::MARGIN_MM + ($p->xMm + $selvedgeMm) * $scale, $top + ($p->yMm - $from) * $scale];
+                    if ($y + $p->lengthMm * $scale > $top && $y < $top + $high) {
+                        $sheet->rect($x, $y, $p->widthMm * $scale, $p->lengthMm * $scale, 0.2, 0, 245);
+                        $sheet->text($x, $y + $p->lengthMm * $scale / 2 - 1.6, $p->widthMm * $scale, (string) $numbers[$p->id], 7, false, 'C');
+                    }
+                }
+            });
+            $sheet->rect(Sheet::MARGIN_MM, $top, $sheet->innerWidth(), $high, 0.4);
+            $part > 1 || $sheet->flow($top + $high + 3, array_map(fn (string $id, int $n): array => ["$n  $id", 8.0, false], array_keys($numbers), $numbers), "cutting plan, $material, pieces");
+        }
+    }
+}

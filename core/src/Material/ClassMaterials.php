@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Material;
+
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Skill\ExpectedSamples;
+use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Stitch\NeedlePoints;
+use OpenSeam\Core\Stitch\RowStitches;
+use OpenSeam\Core\Stitch\ThreadUse;
+use OpenSeam\Core\Words;
+
+/**
+ * What a class needs for its lessons: pieces × students × expected samples,
+ * laid on the cloth; interfacing; thread and bobbins; needles; small things.
+ */
+final readonly class ClassMaterials
+{
+    /** Thickness of one layer of sampler cloth, mm; common practice, no source. */
+    private const LAYER_MM = 0.35;
+
+    /** Tails, rethreading and what is cut away; common practice, no source. */
+    private const THREAD_MARGIN = 1.5;
+
+    /**
+     * @param  list<Need>  $needs
+     * @param  array<string, CuttingLayout>  $layouts  by material
+     */
+    private function __construct(public array $needs, public array $layouts, public float $samplesEach) {}
+
+    /**
+     * @param  list<Lesson>  $lessons
+     * @param  int  $students  1 or more
+     * @param  int  $machines  usable ones
+     * @param  float  $clothWidthMm  of the bolts bought
+     * @param  float  $bobbinMetres  on a full bobbin
+     * @param  float|null  $samplesEach  samples a student sews of a lesson; default as the skill model expects
+     */
+    public static function of(array $lessons, int $students, int $machines, float $clothWidthMm = 1400.0, float $selvedgeMm = 15.0, float $bobbinMetres = 30.0, ?float $samplesEach = null): self
+    {
+        $words = Words::in();
+        $model = TracingParameters::usual();
+        // The demonstration has taught once before the first sample.
+        $each = $samplesEach ?? ExpectedSamples::untilGood($model, $model->start + (1 - $model->start) * $model->transit);
+        $samples = (int) ceil($students * $each - 1e-9);
+        $byMaterial = [];
+        $top = 0.0;
+        $small = [];
+        $sewn = 0;
+        foreach ($lessons as $lesson) {
+            foreach ($lesson->pieces as $piece) {
+                if ($piece->material === 'paper') {
+                    continue;
+                }
+                // Every sample is cut new: the old one is kept beside it.
+                for ($i = 0; $i < $samples * $piece->layers; $i++) {
+                    $byMaterial[$piece->material][] = new ClothPiece("{$lesson->title}: {$piece->label}", $piece->widthMm, $piece->heightMm, false);
+                }
+                if ($piece->interfaced) {
+                    for ($i = 0; $i < $samples; $i++) {
+                        $byMaterial['interfacing'][] = new ClothPiece("{$lesson->title}: {$piece->label}", $piece->widthMm, $piece->heightMm, true);
+                    }
+                }
+            }
+            $sewn += $lesson->machine ? 1 : 0;
+            foreach ($lesson->rows as $row) {
+                if ($row->path !== null && $row->piece !== null && $lesson->pieces[$row->piece]->material !== 'paper') {
+                    $points = RowStitches::on($row->path, $row->stitch);
+                    $top += ThreadUse::ofPoints($points, $lesson->pieces[$row->piece]->layers * self::LAYER_MM, max(1.0, NeedlePoints::pathMm($points)))->topMm * $samples;
+                }
+            }
+            foreach ($lesson->extras as $extra) {
+                $small[$extra['what']] = ($small[$extra['what']] ?? 0) + $extra['count'] * $samples;
+            }
+        }
+        $needs = [];
+        $layouts = [];
+        foreach ($byMaterial as $material => $pieces) {
+            $layout = CuttingLayout::of($clothWidthMm, $selvedgeMm, $pieces);
+            $layouts[$material] = $layout;
+            $needs[] = new Need($material, $words->say("material.$material"), ceil($layout->lengthMm / 100) / 10, 'm', $words->say('material.cloth-how', [
+                'pieces' => (string) count($pieces), 'samples' => (string) $samples, 'students' => (string) $students, 'each' => $words->number(round($each, 2)),
+                'width' => $words->number($clothWidthMm / 10), 'waste' => (string) (int) round(100 * $layout->wasteShare),
+            ]));
+        }
+        $metres = ceil($top * self::THREAD_MARGIN / 1000);
+        if ($metres > 0) {
+            $how = $words->say('material.thread-how', ['sewn' => (string) (int) ceil($top / 1000), 'margin' => $words->number(self::THREAD_MARGIN)]);
+            $needs[] = new Need('thread-top', $words->say('material.thread-top'), $metres, 'm', $how);
+            $needs[] = new Need('thread-bobbin', $words->say('material.thread-bobbin'), $metres, 'm', $how);
+            $needs[] = new Need('bobbin', $words->say('material.bobbin'), max((float) $machines, ceil($metres / $bobbinMetres)), 'pieces', $words->say('material.bobbin-how', ['metres' => (string) (int) $metres, 'full' => $words->number($bobbinMetres), 'machines' => (string) $machines]));
+        }
+        if ($sewn > 0) {
+            $needs[] = new Need('needle', $words->say('material.needle'), (float) max(1, $machines), 'pieces', $words->say('material.needle-how'));
+            $needs[] = new Need('pin', $words->say('material.pin'), 20.0 * $students, 'pieces', $words->say('material.pin-how'));
+        }
+        foreach ($small as $what => $count) {
+            $needs[] = new Need($what, ucfirst(str_replace('-', ' ', (string) $what)), (float) $count, 'pieces', $words->say('material.small-how', ['samples' => (string) $samples]));
+        }
+
+        return new self($needs, $layouts, $each);
+    }
+}

@@ -1,0 +1,63 @@
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useMaterials } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { Choice, mm, toNumber } from '../workshop/fields'
+import { CuttingPlan } from './CuttingPlan'
+
+/** What a class needs: the list with its arithmetic, what is there, what it costs, and how the cloth is cut. */
+export default function MaterialsPage() {
+    const id = useParams().classId ?? ''
+    const [session, setSession] = useState('')
+    const [each, setEach] = useState('')
+    const typed = toNumber(each)
+    const read = useMaterials(id, session === '' ? null : Number(session), typed)
+    const note = useChange((body: View['CupboardBody']) => ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })))
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('Counting')} /> : <Trouble error={read.error} />
+    const m = read.data
+    const print = `/api/classes/${id}/print`
+    return (
+        <div className="materials">
+            <div className="samplers-head">
+                <h1>{t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small></h1>
+                <Choice label={t('For')} value={session} options={[{ id: '', title: t('the whole course') }, ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) }))]} onChange={setSession} />
+                <label className="choice">{t('Samples each')}<input className="num" value={each} placeholder={mm(m.samples_each, 1)} maxLength={5} onChange={(e) => setEach(e.currentTarget.value)} /></label>
+                <a className="quiet-act" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</a>
+                <a className="quiet-act" href={`${print}?what=pack`} target="_blank" rel="noreferrer">{t('Print the class pack')}</a>
+            </div>
+            <Trouble error={read.error ?? note.error} />
+            <p className="quiet">{each === '' ? t('A beginner is expected to sew a sampler {n} times until it is good (from the skill model). Type another number where you know better.', { n: mm(m.samples_each, 1) }) : t('As you say: {n} samples of each lesson for every student.', { n: each })}</p>
+            <table className="rows material-rows">
+                <thead><tr><th>{t('there')}</th><th>{t('what')}</th><th>{t('needed')}</th><th>{t('in the cupboard')}</th><th>{t('to buy')}</th><th>{t('price of one')}</th><th>{t('cost')}</th></tr></thead>
+                <tbody>
+                    {m.lines.map((l) => (
+                        <tr key={l.item} className={l.ticked ? 'done' : ''}>
+                            <td><input type="checkbox" className="tick-box" checked={l.ticked} aria-label={t('{what} is there', { what: l.title })} onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })} /></td>
+                            <td><strong>{l.title}</strong><small>{l.how}</small></td>
+                            <td className="num">{mm(l.amount, 1)} {l.unit}</td>
+                            <td><Amount value={l.have} label={t('{what} in the cupboard', { what: l.title })} onKeep={(have) => note.mutate({ item: l.item, have })} /></td>
+                            <td className="num"><strong>{mm(l.buy, 1)}</strong> {l.unit}</td>
+                            <td><Amount value={l.price} label={t('price of {what}', { what: l.title })} onKeep={(price) => note.mutate({ item: l.item, price })} /></td>
+                            <td className="num">{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
+                        </tr>
+                    ))}
+                </tbody>
+                <tfoot><tr><td /><td colSpan={5}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>
+            </table>
+            {m.cutting.map((c) => <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />)}
+        </div>
+    )
+}
+
+/** A number that keeps itself when the field is left or Enter pressed. */
+function Amount({ value, label, onKeep }: { value: number; label: string; onKeep: (value: number) => void }) {
+    const [typed, setTyped] = useState<string | null>(null)
+    const keep = () => {
+        const number = typed === null ? null : toNumber(typed)
+        if (number !== null && number !== value) onKeep(number)
+        if (typed === null || number !== null) setTyped(null)
+    }
+    return <input className="num amount" aria-label={label} aria-invalid={typed !== null && toNumber(typed) === null} inputMode="decimal" value={typed ?? (value === 0 ? '' : String(value))} onChange={(e) => setTyped(e.currentTarget.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === 'Enter') keep() }} />
+}
