@@ -23,6 +23,7 @@ final class AccessTest extends BrowserCase
         foreach (['stitch' => 'underside', 'guide' => 'comes out', 'clearance' => 'hand wheel', 'needle' => 'universal', 'dial' => 'Comes out', 'tension' => 'illustration', 'feet' => 'needed'] as $tool => $words) {
             yield "workshop, $tool" => ["/workshop/$tool", $words];
         }
+        yield 'materials' => ['/materials/{class}', 'in the cupboard'];
         yield 'new class' => ['/start', 'Lay it out for me'];
         yield 'look' => ['look', 'Seen on it'];
     }

@@ -16,7 +16,7 @@ final readonly class FieldView
     public function __construct(
         #[OA\Property] public string $key,
         #[OA\Property] public string $label,
-        #[OA\Property(enum: ['length', 'lengths', 'count', 'stitches', 'yes-no', 'choice'])] public string $kind,
+        #[OA\Property(enum: ['length', 'lengths', 'count', 'counts', 'stitches', 'yes-no', 'choice'])] public string $kind,
         #[OA\Property] public int $size,
         #[OA\Property] public float $min,
         #[OA\Property] public float $max,

@@ -10,6 +10,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Check\AlikeCheck;
 use OpenSeam\Core\Sampler\Check\BandCheck;
 use OpenSeam\Core\Sampler\Check\Check;
 use OpenSeam\Core\Sampler\Check\EachCheck;
@@ -162,9 +163,10 @@ final class RowReader
             'each' => new EachCheck($data->number('target_mm', 0.0), $data->number('met_mm'), $data->number('near_mm')),
             'stitch-length' => new StitchLengthCheck($data->number('target_mm'), $data->number('met_mm'), $data->number('near_mm')),
             'band' => new BandCheck(self::band($data->part('met'), $data->part('near'))),
+            'alike' => new AlikeCheck($data->number('met_percent'), $data->number('near_percent')),
             'yes' => RatedCheck::yes(),
             'choice' => new RatedCheck(array_map(Verdict::from(...), $data->texts('verdicts'))),
-            default => throw InputError::at($data->path('kind'), $kind, 'A check is one of: mean, spread, each, band, stitch-length, yes, choice.'),
+            default => throw InputError::at($data->path('kind'), $kind, 'A check is one of: mean, spread, each, band, stitch-length, alike, yes, choice.'),
         };
     }
 

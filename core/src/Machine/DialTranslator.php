@@ -34,7 +34,7 @@ final readonly class DialTranslator
         $width = min($asked->widthMm, $m->widestMm);
         $length = $asked->kind->feedDropped ? $asked->lengthMm : min(max($asked->lengthMm, $m->shortestMm), $m->longestMm);
         $fixed = '';
-        if ($m->fixedZigzags !== [] && $asked->kind->swings() && $asked->kind->generator === 'pattern') {
+        if ($m->fixedZigzags !== [] && $asked->kind->plainZigzag) {
             $near = self::nearestFixed($m, $asked->widthMm, $asked->lengthMm);
             [$width, $length, $fixed] = [$near['width_mm'], $near['length_mm'], $near['name']];
         }

@@ -30,7 +30,7 @@ final class Fit
         if (! $kind->feedDropped && ($s->lengthMm > $m->longestMm + 1e-9 || $s->lengthMm < $m->shortestMm - 1e-9)) {
             $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->shortestMm, $m->longestMm, $s->lengthMm), false);
         }
-        if ($m->fixedZigzags !== [] && $kind->swings() && $kind->generator === 'pattern' && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
+        if ($m->fixedZigzags !== [] && $kind->plainZigzag && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
             $near = DialTranslator::nearestFixed($m, $s->widthMm, $s->lengthMm);
             $found[] = new Refusal('fixed', 'width_mm', sprintf('%s has fixed zigzags only; the nearest is %g wide × %g long (“%s”).', $m->name, $near['width_mm'], $near['length_mm'], $near['name']), false);
         }

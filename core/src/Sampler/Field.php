@@ -31,7 +31,7 @@ final readonly class Field
     public function size(): int
     {
         return match ($this->kind) {
-            FieldKind::Lengths => count($this->marks),
+            FieldKind::Lengths, FieldKind::Counts => count($this->marks),
             FieldKind::Stitches => 2,
             default => 1,
         };

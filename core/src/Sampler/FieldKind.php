@@ -13,6 +13,8 @@ enum FieldKind: string
     case Lengths = 'lengths';
     /** A whole number. */
     case Count = 'count';
+    /** A whole number at each mark. */
+    case Counts = 'counts';
     /** Stitches counted and the span in mm they were counted over. */
     case Stitches = 'stitches';
     /** 1 yes, 0 no. */

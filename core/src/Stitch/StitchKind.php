@@ -28,6 +28,8 @@ final readonly class StitchKind
         public string $generator,
         public Span $length,
         public Span $width,
+        /** From side to side and nothing else: what a dial with fixed zigzags offers. */
+        public bool $plainZigzag,
         /** So close that a flat sole jams on it. */
         public bool $dense,
         public bool $feedDropped,
@@ -50,7 +52,7 @@ final readonly class StitchKind
         return new self(
             $data->text('id'), $data->text('title'), $data->has('iso_4915') ? $data->text('iso_4915') : null, $data->text('iso_source'), $data->text('about'),
             $data->text('generator'), Span::read($data->part('length_mm')), Span::read($data->part('width_mm')),
-            $data->flag('dense'), $data->text('feed') === 'dropped', $data->texts('feet'),
+            $data->flag('plain_zigzag'), $data->flag('dense'), $data->text('feed') === 'dropped', $data->texts('feet'),
             $pattern->number('start', 0.0), $strokes, $data->text('end', ''),
         );
     }

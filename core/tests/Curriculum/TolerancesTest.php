@@ -93,6 +93,71 @@ final class TolerancesTest extends TestCase
             ['square-spiral', 'spiral.lanes', [7, 8.5, 7, 7], 'spiral.lanes', 'near'],
             ['square-spiral', 'spiral.lanes', [7, 7, 4, 7], 'spiral.lanes', 'not-yet'],
             ['square-spiral', 'spiral.needle-down', [0], 'spiral.needle-down', 'not-yet'],
+            // Tension: each row read rightly; the corrected one balanced.
+            ['two-faces', 'low.read', [0], 'low.read', 'not-yet'],
+            ['two-faces', 'corrected.faces', [0], 'corrected.faces', 'met'],
+            ['two-faces', 'corrected.faces', [1], 'corrected.faces', 'near'],
+            ['two-faces', 'corrected.faces', [2], 'corrected.faces', 'not-yet'],
+            // Curve ≤ 1.5, ≤ 3 mm.
+            ['curve-and-corner', 'side.off', [0.5, 1, -0.5, 0, 0.5], 'side.off', 'met'],
+            ['curve-and-corner', 'side.off', [0, 0, 2.3, 0, 0], 'side.off', 'near'],
+            ['curve-and-corner', 'side.off', [0, 0, 0, -4, 0], 'side.off', 'not-yet'],
+            // Zigzag width ±0.3, ±0.6 with the magnifier; length ±0.2, ±0.4; spacing ±1.
+            ['zigzag-ladder', 'average.width', [3.6], 'average.width', 'met'],
+            ['zigzag-ladder', 'average.width', [3.95], 'average.width', 'near'],
+            ['zigzag-ladder', 'average.width', [4.5], 'average.width', 'not-yet'],
+            ['zigzag-ladder', 'longer.length', [20, 60], 'longer.length', 'met'],
+            ['zigzag-ladder', 'looking.spacing', [15, 15.5, 15, 14.5], 'looking.spacing', 'met'],
+            // Over or within 0.5 mm of the edge.
+            ['edge-finish', 'zigzag.over', [0, 0.2, 0], 'zigzag.over', 'met'],
+            ['edge-finish', 'zigzag.over', [0, 1.6, 0], 'zigzag.over', 'not-yet'],
+            // Stretched to 130 %, 115 % before the first pop.
+            ['stretch-seam', 'seam.pop', [135], 'seam.pop', 'met'],
+            ['stretch-seam', 'seam.pop', [120], 'seam.pop', 'near'],
+            ['stretch-seam', 'seam.pop', [108], 'seam.pop', 'not-yet'],
+            ['satin-bar', 'bar-2.edges', [5, 5.1, 4.9], 'bar-2.edges', 'met'],
+            ['satin-bar', 'bar-2.edges', [5, 5.9, 5], 'bar-2.edges', 'not-yet'],
+            ['mend', 'centre.past', [6], 'centre.past', 'met'],
+            // Ratio 2.0 ±0.1, ±0.2: 300 mm drawn to 150, between 142.9 and 157.9.
+            ['gathers', 'row.drawn', [150], 'row.drawn', 'met'],
+            ['gathers', 'row.drawn', [163], 'row.drawn', 'near'],
+            ['gathers', 'row.drawn', [120], 'row.drawn', 'not-yet'],
+            ['gathers', 'row.quarters', [37.5, 38, 37, 39], 'row.quarters', 'met'],
+            ['gathers', 'row.quarters', [37.5, 43, 37, 32], 'row.quarters', 'near'],
+            // Row ±0.5, ±1 from the fold; hem ±2, ±4 mm.
+            ['double-hem', 'hem.depth', [20, 21, 20, 19], 'hem.depth', 'met'],
+            ['double-hem', 'hem.depth', [20, 25, 20, 19], 'hem.depth', 'not-yet'],
+            // Picks ≤ 1, ≤ 2 mm; 9, 7 of 10 caught.
+            ['blind-hem', 'hem.pick', [0.7], 'hem.pick', 'met'],
+            ['blind-hem', 'hem.pick', [1.5], 'hem.pick', 'near'],
+            ['blind-hem', 'hem.pick', [2.5], 'hem.pick', 'not-yet'],
+            ['blind-hem', 'hem.caught', [9], 'hem.caught', 'met'],
+            ['blind-hem', 'hem.caught', [7], 'hem.caught', 'near'],
+            ['blind-hem', 'hem.caught', [6], 'hem.caught', 'not-yet'],
+            ['narrow-hem', 'hem.rolled', [280], 'hem.rolled', 'met'],
+            ['narrow-hem', 'hem.rolled', [230], 'hem.rolled', 'near'],
+            // 1 to 4 mm from the teeth; tops level within 2 mm.
+            ['zip', 'left.near', [2], 'left.near', 'met'],
+            ['zip', 'left.far', [6], 'left.far', 'not-yet'],
+            ['zip', 'right.level', [1], 'right.level', 'met'],
+            ['buttonhole-sizing', 'marks.length', [0, 0, 0], 'marks.length', 'met'],
+            ['buttonhole-sizing', 'marks.spacing', [0, 3], 'marks.spacing', 'not-yet'],
+            // Length ±1, ±2; sides within 1, 2 mm; density within 15, 30 %.
+            ['buttonhole', 'sewn.length', [0.5], 'sewn.length', 'met'],
+            ['buttonhole', 'sewn.sides', [1.5], 'sewn.sides', 'near'],
+            ['buttonhole', 'sewn.density', [20, 22], 'sewn.density', 'met'],
+            ['buttonhole', 'sewn.density', [18, 23], 'sewn.density', 'near'],
+            ['buttonhole', 'sewn.density', [15, 24], 'sewn.density', 'not-yet'],
+            ['buttonhole', 'opened.bar', [0], 'opened.bar', 'not-yet'],
+            // 5 to 8 stitches a pair, 4 or 9–10 near.
+            ['sew-a-button', 'two.stitches', [6], 'two.stitches', 'met'],
+            ['sew-a-button', 'two.stitches', [4], 'two.stitches', 'near'],
+            ['sew-a-button', 'two.stitches', [10], 'two.stitches', 'near'],
+            ['sew-a-button', 'two.stitches', [11], 'two.stitches', 'not-yet'],
+            ['decorative-strip', 'b.parallel', [20, 20.5, 20], 'b.parallel', 'met'],
+            ['fault-hunt', 'hunt.right', [3], 'hunt.right', 'met'],
+            ['fault-hunt', 'hunt.right', [2], 'hunt.right', 'near'],
+            ['fault-hunt', 'hunt.right', [1], 'hunt.right', 'not-yet'],
         ];
         foreach ($cases as $case) {
             yield "{$case[0]} {$case[3]} ".implode(' ', $case[2]) => $case;

@@ -73,6 +73,9 @@ final class Fixtures
         if ($field->kind === FieldKind::YesNo || $field->kind === FieldKind::Choice) {
             return [$field->kind === FieldKind::YesNo ? 1.0 : 0.0];
         }
+        if ($field->kind === FieldKind::Counts) {
+            return array_fill(0, $field->size(), 20.0);
+        }
         $good = null;
         foreach (self::raw($lesson->id, $row->id) as $check) {
             if ($check['of'] === $field->id) {

@@ -1164,7 +1164,7 @@ export interface components {
             key: string;
             label: string;
             /** @enum {string} */
-            kind: "length" | "lengths" | "count" | "stitches" | "yes-no" | "choice";
+            kind: "length" | "lengths" | "count" | "counts" | "stitches" | "yes-no" | "choice";
             size: number;
             /** Format: float */
             min: number;

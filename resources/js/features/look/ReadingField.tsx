@@ -42,6 +42,7 @@ export function ReadingField({ field, unit, values, problem, problemAt, onChange
         }
     }
     if (field.kind === 'yes-no') return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
+    if (field.kind === 'choice') return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     return (
         <fieldset className={`reading ${field.kind}`}>
             <legend>{field.label}{field.hint !== '' && ` (${field.hint})`}</legend>
@@ -92,6 +93,30 @@ function YesNo({ field, value, onChange, onEye, problem }: { field: View['FieldV
             <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="keys" onKeyDown={onKey} onFocus={onEye}>
                 {key('1', t('yes'))}
                 {key('0', t('no'))}
+            </div>
+            {problem !== null && <p className="wrong" role="alert">{problem}</p>}
+        </div>
+    )
+}
+
+/** Described steps, best first: the number keys or the arrows choose. */
+function Steps({ field, value, onChange, onEye, problem }: { field: View['FieldView']; value: string; onChange: (value: string) => void; onEye: () => void; problem: string | null }) {
+    const onKey = (event: KeyboardEvent) => {
+        const last = field.options.length - 1
+        const now = value === '' ? -1 : Number(value)
+        const to = event.key === 'ArrowDown' || event.key === 'ArrowRight' ? Math.min(last, now + 1) : event.key === 'ArrowUp' || event.key === 'ArrowLeft' ? Math.max(0, now - 1) : /^[1-9]$/.test(event.key) && Number(event.key) <= last + 1 ? Number(event.key) - 1 : null
+        if (to === null) return
+        event.preventDefault()
+        event.stopPropagation()
+        onChange(String(to))
+    }
+    return (
+        <div className="reading steps">
+            <span id={`q-${field.key}`}>{field.label}</span>
+            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="step-keys" onKeyDown={onKey} onFocus={onEye}>
+                {field.options.map((option, i) => (
+                    <span key={option} role="radio" aria-checked={value === String(i)} tabIndex={-1} className={value === String(i) ? 'key on' : 'key'} onClick={() => onChange(value === String(i) ? '' : String(i))}><span aria-hidden="true">{i + 1}</span> {option}</span>
+                ))}
             </div>
             {problem !== null && <p className="wrong" role="alert">{problem}</p>}
         </div>

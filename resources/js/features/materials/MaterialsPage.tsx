@@ -24,6 +24,8 @@ export default function MaterialsPage() {
                 <h1>{t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small></h1>
                 <Choice label={t('For')} value={session} options={[{ id: '', title: t('the whole course') }, ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) }))]} onChange={setSession} />
                 <label className="choice">{t('Samples each')}<input className="num" value={each} placeholder={mm(m.samples_each, 1)} maxLength={5} onChange={(e) => setEach(e.currentTarget.value)} /></label>
+            </div>
+            <div className="print-acts">
                 <a className="quiet-act" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</a>
                 <a className="quiet-act" href={`${print}?what=pack`} target="_blank" rel="noreferrer">{t('Print the class pack')}</a>
             </div>
