@@ -29,7 +29,6 @@ $take = function (string $name, callable $prepare) use ($browser, $to, $only): v
 };
 $seam = ['16', '15.5', '15', '14.5', '13', '4', '3', '0'];
 
-$take('sign-in', fn () => $browser->go('/')->see('Sign in'));
 $browser->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now');
 $today = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
 $class = basename($today);
@@ -83,6 +82,7 @@ $take('class-evidence', function () use ($browser, $class): void {
 });
 $take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
 $take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
+$take('materials', fn () => $browser->go("/materials/$class")->see('in the cupboard'));
 $take('room', fn () => $browser->go('/room')->see('Window 1'));
 $take('room-machines', fn () => $browser->go('/room?show=machines')->see('Hearth 5'));
 $take('workshop-stitch', fn () => $browser->go('/workshop/stitch')->see('underside'));
@@ -90,5 +90,4 @@ $take('workshop-clearance', fn () => $browser->go('/workshop/clearance')->see('h
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);
 $take('phone-today', fn () => $browser->go($today)->see('sewing'));
-$take('phone-look', fn () => $look('Keziah'));
 $browser->close();

@@ -20,6 +20,9 @@ use OpenSeam\Core\Skill\SkillGraph;
 /** Makes a bundle's objects from its JSON. */
 final class BundleReader
 {
+    /** The format this program reads. */
+    public const FORMAT = 1;
+
     /**
      * @param  array<string, mixed>  $json
      *
@@ -28,6 +31,8 @@ final class BundleReader
     public static function read(array $json): Bundle
     {
         $data = Data::of($json);
+        $version = $data->whole('format_version');
+        $version === self::FORMAT || throw InputError::at('format_version', $version, sprintf('This program reads format %d. A newer bundle needs a newer program.', self::FORMAT));
         $lessons = [];
         foreach ($data->parts('lessons') as $part) {
             $lesson = self::lesson($part);

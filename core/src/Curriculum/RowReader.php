@@ -9,6 +9,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\Tolerance;
+use OpenSeam\Core\Measure\ToleranceOutOfOrder;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Check\AlikeCheck;
 use OpenSeam\Core\Sampler\Check\BandCheck;
@@ -44,12 +45,13 @@ final class RowReader
             $fields[$f->text('id')] = self::field($f);
         }
         $checks = array_map(fn (Data $c): CheckSpec => self::check($c, $fields), $data->parts('checks'));
+        $line = $path === null || $piece === null ? null : self::onPiece($path, self::path($path, $piece), $piece);
 
         return new Row(
             id: $data->text('id'),
             title: $data->text('title'),
             piece: $pieceId,
-            path: $path === null || $piece === null ? null : self::path($path, $piece),
+            path: $line,
             run: $path?->text('run') ?? '',
             edge: $path?->text('edge', '') ?? '',
             distanceMm: $path?->number('distance_mm', 0.0) ?? 0.0,
@@ -115,6 +117,18 @@ final class RowReader
         );
     }
 
+    /** @throws InputError when the row leaves its piece */
+    private static function onPiece(Data $data, Path $path, Piece $piece): Path
+    {
+        foreach ($path->corners as [$x, $y]) {
+            if ($x < -1e-6 || $y < -1e-6 || $x > $piece->widthMm + 1e-6 || $y > $piece->heightMm + 1e-6) {
+                throw InputError::at($data->path('run'), [round($x, 2), round($y, 2)], sprintf('The row leaves its piece “%s”, which is %g × %g mm.', $piece->label, $piece->widthMm, $piece->heightMm));
+            }
+        }
+
+        return $path;
+    }
+
     private static function field(Data $data): Field
     {
         $kind = FieldKind::tryFrom($data->text('kind')) ?? throw InputError::at($data->path('kind'), $data->text('kind'), 'A reading is one of: '.implode(', ', array_column(FieldKind::cases(), 'value')).'.');
@@ -146,8 +160,14 @@ final class RowReader
         $of = $data->text('of');
         isset($fields[$of]) || throw InputError::at($data->path('of'), $of, 'A check judges a reading of its own row.');
 
+        try {
+            $judge = self::judge($data);
+        } catch (ToleranceOutOfOrder $e) {
+            throw InputError::at($data->path('near_mm'), $data->raw()['near_mm'] ?? $data->raw()['near'] ?? $data->raw()['near_percent'] ?? null, $e->getMessage());
+        }
+
         return new CheckSpec(
-            $data->text('id'), $data->text('title'), $of, self::judge($data),
+            $data->text('id'), $data->text('title'), $of, $judge,
             $data->texts('shows'), BundleReader::changes($data->part('changes')),
             $data->text('source'), $data->text('allows'),
         );
@@ -156,6 +176,8 @@ final class RowReader
     private static function judge(Data $data): Check
     {
         $kind = $data->text('kind');
+        // Said now, with its place, and not when the first sample is judged.
+        $data->has('met_mm') && Tolerance::around(0.0, $data->number('met_mm'), $data->number('near_mm'));
 
         return match ($kind) {
             'mean' => SeamCheck::mean($data->number('target_mm'), $data->number('met_mm'), $data->number('near_mm')),

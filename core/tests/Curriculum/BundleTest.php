@@ -10,6 +10,7 @@ use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Skill\SkillGraphBroken;
 use OpenSeam\Core\Tests\Support\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class BundleTest extends TestCase
@@ -137,5 +138,50 @@ final class BundleTest extends TestCase
         $json['skills'][0]['needs'] = ['open-buttonhole'];
         $this->expectException(SkillGraphBroken::class);
         BundleReader::read($json);
+    }
+
+    /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string, string}> what is done to the bundle, field, words */
+    public static function broken(): iterable
+    {
+        $row = fn (array $json, string $lesson, callable $change): array => (function () use ($json, $lesson, $change): array {
+            foreach ($json['lessons'] as &$l) {
+                if ($l['id'] === $lesson) {
+                    $l['sampler']['rows'][0] = $change($l['sampler']['rows'][0]);
+                }
+            }
+
+            return $json;
+        })();
+        yield 'row off the piece' => [fn (array $j): array => $row($j, 'first-seam', fn (array $r): array => array_replace_recursive($r, ['path' => ['to_mm' => 151]])), 'lessons[4].sampler.rows[0].path.run', '100 × 150 mm'];
+        yield 'tolerance the wrong way round' => [fn (array $j): array => $row($j, 'first-seam', fn (array $r): array => array_replace_recursive($r, ['checks' => [['met_mm' => 3, 'near_mm' => 2]]])), 'lessons[4].sampler.rows[0].checks[0].near_mm', 'at least'];
+        yield 'unknown stitch' => [fn (array $j): array => $row($j, 'zigzag-ladder', fn (array $r): array => ['stitch' => 'knit'] + $r), 'lessons[12].sampler.rows[0].stitch', 'Known: straight'];
+        yield 'newer format' => [fn (array $j): array => ['format_version' => 2] + $j, 'format_version', 'newer program'];
+        yield 'unknown foot' => [function (array $j): array {
+            $j['lessons'][4]['sews'][0]['feet'] = ['clog'];
+
+            return $j;
+        }, 'lessons[4].sews[0].feet[0]', 'Known: standard'];
+        yield 'a check of nothing' => [fn (array $j): array => $row($j, 'first-seam', fn (array $r): array => array_replace_recursive($r, ['checks' => [['of' => 'weather']]])), 'lessons[4].sampler.rows[0].checks[0].of', 'its own row'];
+    }
+
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $break */
+    #[DataProvider('broken')]
+    public function test_a_broken_bundle_names_the_place(callable $break, string $field, string $said): void
+    {
+        try {
+            BundleReader::read($break(self::json()));
+            self::fail('It was taken.');
+        } catch (InputError $e) {
+            self::assertSame($field, $e->field);
+            self::assertStringContainsString($said, $e->getMessage());
+        }
+    }
+
+    public function test_unknown_fields_are_refused(): void
+    {
+        $json = self::json();
+        $json['lessons'][4]['colour'] = 'red';
+        $this->expectExceptionMessage('"colour" is not known here');
+        self::check($json);
     }
 }

@@ -11,7 +11,7 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
     const perRow = WIDE / scale
     const rows = Math.max(1, Math.ceil(plan.length / perRow))
     return (
-        <section className="cutting">
+        <section className="cutting" tabIndex={0} aria-label={title}>
             <h2>{t('{what}: {m} m of {w} cm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })} <small>{t('{n} pieces, {waste} % waste; no plan is shorter than {bound} m', { n: plan.placed.length, waste: Math.round(plan.waste_share * 100), bound: mm(plan.lower_bound / 1000) })}</small></h2>
             {Array.from({ length: rows }, (_, r) => {
                 const from = r * perRow
