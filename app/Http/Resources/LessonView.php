@@ -11,6 +11,7 @@ use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\SamplerLayout;
 
 /** A lesson with its sampler. */
 #[OA\Schema]
@@ -60,6 +61,8 @@ final readonly class LessonView
     {
         $named = fn (string $id): NamedView => new NamedView($id, $bundle->skills->get($id)->title);
 
+        $figures = SamplerLayout::of($lesson)->rows;
+
         return new self(
             $lesson->id, $lesson->title, $lesson->version, $lesson->why,
             $bundle->skills->get($lesson->teaches[0])->strand, self::stitches($lesson), self::feet($lesson),
@@ -70,7 +73,7 @@ final readonly class LessonView
             array_map(fn (string $name, string $value): SettingView => new SettingView($name, $value), array_keys($lesson->settings), array_values($lesson->settings)),
             $lesson->cautions, $lesson->points, $lesson->steps,
             DrawingView::of($lesson),
-            array_values(array_map(self::row(...), $lesson->rows)),
+            array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills),
         );
@@ -99,10 +102,11 @@ final readonly class LessonView
         return array_values($found);
     }
 
-    private static function row(Row $row): RowView
+    /** @param  array{stitches: int, row_mm: float, thread_mm: float, minutes: float}|null  $figures */
+    private static function row(Row $row, ?array $figures): RowView
     {
         return new RowView(
-            $row->id, $row->title, $row->guide,
+            $row->id, $row->title, $row->guide, $figures['stitches'] ?? 0, $figures['thread_mm'] ?? 0.0, $figures['minutes'] ?? 0.0,
             array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->min, $f->max, $f->step, $f->options, $f->hint), $row->fields)),
             array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
         );

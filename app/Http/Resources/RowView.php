@@ -18,6 +18,9 @@ final readonly class RowView
         #[OA\Property] public string $id,
         #[OA\Property] public string $title,
         #[OA\Property] public string $guide,
+        #[OA\Property(description: '0 where nothing is sewn')] public int $stitches,
+        #[OA\Property] public float $thread_mm,
+        #[OA\Property] public float $minutes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FieldView::class))] public array $fields,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))] public array $checks,
     ) {}

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Material;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Skill\ExpectedSamples;
 use OpenSeam\Core\Skill\TracingParameters;
-use OpenSeam\Core\Stitch\NeedlePoints;
-use OpenSeam\Core\Stitch\RowStitches;
-use OpenSeam\Core\Stitch\ThreadUse;
 use OpenSeam\Core\Words;
 
 /**
@@ -18,9 +16,6 @@ use OpenSeam\Core\Words;
  */
 final readonly class ClassMaterials
 {
-    /** Thickness of one layer of sampler cloth, mm; common practice, no source. */
-    private const LAYER_MM = 0.35;
-
     /** Tails, rethreading and what is cut away; common practice, no source. */
     private const THREAD_MARGIN = 1.5;
 
@@ -65,11 +60,9 @@ final readonly class ClassMaterials
                 }
             }
             $sewn += $lesson->machine ? 1 : 0;
-            foreach ($lesson->rows as $row) {
-                if ($row->path !== null && $row->piece !== null && $lesson->pieces[$row->piece]->material !== 'paper') {
-                    $points = RowStitches::on($row->path, $row->stitch);
-                    $top += ThreadUse::ofPoints($points, $lesson->pieces[$row->piece]->layers * self::LAYER_MM, max(1.0, NeedlePoints::pathMm($points)))->topMm * $samples;
-                }
+            foreach (SamplerLayout::of($lesson)->rows as $id => $row) {
+                $on = $lesson->rows[$id]->piece;
+                $top += $on === null || $lesson->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples;
             }
             foreach ($lesson->extras as $extra) {
                 $small[$extra['what']] = ($small[$extra['what']] ?? 0) + $extra['count'] * $samples;

@@ -1507,6 +1507,12 @@ export interface components {
             id: string;
             title: string;
             guide: string;
+            /** @description 0 where nothing is sewn */
+            stitches: number;
+            /** Format: float */
+            thread_mm: number;
+            /** Format: float */
+            minutes: number;
             fields: components["schemas"]["FieldView"][];
             checks: components["schemas"]["CheckRuleView"][];
         };

@@ -26,6 +26,14 @@ export default function LessonPage() {
                 <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
                 <h2>{t('Say')}</h2>
                 <ul>{lesson.points.map((s) => <li key={s}>{s}</li>)}</ul>
+                {lesson.rows.some((r) => r.stitches > 0) && (
+                    <>
+                        <h2>{t('Rows')}</h2>
+                        <table className="checks">
+                            <tbody>{lesson.rows.filter((r) => r.stitches > 0).map((r) => <tr key={r.id}><th scope="row">{r.title}</th><td>{t('{n} stitches, {m} m of each thread, about {min} min for a beginner', { n: r.stitches, m: (r.thread_mm / 1000).toFixed(2), min: r.minutes.toFixed(1) })}</td></tr>)}</tbody>
+                        </table>
+                    </>
+                )}
                 <Dials lesson={lesson.id} />
                 <h2>{t('Look for')}</h2>
                 <table className="checks">
