@@ -57,7 +57,7 @@ final class ShelfTest extends TestCase
         $id = (string) $this->plan(['course' => 'stitches-first'])->assertCreated()->json('id');
         $cannot = array_column(array_filter((array) $this->getJson("/api/classes/$id/plan")->json('problems'), fn (mixed $p): bool => data_get($p, 'kind') === 'cannot'), 'text', 'lesson');
         self::assertArrayHasKey('zip', $cannot);
-        self::assertStringContainsString('Zip cannot be sewn in this room. No foot of this room sews', $cannot['zip']);
+        self::assertStringContainsString('Zip cannot be sewn in this room. This room has no foot for it: Zip.', $cannot['zip']);
         self::assertArrayNotHasKey('first-seam', $cannot);
         $this->postJson('/api/feet', ['facts' => ['kind' => 'zip', 'count' => 1]])->assertCreated();
         $now = (array) $this->getJson("/api/classes/$id/plan")->json();

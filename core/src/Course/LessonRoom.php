@@ -36,6 +36,12 @@ final readonly class LessonRoom
         $feet = [];
         foreach ($lesson->sews as $need) {
             $with = $need->feet === [] ? $room : new Room($room->machines, array_filter($room->feet, fn (Foot $f): bool => in_array($f->kind->id, $need->feet, true)));
+            if ($able !== [] && $need->feet !== [] && array_filter($with->feet, fn (Foot $f): bool => $f->count > 0) === []) {
+                // One sentence, whatever machines there are.
+                $able = [];
+                $none = 'This room has no foot for it: '.implode(' or ', array_map(fn (string $k): string => FootBook::standard()->get($k)->title, $need->feet)).'.';
+                $reasons[$none] = $none;
+            }
             $usable = [];
             foreach (array_keys($able) as $machine) {
                 $best = $with->bestFoot((string) $machine, $need->setup);

@@ -21,7 +21,7 @@ final class LessonRoomTest extends TestCase
         self::assertSame(2, LessonRoom::of($lesson, new Room($machines, ['s' => Made::foot('standard', ['count' => 2])]))->places);
         $none = LessonRoom::of($lesson, new Room($machines, []));
         self::assertSame(0, $none->places);
-        self::assertStringContainsString('No foot of this room sews “Straight”', $none->reasons[0]);
+        self::assertSame(['This room has no foot for it: Standard or Straight, narrow hole.'], $none->reasons);
     }
 
     public function test_three_buttonhole_feet_for_ten_make_four_rounds(): void

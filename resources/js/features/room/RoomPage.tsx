@@ -13,6 +13,9 @@ import { WhatWorks } from './WhatWorks'
 
 const SHOWN = [{ id: 'works', name: 'What works' }, { id: 'machines', name: 'Machines' }, { id: 'feet', name: 'Feet' }] as const
 
+/** More than this is folded away. */
+const FEW = 3
+
 /** What is being edited: a machine or a foot, a new one without an id. */
 export type Editing = { machine: View['MachineView'] | null } | { foot: View['FootView'] | null }
 
@@ -39,9 +42,10 @@ export default function RoomPage() {
                 </span>
             </div>
             {r.lessons.length > 0 && (
-                <ul className="short">
-                    {r.lessons.map((l) => <li key={l.lesson + l.text} className={l.kind}><strong>{l.title}</strong> {l.text}</li>)}
-                </ul>
+                <details className="short" open={r.lessons.length <= FEW}>
+                    <summary>{t('The running course is short of something in {n} lessons', { n: r.lessons.length })}</summary>
+                    <ul>{r.lessons.map((l) => <li key={l.lesson + l.text} className={l.kind}><strong>{l.title}</strong> {l.text}</li>)}</ul>
+                </details>
             )}
             {r.machines.length === 0 && <p className="empty">{t('No machines yet. Add the first: what it can do decides what can be planned.')}</p>}
             {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
