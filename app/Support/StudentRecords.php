@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Sample;
+use App\Models\SampleFault;
+use App\Models\SampleReading;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Grader;
@@ -23,8 +26,7 @@ final readonly class StudentRecords
      */
     public function of(string $class, array $students, Words $words): array
     {
-        $samples = Sample::query()->with(['readings', 'faults'])
-            ->where('class_id', $class)->whereIn('student_id', $students)
+        $samples = Sample::query()->where('class_id', $class)->whereIn('student_id', $students)
             ->orderBy('kept_at')->orderBy('id')->get()->keyBy('id');
         $corrected = [];
         foreach ($samples as $sample) {
@@ -32,6 +34,10 @@ final readonly class StudentRecords
                 $corrected[$sample->replaces_id] = true;
             }
         }
+        // A class has thousands of readings: read as plain rows, not as models.
+        $ids = array_map(strval(...), $samples->keys()->all());
+        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value')->orderBy('reading')->orderBy('position')->whereIn('sample_id', $ids)->toBase());
+        $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
@@ -44,7 +50,7 @@ final readonly class StudentRecords
             while ($first->replaces_id !== null && $samples->has($first->replaces_id)) {
                 $first = $samples[$first->replaces_id];
             }
-            $records[$sample->student_id][] = $this->judge($sample, $lesson, $first->kept_at, $grader);
+            $records[$sample->student_id][] = $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $grader);
         }
         foreach ($records as &$list) {
             usort($list, fn (KeptSample $a, KeptSample $b): int => $a->past->evidence->at <=> $b->past->evidence->at);
@@ -53,21 +59,37 @@ final readonly class StudentRecords
         return $records;
     }
 
-    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, Grader $grader): KeptSample
+    /** @return array<string, list<array<string, mixed>>> rows by sample */
+    private static function rows(Builder $query): array
+    {
+        $rows = [];
+        foreach ($query->get() as $row) {
+            $row = (array) $row;
+            $rows[is_string($row['sample_id']) ? $row['sample_id'] : ''][] = $row;
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $stored  readings
+     * @param  list<array<string, mixed>>  $seen  faults
+     */
+    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, Grader $grader): KeptSample
     {
         $fields = Readings::fields($lesson);
         $values = [];
-        foreach ($sample->readings as $reading) {
-            $field = $fields[$reading->reading] ?? null;
+        foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value]) {
+            $field = is_string($reading) ? $fields[$reading] ?? null : null;
             // A reading of an older version of the lesson that it no longer asks for.
-            if ($field === null || $reading->position >= $field->size()) {
+            if ($field === null || ! is_numeric($position) || ! is_numeric($value) || $position >= $field->size()) {
                 continue;
             }
-            $values[$reading->reading] ??= array_fill(0, $field->size(), null);
-            $values[$reading->reading][$reading->position] = $reading->value;
+            $values[$reading] ??= array_fill(0, $field->size(), null);
+            $values[$reading][(int) $position] = (float) $value;
         }
         $readings = Readings::kept(array_map(array_values(...), $values));
-        $faults = array_values($sample->faults->map(fn ($f): string => $f->fault)->all());
+        $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
         $grade = $grader->grade($lesson, $readings, $faults);
 
         return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade));
