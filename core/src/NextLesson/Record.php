@@ -20,6 +20,9 @@ final class Record
     /** @var array<string, bool> */
     private array $sure = [];
 
+    /** @var array<string, bool> */
+    private array $ready = [];
+
     /** @var array<string, true> skills that some lesson teaches */
     private readonly array $taught;
 
@@ -81,7 +84,7 @@ final class Record
     /** All the lesson stands on, beyond what it teaches itself, is sure. */
     public function isReady(string $lesson): bool
     {
-        return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s)) === null;
+        return $this->ready[$lesson] ??= $this->skills->stands($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s));
     }
 
     /**

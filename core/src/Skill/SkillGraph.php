@@ -127,6 +127,26 @@ final readonly class SkillGraph
     }
 
     /**
+     * Whether all that the given skills stand on, beyond themselves, is sure:
+     * the root gap is null, told without looking for the deepest.
+     *
+     * @param  list<string>  $ids
+     * @param  callable(string): bool  $isSure
+     */
+    public function stands(array $ids, callable $isSure): bool
+    {
+        foreach ($ids as $id) {
+            foreach ($this->closures[$id] ?? throw SkillGraphBroken::unknown($id) as $below) {
+                if (! in_array($below, $ids, true) && ! $isSure($below)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
      * The root gap: the deepest unmet skill below the given ones, that is one
      * whose own needs are all met. Null when nothing is missing.
      *

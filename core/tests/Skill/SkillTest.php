@@ -61,6 +61,8 @@ final class SkillTest extends TestCase
             self::assertEqualsCanonicalizing($expected, $graph->ready($isSure));
             $gap = $graph->rootGap(['s11'], $isSure);
             $below = self::below('s11', $needs);
+            self::assertSame(array_diff($below, array_keys($sure)) === [], $graph->stands(['s11'], $isSure));
+            self::assertSame($graph->rootGap(['s9', 's10', 's11'], $isSure) === null, $graph->stands(['s9', 's10', 's11'], $isSure));
             if ($gap === null) {
                 self::assertSame([], array_diff($below, array_keys($sure)));
             } else {
