@@ -46,7 +46,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     {row.back.map((back, i) => (
                                         <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
                                     ))}
-                                    {row.guide !== '' && <text x={x * scale + (y > 20 ? 12 : 0)} y={y > 20 ? y * scale + 16 : -8} textAnchor={y > 20 ? 'start' : 'middle'} className="draw-guide">{row.guide}</text>}
+                                    {row.guide !== '' && <GuideName text={row.guide} x={x * scale} y={y * scale} inside={y > 20} width={drawing.width * scale} />}
                                 </g>
                             )
                         })}
@@ -63,20 +63,38 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
     )
 }
 
-function Marks({ marks, scale, active }: { marks: View['MarkView'][]; scale: number; active: Props['active'] }) {
+/** What guides a row: above the cloth over its start, kept inside the picture; beside a start further down. */
+function GuideName({ text, x, y, inside, width }: { text: string; x: number; y: number; inside: boolean; width: number }) {
+    if (inside) return <text x={x + 12} y={y + 16} className="draw-guide">{text}</text>
+    // A letter of this size is about 8 px wide.
+    const half = text.length * 4
+    if (x - half < -MARGIN.left) return <text x={-MARGIN.left} y={-8} className="draw-guide">{text}</text>
+    if (x + half > width + MARGIN.right) return <text x={width + MARGIN.right} y={-8} textAnchor="end" className="draw-guide">{text}</text>
+    return <text x={x} y={-8} textAnchor="middle" className="draw-guide">{text}</text>
+}
+
+function Marks({ marks, scale, active: eye }: { marks: View['MarkView'][]; scale: number; active: Props['active'] }) {
+    // Where the eye is on a question without marks, all of them stand.
+    const active = marks.some((mark) => eye?.key === `${mark.row}.${mark.reading}`) ? eye ?? null : null
+    // A mark that is alone needs no number.
+    const several = new Set(marks.filter((mark) => mark.mark > 0).map((mark) => `${mark.row}.${mark.reading}`))
     return marks.map((mark) => {
-        const on = active !== null && active !== undefined && active.key === `${mark.row}.${mark.reading}` && (active.index === mark.mark || mark.from[0] === mark.to[0])
+        const on = active !== null && active.key === `${mark.row}.${mark.reading}` && (active.index === mark.mark || mark.from[0] === mark.to[0])
         const sameRow = active?.key === `${mark.row}.${mark.reading}`
         const [ax, ay, bx, by] = [mark.from[0], mark.from[1], mark.to[0], mark.to[1]].map((v) => (v ?? 0) * scale) as [number, number, number, number]
-        // Numbers stand at the end of the mark, outside the row.
+        // Numbers stand at the end of the mark, outside the row; those of another row would only lie over the ones in use.
         const away = bx >= ax ? 13 : -13
         const flat = Math.abs(by - ay) < 0.01
         return (
             <g key={`${mark.row}.${mark.reading}.${mark.mark}`} className={on ? 'mark on' : 'mark'} opacity={active === null || sameRow ? 1 : 0.35}>
                 <line x1={ax} y1={ay} x2={bx} y2={by} />
                 {on && <Ruler ax={ax} ay={ay} bx={bx} by={by} scale={scale} />}
-                <circle cx={flat ? bx + away : bx + 13} cy={by} r={10.5} />
-                <text x={flat ? bx + away : bx + 13} y={by + 5} textAnchor="middle">{mark.mark + 1}</text>
+                {(active === null || sameRow) && several.has(`${mark.row}.${mark.reading}`) && (
+                    <>
+                        <circle cx={flat ? bx + away : bx + 13} cy={by} r={10.5} />
+                        <text x={flat ? bx + away : bx + 13} y={by + 5} textAnchor="middle">{mark.mark + 1}</text>
+                    </>
+                )}
             </g>
         )
     })

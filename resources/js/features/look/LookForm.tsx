@@ -1,3 +1,4 @@
+import { useElementSize } from '@mantine/hooks'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
@@ -47,6 +48,11 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
         if (from !== null) sample.startFrom(from)
         form.current?.querySelector<HTMLElement>('[data-reading]')?.focus()
     })
+    // The next lesson grows and shrinks with what is typed; the field in hand stays in sight above it.
+    const { ref: fields, height } = useElementSize<HTMLDivElement>()
+    useEffect(() => {
+        if (document.activeElement?.hasAttribute('data-reading') === true) document.activeElement.scrollIntoView({ block: 'nearest' })
+    }, [height])
     const keep = useChange(async () => {
         const kept = await ask(api.POST('/api/samples', { body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null) }))
         sample.forget()
@@ -92,7 +98,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                 </p>
             </section>
             <section className="look-right">
-                <div className="look-fields">
+                <div className="look-fields" ref={fields}>
                     {lesson.rows.map((row) => (
                         <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
                             {lesson.rows.length > 1 && <h2>{row.title}</h2>}

@@ -46,7 +46,7 @@ export default function MaterialsPage() {
                         </tr>
                     ))}
                 </tbody>
-                <tfoot><tr><td /><td colSpan={5}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>
+                {m.cost > 0 && <tfoot><tr><td /><td colSpan={5}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>}
             </table>
             {m.cutting.map((c) => <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />)}
         </div>

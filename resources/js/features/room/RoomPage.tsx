@@ -43,7 +43,7 @@ export default function RoomPage() {
             </div>
             {r.lessons.length > 0 && (
                 <details className="short" open={r.lessons.length <= FEW}>
-                    <summary>{t('The running course is short of something in {n} lessons', { n: r.lessons.length })}</summary>
+                    <summary>{r.lessons.length === 1 ? t('The running course is short of something in one lesson') : t('The running course is short of something in {n} lessons', { n: r.lessons.length })}</summary>
                     <ul>{r.lessons.map((l) => <li key={l.lesson + l.text} className={l.kind}><strong>{l.title}</strong> {l.text}</li>)}</ul>
                 </details>
             )}
