@@ -21,6 +21,9 @@ use OpenSeam\Core\Words;
  */
 final readonly class Ladder
 {
+    /** @var array<string, int> how many lessons of the course stand on a skill */
+    private array $unlocks;
+
     /**
      * @param  array<string, Option>  $lessons  all that could be given
      * @param  list<string>  $order  the course
@@ -34,7 +37,15 @@ final readonly class Ladder
         private School $school = School::Tracing,
         private ?TracingParameters $parameters = null,
         private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
-    ) {}
+    ) {
+        $unlocks = [];
+        foreach ($order as $id) {
+            foreach ($skills->below($lessons[$id]->teaches) as $below) {
+                $unlocks[$below] = ($unlocks[$below] ?? 0) + 1;
+            }
+        }
+        $this->unlocks = $unlocks;
+    }
 
     /**
      * @param  list<PastSample>  $samples  oldest first
@@ -46,7 +57,7 @@ final readonly class Ladder
         $parameters = $this->parameters ?? TracingParameters::usual();
         $book = new StandingBook($parameters, $this->fadingWeeks);
         $standings = $book->standings(array_map(fn (PastSample $s) => $s->evidence, $samples), $now, $wordOfTeacher);
-        $record = new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $parameters);
+        $record = new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $parameters, $this->unlocks);
 
         return $this->safety($record)
             ?? $this->gap($record)

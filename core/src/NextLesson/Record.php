@@ -14,9 +14,6 @@ use OpenSeam\Core\Skill\TracingParameters;
 /** What one student has shown so far, and what each next step would be worth. */
 final class Record
 {
-    /** @var array<string, int>|null lessons of the course that stand on a skill */
-    private ?array $unlocks = null;
-
     /** @var array<string, bool> */
     private array $sure = [];
 
@@ -37,6 +34,7 @@ final class Record
      * @param  list<string>  $order
      * @param  list<PastSample>  $samples
      * @param  array<string, Standing>  $standings
+     * @param  array<string, int>  $unlocks  how many lessons of the course stand on a skill
      */
     public function __construct(
         private readonly SkillGraph $skills,
@@ -46,6 +44,7 @@ final class Record
         public readonly array $samples,
         public readonly array $standings,
         private readonly TracingParameters $parameters,
+        private readonly array $unlocks,
     ) {
         $taught = [];
         foreach ($lessons as $lesson) {
@@ -291,7 +290,7 @@ final class Record
                 $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$drill->skill]) / $drill->minutes, true);
             }
         }
-        usort($all, fn (Candidate $a, Candidate $b): int => [$b->ready, $b->gainPerMinute] <=> [$a->ready, $a->gainPerMinute]);
+        usort($all, fn (Candidate $a, Candidate $b): int => ($b->ready <=> $a->ready) ?: ($b->gainPerMinute <=> $a->gainPerMinute));
 
         return $all;
     }
@@ -308,23 +307,9 @@ final class Record
         $gain = 0.0;
         foreach ($skills as $skill) {
             $known = ($this->standings[$skill] ?? null)->faded ?? $this->parameters->start;
-            $gain += (1 + $this->unlocks($skill)) * (1 - $known) * $this->parameters->transit;
+            $gain += (1 + ($this->unlocks[$skill] ?? 0)) * (1 - $known) * $this->parameters->transit;
         }
 
         return $gain;
-    }
-
-    private function unlocks(string $skill): int
-    {
-        if ($this->unlocks === null) {
-            $this->unlocks = [];
-            foreach ($this->order as $id) {
-                foreach ($this->skills->below($this->lessons[$id]->teaches) as $below) {
-                    $this->unlocks[$below] = ($this->unlocks[$below] ?? 0) + 1;
-                }
-            }
-        }
-
-        return $this->unlocks[$skill] ?? 0;
     }
 }
