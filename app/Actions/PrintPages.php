@@ -13,6 +13,7 @@ use App\Printing\PaperDrivePages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
@@ -80,9 +81,10 @@ final readonly class PrintPages
     /** @param  list<Lesson>  $lessons */
     private function seats(Sheet $sheet, SewingClass $class, array $lessons): void
     {
+        $book = RoomBook::read($class->studio_id);
         $dials = [];
         foreach ($lessons as $lesson) {
-            $dials[$lesson->title] = ($this->dials)($lesson);
+            $dials[$lesson->title] = ($this->dials)($lesson, $book);
         }
         SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials);
     }

@@ -18,13 +18,16 @@ use OpenSeam\Core\Words;
 /** A lesson's settings for each machine of the room, as that machine's own dials say them. */
 final readonly class ShowDials
 {
-    /** @return list<DialView> */
-    public function __invoke(Lesson $lesson): array
+    /**
+     * @param  RoomBook|null  $book  where it is read already
+     * @return list<DialView>
+     */
+    public function __invoke(Lesson $lesson, ?RoomBook $book = null): array
     {
         if (! $lesson->machine) {
             return [];
         }
-        $book = RoomBook::read();
+        $book ??= RoomBook::read();
 
         return array_values($book->machines->map(fn (Machine $m): DialView => new DialView(
             $m->id, $m->name,

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
-use OpenSeam\Core\Tables;
+use OpenSeam\Core\Machine\Care;
 use OpenSeam\Core\Words;
 
 /** What was done to the machines of a room and what is due. Sewing hours are told from the samples sewn at each. */
@@ -19,9 +19,6 @@ final readonly class MachineCare
 {
     /** Log lines that are shown. */
     private const MOST_LINES = 8;
-
-    /** A clean after so many weeks of class; common practice, no source. */
-    private const CLEAN_WEEKS = 4;
 
     /**
      * @param  array<string, list<ServiceEntry>>  $entries  by machine, newest first
@@ -87,17 +84,7 @@ final readonly class MachineCare
     /** @return list<string> */
     public function due(string $machine): array
     {
-        $words = Words::in();
-        $due = [];
-        if ($this->needleHours($machine) >= Tables::read('needles')->number('needle_hours')) {
-            $due[] = $words->say('room.needle-due', ['hours' => $words->number($this->needleHours($machine))]);
-        }
-        $clean = $this->last($machine, 'clean');
-        if ($clean !== null && $clean->addWeeks(self::CLEAN_WEEKS) < $this->now) {
-            $due[] = $words->say('room.clean-due', ['weeks' => (string) (int) $clean->diffInWeeks($this->now)]);
-        }
-
-        return $due;
+        return Care::due($this->needleHours($machine), $this->last($machine, 'clean'), $this->now, Words::in());
     }
 
     /** @return list<ServiceEntry> newest first */

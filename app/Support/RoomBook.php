@@ -12,6 +12,7 @@ use OpenSeam\Core\Course\LessonRoom;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Words;
 
 /** The machines and feet of the studio in hand, and what can be sewn with them. */
 final class RoomBook
@@ -64,7 +65,7 @@ final class RoomBook
     {
         $fit = $this->forLesson($lesson);
 
-        return $fit->places > 0 ? null : implode(' ', $fit->reasons === [] ? ['There is no foot for it in this room.'] : $fit->reasons);
+        return $fit->places > 0 ? null : implode(' ', $fit->reasons);
     }
 
     /** Why a lesson cannot be sewn on one machine, though it can on others; null when it can. */
@@ -74,8 +75,9 @@ final class RoomBook
         if ($found === null || ! $lesson->machine) {
             return null;
         }
+        $words = Words::in();
         if (! $found->usable) {
-            return "{$found->name} is out of use".($found->note === '' ? '.' : ": {$found->note}.");
+            return $words->say($found->note === '' ? 'room.out-of-use' : 'room.out-of-use-why', ['machine' => $found->name, 'why' => $found->note]);
         }
         $fit = $this->forLesson($lesson);
         if (in_array($found->id, $fit->machines, true)) {
@@ -84,6 +86,6 @@ final class RoomBook
         $alone = LessonRoom::of($lesson, new Room([$found->id => $found->core()], $this->room->feet));
         $others = $this->machines->whereIn('id', array_slice($fit->machines, 0, 3))->pluck('name')->implode(', ');
 
-        return implode(' ', $alone->reasons).($others === '' ? '' : " Instead: $others.");
+        return implode(' ', $alone->reasons).($others === '' ? '' : ' '.$words->say('room.instead', ['machines' => $others]));
     }
 }
