@@ -8,6 +8,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\Setup;
+use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
 
@@ -22,14 +23,19 @@ final readonly class SewNeed
         public bool $shared,
     ) {}
 
-    /** @throws InputError when it names a stitch or a foot that is not known, or a setting out of range */
-    public static function read(Data $d): self
+    /**
+     * @param  array<array-key, Row>  $rows  of the lesson; the longest with this stitch is what a machine must reach
+     *
+     * @throws InputError when it names a stitch or a foot that is not known, or a setting out of range
+     */
+    public static function read(Data $d, array $rows = []): self
     {
         foreach ($d->texts('feet') as $i => $kind) {
             FootBook::standard()->get($kind, $d->path("feet[$i]"));
         }
         $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch'), $d->path('stitch')), $d->numberOrNull('length_mm'), $d->numberOrNull('width_mm'), $d->number('needle_position_mm', 0.0));
+        $lengths = array_map(fn (Row $r): float => $r->stitch->kind->id === $settings->kind->id ? $r->path?->lengthMm() ?? 0.0 : 0.0, array_values($rows));
 
-        return new self(new Setup($settings, stickyCloth: $d->flag('sticky_cloth')), $d->texts('feet'), $d->flag('shared'));
+        return new self(new Setup($settings, stickyCloth: $d->flag('sticky_cloth'), rowMm: $lengths === [] ? null : max($lengths)), $d->texts('feet'), $d->flag('shared'));
     }
 }

@@ -106,7 +106,7 @@ final class BundleReader
             ), $sampler->parts('lines')),
             faults: $data->texts('faults'),
             extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
-            sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n), $data->parts('sews')),
+            sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $rows), $data->parts('sews')),
             drills: array_map(fn (Data $d): Drill => new Drill(
                 $d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'),
             ), $data->parts('drills')),

@@ -43,6 +43,9 @@ final class Fit
         if ($kind->generator === 'buttonhole' && $m->buttonhole === 'none') {
             $found[] = new Refusal('no-buttonhole', 'stitch', "{$m->name} has no buttonhole of its own.", false);
         }
+        if ($kind->generator === 'buttonhole' && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + 1e-9) {
+            $found[] = new Refusal('buttonhole-length', 'row_mm', sprintf('%s sews buttonholes of at most %g mm; %g mm is asked.', $m->name, $m->longestButtonholeMm, $setup->rowMm), false);
+        }
         $slot = Clearance::of($m->slotHalfMm, $m->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
         if ($slot->verdict() === 'strike') {
             $found[] = new Refusal('plate', 'width_mm', sprintf('The needle strikes the plate of %s: %.1f mm past its slot of %g mm.', $m->name, -$slot->smallestMm(), $m->slotHalfMm * 2), true);

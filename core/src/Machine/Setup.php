@@ -15,5 +15,7 @@ final readonly class Setup
         public float $needleSize = 80.0,
         /** Leather, suede, vinyl, coated: a smooth metal sole drags on it. */
         public bool $stickyCloth = false,
+        /** Length of the row, mm; of a buttonhole its finished length; null: not asked. */
+        public ?float $rowMm = null,
     ) {}
 }

@@ -40,6 +40,7 @@ final class FitTest extends TestCase
         yield 'machine’s positions' => ['machine-position', $m, $standard, Made::setup('straight', 2.5, 0, 2.6), Made::setup('straight', 2.5, 0, 2.5)];
         yield 'feed' => ['feed-drop', Made::machine(['feed_drop' => 'none']), Made::foot('button'), Made::setup('button'), Made::machine(['feed_drop' => 'cover'])];
         yield 'no buttonhole' => ['no-buttonhole', Made::machine(['buttonhole' => 'none']), Made::foot('buttonhole-four-step'), Made::setup('buttonhole', 0.5, 4), $m];
+        yield 'buttonhole’s length' => ['buttonhole-length', Made::machine(['longest_buttonhole_mm' => 26]), Made::foot('buttonhole-four-step'), Made::setup('buttonhole', 0.5, 4, row: 26.5), Made::setup('buttonhole', 0.5, 4, row: 26)];
         yield 'plate' => ['plate', Made::machine(['slot_mm' => 5.7]), $standard, $zigzag, Made::machine(['slot_mm' => 5.8])];
         yield 'mount' => ['mount', $m, Made::foot('standard', ['mount' => 'high']), $zigzag, $standard];
         yield 'wrong foot' => ['wrong-foot', $m, $standard, Made::setup('blind-hem', 2, 3), Made::foot('blind-hem')];

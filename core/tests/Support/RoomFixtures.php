@@ -30,8 +30,8 @@ final class RoomFixtures
         return Foot::read(Data::of($but + ['kind' => $kind]));
     }
 
-    public static function setup(string $stitch, ?float $length = null, ?float $width = null, float $position = 0.0, float $needle = 80.0, bool $sticky = false): Setup
+    public static function setup(string $stitch, ?float $length = null, ?float $width = null, float $position = 0.0, float $needle = 80.0, bool $sticky = false, ?float $row = null): Setup
     {
-        return new Setup(StitchSettings::of(StitchBook::standard()->get($stitch), $length, $width, $position), $needle, $sticky);
+        return new Setup(StitchSettings::of(StitchBook::standard()->get($stitch), $length, $width, $position), $needle, $sticky, $row);
     }
 }

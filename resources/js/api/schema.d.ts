@@ -3265,6 +3265,8 @@ export interface operations {
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
                     width_mm?: number;
+                    /** @description length of the row; of a buttonhole its finished length */
+                    row_mm?: number;
                     /** @description middle of the swing, left negative; default 0 */
                     needle_position_mm?: number;
                     /** @description between the sides of a buttonhole; default 0.6 */

@@ -30,13 +30,10 @@ final class CheckFit implements Calculator
 
     public function schema(): array
     {
-        $row = StitchPoints::row();
-        unset($row['row_mm']);
-
-        return Schema::object(['machine' => RoomSchema::machine(), 'foot' => RoomSchema::foot()] + $row + [
+        return Schema::object(['machine' => RoomSchema::machine(), 'foot' => RoomSchema::foot()] + StitchPoints::row() + [
             'needle_size' => Schema::number('metric size; default 80', Clearance::SMALLEST_NEEDLE, Clearance::LARGEST_NEEDLE),
             'sticky_cloth' => ['type' => 'boolean', 'description' => 'leather, suede, vinyl, coated'],
-        ], ['length_mm', 'width_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'needle_size', 'sticky_cloth']);
+        ], ['length_mm', 'width_mm', 'row_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'needle_size', 'sticky_cloth']);
     }
 
     public function answer(): array
@@ -61,7 +58,7 @@ final class CheckFit implements Calculator
     {
         $machine = Machine::read($in->part('machine'));
         $foot = Foot::read($in->part('foot'));
-        $setup = new Setup(StitchPoints::settings($in), $in->number('needle_size', 80.0), $in->flag('sticky_cloth'));
+        $setup = new Setup(StitchPoints::settings($in), $in->number('needle_size', 80.0), $in->flag('sticky_cloth'), $in->numberOrNull('row_mm'));
         $refusals = [...Fit::ofMachine($machine, $setup), ...Fit::ofFoot($machine, $foot, $setup)];
         $s = $setup->stitch;
         $clearance = Clearance::of($foot->openingLeftMm, $foot->openingRightMm, $s->widthMm, $s->positionMm, $setup->needleSize);
