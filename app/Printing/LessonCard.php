@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Printing;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Setting;
 use OpenSeam\Core\Curriculum\Bundle;
 
 /** A lesson on paper: the student's card, or the teacher's with checks and faults. */
@@ -74,7 +75,7 @@ final class LessonCard
     /** @return list<string> */
     private static function settings(Lesson $lesson): array
     {
-        return array_map(fn (string $name, string $value): string => "$name: $value", array_keys($lesson->settings), array_values($lesson->settings));
+        return array_map(fn (Setting $s): string => $s->line(), $lesson->settings);
     }
 
     /** @return list<array{string, float, bool}> */

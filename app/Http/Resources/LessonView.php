@@ -70,7 +70,7 @@ final readonly class LessonView
             array_map($named, self::standsOn($lesson, $bundle)),
             $lesson->minutes->demo, $lesson->minutes->sew, $lesson->minutes->inspect,
             $lesson->machine, $lesson->foot, ($lesson->sews[0] ?? null)?->setup->stitch->kind->id, ($lesson->sews[0] ?? null)?->setup->stitch->kind->swings() ?? false,
-            array_map(fn (string $name, string $value): SettingView => new SettingView($name, $value), array_keys($lesson->settings), array_values($lesson->settings)),
+            array_map(SettingView::of(...), $lesson->settings),
             $lesson->cautions, $lesson->points, $lesson->steps,
             DrawingView::of($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),

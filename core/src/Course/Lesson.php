@@ -16,7 +16,7 @@ final readonly class Lesson
      * @param  list<string>  $cautions
      * @param  list<string>  $points  teaching points
      * @param  list<string>  $steps
-     * @param  array<string, string>  $settings  what to set, in words
+     * @param  list<Setting>  $settings  what to set, in words
      * @param  array<string, Piece>  $pieces
      * @param  array<string, Row>  $rows
      * @param  list<Line>  $lines  folds, cuts and chalk marks

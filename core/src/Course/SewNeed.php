@@ -24,7 +24,7 @@ final readonly class SewNeed
     ) {}
 
     /**
-     * @param  array<array-key, Row>  $rows  of the lesson; the longest with this stitch is what a machine must reach
+     * @param  array<array-key, Row>  $rows  of the lesson; the longest and the widest with this stitch are what a machine must reach
      *
      * @throws InputError when it names a stitch or a foot that is not known, or a setting out of range
      */
@@ -33,8 +33,13 @@ final readonly class SewNeed
         foreach ($d->texts('feet') as $i => $kind) {
             FootBook::standard()->get($kind, $d->path("feet[$i]"));
         }
-        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch'), $d->path('stitch')), $d->numberOrNull('length_mm'), $d->numberOrNull('width_mm'), $d->number('needle_position_mm', 0.0));
-        $lengths = array_map(fn (Row $r): float => $r->stitch->kind->id === $settings->kind->id ? $r->path?->lengthMm() ?? 0.0 : 0.0, array_values($rows));
+        $kind = StitchBook::standard()->get($d->text('stitch'), $d->path('stitch'));
+        $same = array_filter(array_values($rows), fn (Row $r): bool => $r->path !== null && $r->stitch->kind->id === $kind->id);
+        // No row may swing wider than what machine and foot are chosen for.
+        $widths = array_map(fn (Row $r): float => $r->stitch->widthMm, $same);
+        $width = $d->numberOrNull('width_mm') ?? $kind->width->usual;
+        $settings = StitchSettings::of($kind, $d->numberOrNull('length_mm'), max([$width, ...$widths]), $d->number('needle_position_mm', 0.0));
+        $lengths = array_map(fn (Row $r): float => $r->path?->lengthMm() ?? 0.0, $same);
 
         return new self(new Setup($settings, stickyCloth: $d->flag('sticky_cloth'), rowMm: $lengths === [] ? null : max($lengths)), $d->texts('feet'), $d->flag('shared'));
     }

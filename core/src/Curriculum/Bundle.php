@@ -35,28 +35,12 @@ final readonly class Bundle
      */
     public static function of(string $id, string $title, SkillGraph $skills, array $lessons, array $faults, array $courses): self
     {
-        $skill = fn (string $where, string $named) => $skills->has($named) ? null : throw InputError::at($where, $named, 'This must be the id of a skill of the bundle.');
         foreach ($lessons as $lesson) {
-            foreach ($lesson->teaches as $taught) {
-                $skill("lessons.{$lesson->id}.teaches", $taught);
-            }
-            foreach ($lesson->drills as $drill) {
-                $skill("lessons.{$lesson->id}.drills.{$drill->id}", $drill->skill);
-            }
-            foreach ($lesson->faults as $fault) {
-                isset($faults[$fault]) || throw InputError::at("lessons.{$lesson->id}.faults", $fault, 'This must be the id of a fault of the bundle.');
-            }
-            foreach ($lesson->rows as $row) {
-                foreach ($row->checks as $check) {
-                    foreach ($check->shows as $shown) {
-                        $skill("lessons.{$lesson->id}.rows.{$row->id}.checks.{$check->id}", $shown);
-                    }
-                }
-            }
+            self::checkLesson($lesson, $skills, $faults);
         }
         foreach ($faults as $fault) {
             foreach ($fault->denies as $denied) {
-                $skill("faults.{$fault->id}.denies", $denied);
+                self::checkSkill("faults.{$fault->id}.denies", $denied, $skills);
             }
         }
         foreach ($courses as $course => $order) {
@@ -66,6 +50,37 @@ final readonly class Bundle
         }
 
         return new self($id, $title, $skills, $lessons, $faults, $courses);
+    }
+
+    /**
+     * @param  array<string, Fault>  $faults
+     *
+     * @throws InputError when it names a skill or a fault that is not there
+     */
+    public static function checkLesson(Lesson $lesson, SkillGraph $skills, array $faults): void
+    {
+        $lesson->teaches !== [] || throw InputError::at("lessons.{$lesson->id}.teaches", null, 'A lesson teaches at least one skill.');
+        foreach ($lesson->teaches as $taught) {
+            self::checkSkill("lessons.{$lesson->id}.teaches", $taught, $skills);
+        }
+        foreach ($lesson->drills as $drill) {
+            self::checkSkill("lessons.{$lesson->id}.drills.{$drill->id}", $drill->skill, $skills);
+        }
+        foreach ($lesson->faults as $fault) {
+            isset($faults[$fault]) || throw InputError::at("lessons.{$lesson->id}.faults", $fault, 'This must be the id of a fault of the bundle.');
+        }
+        foreach ($lesson->rows as $row) {
+            foreach ($row->checks as $check) {
+                foreach ($check->shows as $shown) {
+                    self::checkSkill("lessons.{$lesson->id}.rows.{$row->id}.checks.{$check->id}", $shown, $skills);
+                }
+            }
+        }
+    }
+
+    private static function checkSkill(string $where, string $named, SkillGraph $skills): void
+    {
+        $skills->has($named) || throw InputError::at($where, $named, 'This must be the id of a skill of the bundle.');
     }
 
     /** @throws InputError when it is unknown */

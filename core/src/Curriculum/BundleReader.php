@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Curriculum;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonMinutes;
+use OpenSeam\Core\Course\Setting;
 use OpenSeam\Core\Course\SewNeed;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Fault;
@@ -14,6 +15,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
 
@@ -33,9 +35,11 @@ final class BundleReader
         $data = Data::of($json);
         $version = $data->whole('format_version');
         $version === self::FORMAT || throw InputError::at('format_version', $version, sprintf('This program reads format %d. A newer bundle needs a newer program.', self::FORMAT));
+        $threads = Threads::read($data, new Threads);
         $lessons = [];
         foreach ($data->parts('lessons') as $part) {
-            $lesson = self::lesson($part);
+            $lesson = self::lesson($part, $threads);
+            isset($lessons[$lesson->id]) && throw InputError::at($part->path('id'), $lesson->id, 'Two lessons cannot have the same id.');
             $lessons[$lesson->id] = $lesson;
         }
         $faults = [];
@@ -68,19 +72,34 @@ final class BundleReader
         ), $parts));
     }
 
-    private static function lesson(Data $data): Lesson
+    /**
+     * @return array<string, Piece>
+     *
+     * @throws InputError when something is missing or of the wrong type
+     */
+    public static function pieces(Data $sampler): array
     {
         $pieces = [];
-        $sampler = $data->part('sampler');
         foreach ($sampler->parts('pieces') as $p) {
             $pieces[$p->text('id')] = new Piece(
                 $p->text('id'), $p->number('width_mm'), $p->number('height_mm'),
                 $p->whole('layers', 1), $p->text('label', ''), $p->text('material', 'cloth'), $p->flag('interfaced'),
             );
         }
+
+        return $pieces;
+    }
+
+    /** @throws InputError when something is missing, of the wrong type or names what is not there */
+    public static function lesson(Data $data, Threads $else = new Threads): Lesson
+    {
+        $sampler = $data->part('sampler');
+        $pieces = self::pieces($sampler);
+        $threads = Threads::read($data, $else);
         $rows = [];
         foreach ($sampler->parts('rows') as $r) {
-            $row = RowReader::read($r, $pieces);
+            $row = RowReader::read($r, $pieces, $threads);
+            isset($rows[$row->id]) && throw InputError::at($r->path('id'), $row->id, 'Two rows of a lesson cannot have the same id.');
             $rows[$row->id] = $row;
         }
         $minutes = $data->part('minutes');
@@ -94,7 +113,9 @@ final class BundleReader
             minutes: new LessonMinutes($minutes->number('demo'), $minutes->number('sew'), $minutes->number('inspect')),
             machine: $data->flag('machine', true),
             foot: $data->text('foot', ''),
-            settings: array_column(array_map(fn (Data $s): array => [$s->text('name'), $s->text('value')], $data->parts('settings')), 1, 0),
+            settings: array_map(fn (Data $s): Setting => new Setting($s->text('name'), $s->text('value'), array_map(
+                fn (Data $o): array => ['school' => $o->text('school'), 'value' => $o->text('value')], $s->parts('schools'),
+            )), $data->parts('settings')),
             cautions: $data->texts('cautions'),
             points: $data->texts('teaching_points'),
             steps: $data->texts('steps'),

@@ -23,6 +23,7 @@ use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
@@ -35,7 +36,7 @@ final class RowReader
      *
      * @throws InputError when something does not fit together
      */
-    public static function read(Data $data, array $pieces): Row
+    public static function read(Data $data, array $pieces, Threads $threads = new Threads): Row
     {
         $path = $data->has('path') ? $data->part('path') : null;
         $pieceId = $data->has('piece') ? $data->text('piece') : null;
@@ -60,6 +61,7 @@ final class RowReader
             guide: $data->text('guide', ''),
             fields: $fields,
             checks: $checks,
+            threads: Threads::read($data, $threads),
         );
     }
 
@@ -169,7 +171,7 @@ final class RowReader
         return new CheckSpec(
             $data->text('id'), $data->text('title'), $of, $judge,
             $data->texts('shows'), BundleReader::changes($data->part('changes')),
-            $data->text('source'), $data->text('allows'),
+            $data->text('source'), $data->has('allows') ? $data->text('allows') : Allowance::inWords($data, $fields[$of]),
         );
     }
 

@@ -16,9 +16,6 @@ use OpenSeam\Core\Words;
  */
 final readonly class ClassMaterials
 {
-    /** Tails, rethreading and what is cut away; common practice, no source. */
-    private const THREAD_MARGIN = 1.5;
-
     /**
      * @param  list<Need>  $needs
      * @param  array<string, CuttingLayout>  $layouts  by material
@@ -29,19 +26,18 @@ final readonly class ClassMaterials
      * @param  list<Lesson>  $lessons
      * @param  int  $students  1 or more
      * @param  int  $machines  usable ones
-     * @param  float  $clothWidthMm  of the bolts bought
-     * @param  float  $bobbinMetres  on a full bobbin
      * @param  float|null  $samplesEach  samples a student sews of a lesson; default as the skill model expects
      */
-    public static function of(array $lessons, int $students, int $machines, float $clothWidthMm = 1400.0, float $selvedgeMm = 15.0, float $bobbinMetres = 30.0, ?float $samplesEach = null): self
+    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, ?float $samplesEach = null): self
     {
         $words = Words::in();
+        $bought ??= Bought::of();
         $model = TracingParameters::usual();
         // The demonstration has taught once before the first sample.
         $each = $samplesEach ?? ExpectedSamples::untilGood($model, $model->start + (1 - $model->start) * $model->transit);
         $samples = (int) ceil($students * $each - 1e-9);
         $byMaterial = [];
-        $top = 0.0;
+        $threads = new ThreadCount;
         $small = [];
         $sewn = 0;
         foreach ($lessons as $lesson) {
@@ -62,7 +58,7 @@ final readonly class ClassMaterials
             $sewn += $lesson->machine ? 1 : 0;
             foreach (SamplerLayout::of($lesson)->rows as $id => $row) {
                 $on = $lesson->rows[$id]->piece;
-                $top += $on === null || $lesson->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples;
+                $threads->add($lesson->rows[$id]->threads, $on === null || $lesson->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples);
             }
             foreach ($lesson->extras as $extra) {
                 $small[$extra['what']] = ($small[$extra['what']] ?? 0) + $extra['count'] * $samples;
@@ -71,20 +67,14 @@ final readonly class ClassMaterials
         $needs = [];
         $layouts = [];
         foreach ($byMaterial as $material => $pieces) {
-            $layout = CuttingLayout::of($clothWidthMm, $selvedgeMm, $pieces);
+            $layout = CuttingLayout::of($bought->clothWidthMm, $bought->selvedgeMm, $pieces);
             $layouts[$material] = $layout;
             $needs[] = new Need($material, $words->say("material.$material"), ceil($layout->lengthMm / 100) / 10, 'm', $words->say('material.cloth-how', [
                 'pieces' => (string) count($pieces), 'samples' => (string) $samples, 'students' => (string) $students, 'each' => $words->number(round($each, 2)),
-                'width' => $words->number($clothWidthMm / 10), 'waste' => (string) (int) round(100 * $layout->wasteShare),
+                'width' => $words->number($bought->clothWidthMm / 10), 'waste' => (string) (int) round(100 * $layout->wasteShare),
             ]));
         }
-        $metres = ceil($top * self::THREAD_MARGIN / 1000);
-        if ($metres > 0) {
-            $how = $words->say('material.thread-how', ['sewn' => (string) (int) ceil($top / 1000), 'margin' => $words->number(self::THREAD_MARGIN)]);
-            $needs[] = new Need('thread-top', $words->say('material.thread-top'), $metres, 'm', $how);
-            $needs[] = new Need('thread-bobbin', $words->say('material.thread-bobbin'), $metres, 'm', $how);
-            $needs[] = new Need('bobbin', $words->say('material.bobbin'), max((float) $machines, ceil($metres / $bobbinMetres)), 'pieces', $words->say('material.bobbin-how', ['metres' => (string) (int) $metres, 'full' => $words->number($bobbinMetres), 'machines' => (string) $machines]));
-        }
+        array_push($needs, ...$threads->needs($bought, max(1, min($machines, $students)), $words));
         if ($sewn > 0) {
             $needs[] = new Need('needle', $words->say('material.needle'), (float) max(1, $machines), 'pieces', $words->say('material.needle-how'));
             $needs[] = new Need('pin', $words->say('material.pin'), 20.0 * $students, 'pieces', $words->say('material.pin-how'));

@@ -29,5 +29,6 @@ final readonly class Row
         public string $guide,
         public array $fields,
         public array $checks,
+        public Threads $threads = new Threads,
     ) {}
 }

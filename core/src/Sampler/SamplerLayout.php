@@ -21,6 +21,8 @@ final readonly class SamplerLayout
     /** Rows closer than this sew into each other. */
     public const CLASH_MM = 1.0;
 
+    private const SQUARE_MM = 5.0;
+
     /** One layer of sampler cloth; common practice, no source. */
     public const LAYER_MM = 0.35;
 
@@ -29,9 +31,9 @@ final readonly class SamplerLayout
 
     /**
      * @param  array<string, RowFigures>  $rows  by row; rows without a path are left out
-     * @param  list<array{string, string}>  $touching  pairs of rows nearer than 1 mm somewhere
+     * @param  array<string, array<string, list<array{float, float}>>>  $points  by piece and row
      */
-    private function __construct(public array $rows, public array $touching) {}
+    private function __construct(public array $rows, private array $points) {}
 
     public static function of(Lesson $lesson): self
     {
@@ -55,17 +57,14 @@ final readonly class SamplerLayout
             ];
         }
 
-        return new self($rows, self::touching($points));
+        return new self($rows, $points);
     }
 
-    /**
-     * @param  array<string, array<string, list<array{float, float}>>>  $points  by piece and row
-     * @return list<array{string, string}>
-     */
-    private static function touching(array $points): array
+    /** @return list<array{string, string}> pairs of rows nearer than 1 mm somewhere */
+    public function touching(): array
     {
         $pairs = [];
-        foreach ($points as $rows) {
+        foreach ($this->points as $rows) {
             $ids = array_keys($rows);
             foreach ($ids as $i => $a) {
                 foreach (array_slice($ids, $i + 1) as $b) {
@@ -87,20 +86,44 @@ final readonly class SamplerLayout
      */
     private static function near(array $a, array $b): bool
     {
-        [$ax, $bx, $ay, $by] = [array_column($a, 0), array_column($b, 0), array_column($a, 1), array_column($b, 1)];
-        $gap = self::CLASH_MM;
-        if ($ax === [] || $bx === [] || $ay === [] || $by === [] || min($ax) > max($bx) + $gap || min($bx) > max($ax) + $gap || min($ay) > max($by) + $gap || min($by) > max($ay) + $gap) {
-            return false;
+        // Only stitches in the same squares of the cloth can be near each other.
+        $squares = [];
+        for ($k = 1; $k < count($b); $k++) {
+            foreach (self::squares($b[$k - 1], $b[$k], self::CLASH_MM) as $square) {
+                $squares[$square][] = $k;
+            }
         }
         for ($i = 1; $i < count($a); $i++) {
-            for ($k = 1; $k < count($b); $k++) {
-                if (self::distance($a[$i - 1], $a[$i], $b[$k - 1], $b[$k]) < $gap) {
-                    return true;
+            foreach (self::squares($a[$i - 1], $a[$i], 0.0) as $square) {
+                foreach ($squares[$square] ?? [] as $k) {
+                    if (self::distance($a[$i - 1], $a[$i], $b[$k - 1], $b[$k]) < self::CLASH_MM) {
+                        return true;
+                    }
                 }
             }
         }
 
         return false;
+    }
+
+    /**
+     * Squares that a stitch lies in, with this much around it.
+     *
+     * @param  array{float, float}  $p
+     * @param  array{float, float}  $q
+     * @return list<string>
+     */
+    private static function squares(array $p, array $q, float $around): array
+    {
+        $squares = [];
+        $range = fn (int $i): array => range((int) floor((min($p[$i], $q[$i]) - $around) / self::SQUARE_MM), (int) floor((max($p[$i], $q[$i]) + $around) / self::SQUARE_MM));
+        foreach ($range(0) as $x) {
+            foreach ($range(1) as $y) {
+                $squares[] = "$x/$y";
+            }
+        }
+
+        return $squares;
     }
 
     /**

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Material;
 
+use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Need;
+use OpenSeam\Core\Material\Shortage;
+use OpenSeam\Core\Material\ThreadCount;
+use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\ExpectedSamples;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Tests\Support\Fixtures;
+use OpenSeam\Core\Words;
 use PHPUnit\Framework\TestCase;
 
 final class ClassMaterialsTest extends TestCase
@@ -43,9 +48,9 @@ final class ClassMaterialsTest extends TestCase
         $lessons = array_map(fn (string $id) => Fixtures::bundle()->lesson($id), Fixtures::order());
         $materials = ClassMaterials::of($lessons, 10, 8);
         $needs = array_column(array_map(fn (Need $n): array => ['item' => $n->item, 'need' => $n], $materials->needs), 'need', 'item');
-        self::assertSame(['cloth', 'thread-top', 'thread-bobbin', 'bobbin', 'needle', 'pin'], array_keys($needs));
+        self::assertSame(['cloth', 'thread.dark-blue', 'thread.red', 'bobbin', 'needle', 'pin'], array_keys($needs));
         self::assertSame([8.0, 200.0], [$needs['needle']->amount, $needs['pin']->amount]);
-        self::assertSame($needs['thread-top']->amount, $needs['thread-bobbin']->amount);
+        self::assertSame([8.0, 8.0, 'spools'], [$needs['thread.dark-blue']->amount, $needs['thread.red']->amount, $needs['thread.red']->unit], 'one on each machine that sews');
         // Each sample: first seam 2 × 100 × 150, ladder 2 × 100 × 150, guides 4 × 100 × 150, spiral 2 × 150 × 150.
         $samples = (int) ceil(10 * $materials->samplesEach);
         $area = $samples * (8 * 100 * 150 + 2 * 150 * 150) / 1370;
@@ -62,5 +67,42 @@ final class ClassMaterialsTest extends TestCase
         self::assertContains('interfacing', $of('satin-bar'));
         self::assertContains('knit', $of('stretch-seam'));
         self::assertSame([], array_diff($of('safe-seat'), ['needle', 'pin']), 'spoken and shown: no cloth');
+    }
+
+    /** Metres by hand: 301 at 7 stitches a cm takes 2.5 times the seam (thread maker's consumption table, memory), half of it below. */
+    public function test_thread_is_counted_by_colour_into_spools_and_bobbins(): void
+    {
+        $count = new ThreadCount;
+        // 400 m of seam: 1,000 m of thread, 500 of each colour; half as much once more in another top colour.
+        $count->add(new Threads('dark blue', 'red'), 500_000);
+        $count->add(new Threads('red', 'Thick cotton'), 250_000);
+        $count->add(new Threads('green', 'green'), 0.0);
+        $needs = array_column(array_map(fn (Need $n): array => [$n->item, $n->amount], $count->needs(Bought::of(spoolMetres: 200, bobbinMetres: 30), 4, Words::in())), 1, 0);
+        self::assertSame(['thread.dark-blue' => 4.0, 'thread.red' => 6.0, 'thread.thick-cotton' => 4.0, 'bobbin' => 25.0 + 13.0], $needs);
+        $big = $count->needs(Bought::of(spoolMetres: 5000), 1, Words::in());
+        self::assertSame([1.0, 1.0, 1.0], array_map(fn (Need $n): float => $n->amount, array_slice($big, 0, 3)));
+    }
+
+    public function test_no_shop_sells_cloth_of_no_width(): void
+    {
+        $this->expectExceptionMessage('A bolt of cloth is 300 to 3000 mm wide.');
+        Bought::of(clothWidthMm: 0.0);
+    }
+
+    public function test_the_day_something_runs_short_is_the_first_that_needs_more_than_there_is(): void
+    {
+        $lessons = array_map(fn (string $id) => Fixtures::bundle()->lesson($id), ['first-seam', 'length-ladder', 'square-spiral', 'zip']);
+        $sums = [];
+        foreach (array_keys($lessons) as $i) {
+            $sums[] = ClassMaterials::of(array_slice($lessons, 0, $i + 1), 6, 4, samplesEach: 1.0);
+        }
+        $amount = fn (int $i, string $item): float => array_column(array_map(fn (Need $n): array => [$n->item, $n->amount], $sums[$i]->needs), 1, 0)[$item];
+        $have = ['cloth' => $amount(1, 'cloth'), 'thread.dark-blue' => 4.0, 'thread.red' => 3.0, 'bobbin' => 100.0, 'needle' => 4.0, 'pin' => 120.0];
+        $short = Shortage::first($sums, $have);
+        self::assertSame(2, $short['cloth'], 'enough for two lessons, not for the third');
+        self::assertSame(0, $short['thread.red']);
+        self::assertSame(3, $short['zip-180-mm'], 'asked for with the zip');
+        self::assertArrayNotHasKey('pin', $short);
+        self::assertArrayNotHasKey('thread.dark-blue', $short);
     }
 }

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Tests\Sampler;
 
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -39,10 +40,10 @@ final class SamplerLayoutTest extends TestCase
         $meant = ['length-ladder', 'curve-and-corner'];
         foreach (Fixtures::bundle()->lessons as $id => $lesson) {
             if (! in_array($id, $meant, true)) {
-                self::assertSame([], SamplerLayout::of($lesson)->touching, (string) $id);
+                self::assertSame([], SamplerLayout::of($lesson)->touching(), (string) $id);
             }
         }
-        self::assertContains(['side', 'corner'], SamplerLayout::of(Fixtures::bundle()->lesson('curve-and-corner'))->touching);
+        self::assertContains(['side', 'corner'], SamplerLayout::of(Fixtures::bundle()->lesson('curve-and-corner'))->touching());
     }
 
     public function test_a_row_moved_onto_the_next_is_found(): void
@@ -55,7 +56,7 @@ final class SamplerLayoutTest extends TestCase
                 }
             }
             unset($lesson);
-            $pairs = SamplerLayout::of(BundleReader::read($json)->lesson('zigzag-ladder'))->touching;
+            $pairs = SamplerLayout::of(BundleReader::read($json)->lesson('zigzag-ladder'))->touching();
             self::assertSame($touches ? [['average', 'longer']] : [], $pairs);
         }
     }
@@ -66,5 +67,47 @@ final class SamplerLayoutTest extends TestCase
             $minutes = array_sum(array_column(SamplerLayout::of($lesson)->rows, 'minutes'));
             self::assertLessThanOrEqual($lesson->minutes->sew, $minutes, "$id: the rows alone take longer than the lesson's sewing");
         }
+    }
+
+    /** Looked for by squares of cloth, and found by comparing every stitch with every other: random lines, the same pairs. */
+    public function test_rows_that_lie_on_each_other_are_found_wherever_they_run(): void
+    {
+        mt_srand(11);
+        $at = fn (float $most): float => round(mt_rand() / mt_getrandmax() * $most, 1);
+        $found = 0;
+        for ($try = 0; $try < 40; $try++) {
+            $lines = array_map(fn (): array => [[$at(100), $at(150)], [$at(100), $at(150)]], range(0, 2));
+            $json = array_column((array) BundleFiles::read(Fixtures::folder())['lessons'], null, 'id')['first-seam'];
+            $row = ['readings' => [['id' => 'a', 'label' => 'a', 'kind' => 'yes-no']], 'checks' => [['id' => 'a', 'title' => 'a', 'of' => 'a', 'kind' => 'yes', 'shows' => ['start-clean'], 'source' => 'none', 'changes' => []]]] + $json['sampler']['rows'][0];
+            $json['sampler']['rows'] = array_map(fn (array $l, int $i): array => ['id' => "r$i", 'path' => ['run' => 'line', 'through' => $l], 'stitch_mm' => 2.0, 'back_stitches' => 0] + $row, $lines, array_keys($lines));
+            $pairs = [];
+            foreach ([[0, 1], [0, 2], [1, 2]] as [$a, $b]) {
+                if (self::apart($lines[$a], $lines[$b]) < SamplerLayout::CLASH_MM) {
+                    $pairs[] = ["r$a", "r$b"];
+                }
+            }
+            self::assertSame($pairs, SamplerLayout::of(BundleReader::lesson(Data::of($json)))->touching());
+            $found += count($pairs);
+        }
+        self::assertGreaterThan(10, $found);
+    }
+
+    /**
+     * Least distance of two straight lines, by walking along both.
+     *
+     * @param  array{array{float, float}, array{float, float}}  $a
+     * @param  array{array{float, float}, array{float, float}}  $b
+     */
+    private static function apart(array $a, array $b): float
+    {
+        $least = INF;
+        for ($i = 0; $i <= 400; $i++) {
+            [$x, $y] = [$a[0][0] + ($a[1][0] - $a[0][0]) * $i / 400, $a[0][1] + ($a[1][1] - $a[0][1]) * $i / 400];
+            [$dx, $dy] = [$b[1][0] - $b[0][0], $b[1][1] - $b[0][1]];
+            $share = max(0.0, min(1.0, (($x - $b[0][0]) * $dx + ($y - $b[0][1]) * $dy) / max(1e-12, $dx ** 2 + $dy ** 2)));
+            $least = min($least, hypot($x - $b[0][0] - $share * $dx, $y - $b[0][1] - $share * $dy));
+        }
+
+        return $least;
     }
 }
