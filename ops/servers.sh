@@ -119,7 +119,7 @@ http {
     include /etc/nginx/mime.types;
     access_log off;
     server_tokens off;
-    client_max_body_size 16m;
+    client_max_body_size 4m;
     client_body_temp_path $WEB/tmp/body;
     fastcgi_temp_path $WEB/tmp/fastcgi;
     proxy_temp_path $WEB/tmp/proxy;
@@ -136,6 +136,11 @@ http {
             add_header Cache-Control "public, max-age=31536000, immutable";
             add_header X-Content-Type-Options nosniff;
             try_files \$uri =404;
+        }
+        error_page 413 @too-large;
+        location @too-large {
+            default_type application/json;
+            return 413 '{"error":{"field":"(body)","got":null,"message":"This is too much at once: at most 2048 kB can be sent.","kept":"Nothing was stored; what you typed is still on the screen."}}';
         }
         location = /favicon.svg { try_files \$uri =404; }
         location / {

@@ -6,18 +6,21 @@ namespace App\Actions;
 
 use App\Models\PlanSession;
 use App\Models\SewingClass;
+use App\Models\Studio;
+use App\Support\Clock;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ClassMaterials;
+use OpenSeam\Core\Material\Shortage;
 
 /** What a class, or one of its sessions, needs to buy and cut. */
 final readonly class CountMaterials
 {
-    public const CLOTH_WIDTH_MM = 1400.0;
-
-    public const SELVEDGE_MM = 15.0;
+    /** Where no machine of the room says otherwise; common practice, no source. */
+    private const BOBBIN_METRES = 30.0;
 
     public function __construct(private Shelf $shelf) {}
 
@@ -35,13 +38,45 @@ final readonly class CountMaterials
             $found = $sessions[$session - 1] ?? throw InputError::at('session', $session, sprintf('The plan has sessions 1 to %d.', count($sessions)));
             $ids = $found->lessonIds();
         }
-        $room = RoomBook::read($class->studio_id);
+
+        return $this->count(RoomBook::read($class->studio_id), self::shop($class), max(1, $class->enrolments()->count()), $ids, $samplesEach);
+    }
+
+    /**
+     * When something runs short, counted over the sessions that are still to come.
+     *
+     * @param  array<array-key, float>  $have  by item
+     * @return array<array-key, PlanSession> the session by item; what lasts is left out
+     */
+    public function short(SewingClass $class, array $have, ?float $samplesEach = null): array
+    {
+        $now = Clock::now();
+        $coming = array_values(array_filter(PlanSession::ofClass($class->id, true)->get()->all(), fn (PlanSession $s): bool => $s->endsAt() > $now));
+        [$room, $bought, $students] = [RoomBook::read($class->studio_id), self::shop($class), max(1, $class->enrolments()->count())];
+        $sums = [];
+        $ids = [];
+        foreach ($coming as $session) {
+            $ids = [...$ids, ...$session->lessonIds()];
+            $sums[] = $this->count($room, $bought, $students, $ids, $samplesEach);
+        }
+
+        return array_map(fn (int $i): PlanSession => $coming[$i], Shortage::first($sums, $have));
+    }
+
+    /** How things come from the studio's shop. */
+    public static function shop(SewingClass $class): Studio
+    {
+        return Studio::query()->findOrFail($class->studio_id);
+    }
+
+    /** @param  list<string>  $lessons */
+    private function count(RoomBook $room, Studio $studio, int $students, array $lessons, ?float $samplesEach): ClassMaterials
+    {
         $metres = array_map(fn ($m): float => $m->bobbinMetres, array_values($room->room->machines));
 
         return ClassMaterials::of(
-            array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $ids),
-            max(1, $class->enrolments()->count()), max(1, count($room->room->machines)),
-            self::CLOTH_WIDTH_MM, self::SELVEDGE_MM, $metres === [] ? 30.0 : min($metres), $samplesEach,
+            array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $lessons), $students, max(1, count($room->room->machines)),
+            Bought::of($studio->cloth_width_mm, $studio->selvedge_mm, $studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach,
         );
     }
 }

@@ -11,6 +11,8 @@ use App\Support\Clock;
 use App\Support\JudgedSample;
 use App\Support\Shelf;
 use App\Support\StudentRecords;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Grader;
@@ -26,20 +28,25 @@ final readonly class JudgeSample
      * @param  array<array-key, mixed>  $typed  by "row.reading"
      * @param  list<string>  $faults
      * @param  string|null  $replaces  the sample this one corrects
+     * @param  int|null  $version  of the lesson that was sewn; null: of the sample that is corrected, or today's
      *
-     * @throws \OpenSeam\Core\InputError naming the reading that does not fit
+     * @throws InputError naming the reading that does not fit, or a version that never was
      */
-    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null): JudgedSample
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null): JudgedSample
     {
         $words = Words::in($unit);
-        $lesson = $this->shelf->bundle()->lesson($lessonId);
+        $records = $this->records->of($class->id, [$student->id], $words)[$student->id];
+        foreach ($records as $kept) {
+            $version ??= $kept->sample->id === $replaces ? $kept->sample->lesson_version : null;
+        }
+        $lesson = $this->lesson($lessonId, $version);
         $readings = Readings::typed($lesson, $typed, $unit);
         $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');
         $at = $now;
         $past = [];
-        foreach ($this->records->of($class->id, [$student->id], $words)[$student->id] as $kept) {
+        foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
                 // A correction stands where the sample it corrects stood.
                 $at = $kept->past->evidence->at;
@@ -53,5 +60,13 @@ final readonly class JudgeSample
         }
 
         return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now);
+    }
+
+    private function lesson(string $id, ?int $version): Lesson
+    {
+        $today = $this->shelf->bundle()->lesson($id);
+
+        return $version === null || $version === $today->version ? $today : $this->shelf->earlier($id, $version)
+            ?? throw InputError::at('version', $version, sprintf('“%s” has no such version; the one on the shelf is %d.', $today->title, $today->version));
     }
 }

@@ -13,6 +13,7 @@ use App\Printing\PaperDrivePages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
+use App\Support\PrintJob;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Lesson;
@@ -25,7 +26,7 @@ final readonly class PrintPages
 
     public const OF_CLASS = ['seats', 'materials', 'pack'];
 
-    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $materials) {}
+    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials) {}
 
     /** @throws InputError for something that cannot be printed of a lesson */
     public function lesson(Lesson $lesson, string $what, Format $format): string
@@ -49,15 +50,18 @@ final readonly class PrintPages
         return $sheet->bytes();
     }
 
-    /** @throws InputError for something that cannot be printed of a class */
-    public function class(SewingClass $class, string $what, Format $format): string
+    /**
+     * @throws InputError for something that cannot be printed of a class
+     * @throws \App\Support\PrintStopped when whoever waits has enough
+     */
+    public function class(SewingClass $class, string $what, Format $format, PrintJob $job): string
     {
         $sheet = new Sheet($format, $class->name);
         $lessons = array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $this->shelf->order($class->course));
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
             'materials' => $this->shopping($sheet, $class),
-            'pack' => $this->pack($sheet, $class, $lessons),
+            'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };
 
@@ -65,17 +69,23 @@ final readonly class PrintPages
     }
 
     /** @param  list<Lesson>  $lessons */
-    private function pack(Sheet $sheet, SewingClass $class, array $lessons): void
+    private function pack(Sheet $sheet, SewingClass $class, array $lessons, PrintJob $job): void
     {
-        foreach ($lessons as $lesson) {
+        // The seat cards and the cutting plans are one step each.
+        $steps = count($lessons) + 2;
+        foreach ($lessons as $done => $lesson) {
+            $job->step($done, $steps);
             LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson));
             LessonCard::student($sheet, $lesson, self::address($lesson));
             SamplerPages::add($sheet, $lesson);
         }
         PaperDrivePages::add($sheet, false);
         PaperDrivePages::add($sheet, true);
+        $job->step(count($lessons), $steps);
         $this->seats($sheet, $class, $lessons);
+        $job->step(count($lessons) + 1, $steps);
         $this->shopping($sheet, $class);
+        $job->step($steps, $steps);
     }
 
     /** @param  list<Lesson>  $lessons */
@@ -91,8 +101,8 @@ final readonly class PrintPages
 
     private function shopping(Sheet $sheet, SewingClass $class): void
     {
-        $materials = ($this->materials)($class);
-        MaterialPages::add($sheet, $materials, $class->name, CountMaterials::CLOTH_WIDTH_MM, CountMaterials::SELVEDGE_MM);
+        $studio = CountMaterials::shop($class);
+        MaterialPages::add($sheet, ($this->materials)($class, null, null)->lines, ($this->count)($class)->layouts, $class->name, $studio);
     }
 
     private static function address(Lesson $lesson): string

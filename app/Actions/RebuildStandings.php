@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Enrolment;
 use App\Models\SkillStanding;
+use App\Support\CurrentStudio;
 use App\Support\KeptSample;
 use App\Support\Standings;
 use App\Support\StudentRecords;
@@ -15,7 +16,7 @@ use OpenSeam\Core\Words;
 /** Works out every standing anew from the kept samples. */
 final readonly class RebuildStandings
 {
-    public function __construct(private StudentRecords $records) {}
+    public function __construct(private StudentRecords $records, private CurrentStudio $studio) {}
 
     /** @return int students rebuilt */
     public function __invoke(): int
@@ -25,7 +26,7 @@ final readonly class RebuildStandings
             $count = 0;
             foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
                 $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-                $records = $this->records->of((string) $class, $students, Words::in());
+                $records = $this->studio->within($enrolments[0]->studio_id, fn (): array => $this->records->of((string) $class, $students, Words::in()));
                 foreach ($enrolments as $enrolment) {
                     Standings::store($enrolment->studio_id, $enrolment->class_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
                     $count++;

@@ -40,7 +40,7 @@ final readonly class RecordSample
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             // One sample of a student at a time: standings are worked out from all of them.
             Student::query()->whereKey($student->id)->lockForUpdate()->first();
-            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces);
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }

@@ -7,8 +7,8 @@ namespace App\Actions;
 use App\Http\Resources\CheckView;
 use App\Http\Resources\ClassView;
 use App\Http\Resources\JudgedView;
+use App\Http\Resources\KeptSettingView;
 use App\Http\Resources\NamedView;
-use App\Http\Resources\SettingView;
 use App\Http\Resources\ShowingView;
 use App\Http\Resources\SkillEvidenceView;
 use App\Http\Resources\SkillView;
@@ -81,7 +81,7 @@ final readonly class ShowClass
             Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $known,
             array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade->showing($skill)),
             array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
-            array_map(fn (string $name, string $value): SettingView => new SettingView($name, $value), array_keys($settings), array_values($settings)),
+            array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),
         );
     }
 

@@ -26,13 +26,14 @@ final readonly class ShowLook
     public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
 
     /** @throws \OpenSeam\Core\InputError for a lesson that is not known */
-    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit): LookView
+    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit, ?int $version = null): LookView
     {
         $reading = ($this->read)($class, $unit);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
         $order = $this->shelf->order($class->course);
         $asked = $lesson ?? $s->lesson() ?? $order[count($order) - 1];
         $found = $this->shelf->bundle()->lesson($asked);
+        $found = $version === null || $version === $found->version ? $found : $this->shelf->earlier($asked, $version) ?? $found;
         $drill = $asked === $s->lesson() ? $s->drill() : null;
         $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked));
         $after = $reading->after($student);

@@ -8,6 +8,7 @@ use App\Http\Resources\CuttingView;
 use App\Http\Resources\MaterialLineView;
 use App\Http\Resources\MaterialsView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\ShopView;
 use App\Models\CupboardItem;
 use App\Models\MaterialTick;
 use App\Models\PlanSession;
@@ -24,12 +25,14 @@ final readonly class ShowMaterials
         $materials = ($this->count)($class, $session, $samplesEach);
         $cupboard = CupboardItem::query()->get()->keyBy('item');
         $ticked = array_flip(array_values(MaterialTick::query()->where('class_id', $class->id)->get()->map(fn (MaterialTick $t): string => $t->item)->all()));
-        $lines = array_map(function (Need $n) use ($cupboard, $ticked): MaterialLineView {
+        $short = $this->count->short($class, array_map(fn (CupboardItem $i): float => $i->have, $cupboard->all()), $samplesEach);
+        $studio = CountMaterials::shop($class);
+        $lines = array_map(function (Need $n) use ($cupboard, $ticked, $short): MaterialLineView {
             $have = $cupboard->get($n->item)->have ?? 0.0;
             $price = $cupboard->get($n->item)->price ?? 0.0;
             $buy = max(0.0, $n->amount - $have);
 
-            return new MaterialLineView($n->item, $n->title, $n->amount, $n->unit, $n->how, $have, $buy, $price, round($buy * $price, 2), isset($ticked[$n->item]));
+            return new MaterialLineView($n->item, $n->title, $n->amount, $n->unit, $n->how, $have, $buy, $price, round($buy * $price, 2), isset($ticked[$n->item]), isset($ticked[$n->item]) ? null : ($short[$n->item] ?? null)?->starts_at->toIso8601ZuluString());
         }, $materials->needs);
         $students = max(1, $class->enrolments()->count());
         $cost = array_sum(array_map(fn (MaterialLineView $l): float => $l->cost, $lines));
@@ -37,7 +40,8 @@ final readonly class ShowMaterials
         return new MaterialsView(
             new NamedView($class->id, $class->name), $students, PlanSession::ofClass($class->id)->count(), $materials->samplesEach,
             $lines, round($cost, 2), round($cost / $students, 2),
-            array_map(fn (string $m): CuttingView => CuttingView::of($m, $materials->layouts[$m], CountMaterials::CLOTH_WIDTH_MM, CountMaterials::SELVEDGE_MM), array_map(strval(...), array_keys($materials->layouts))),
+            array_map(fn (string $m): CuttingView => CuttingView::of($m, $materials->layouts[$m], $studio->cloth_width_mm, $studio->selvedge_mm), array_map(strval(...), array_keys($materials->layouts))),
+            ShopView::of($studio),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Support\Conflict;
+use App\Support\PrintStopped;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
@@ -44,6 +45,7 @@ final class Problems
             return match (true) {
                 $e instanceof InputError => self::answer(422, $e->field, $e->got, $e->getMessage()),
                 $e instanceof Conflict => self::answer(409, $e->field, $e->got, $e->getMessage()),
+                $e instanceof PrintStopped => self::answer(409, 'job', null, $e->getMessage()),
                 $e instanceof ValidationException => self::invalid($e),
                 $e instanceof AuthenticationException => self::answer(401, '(sign-in)', null, 'You are not signed in, or your session has ended. Sign in and send it again.'),
                 $e instanceof ModelNotFoundException => self::answer(404, '(address)', null, 'There is nothing here, or it belongs to another studio.'),

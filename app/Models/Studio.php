@@ -12,6 +12,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $timezone
  * @property bool $demo
+ * @property string|null $shelf_edition
+ * @property float $cloth_width_mm
+ * @property float $selvedge_mm
+ * @property float $spool_m
  */
 final class Studio extends Model
 {
@@ -19,5 +23,5 @@ final class Studio extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['demo' => 'bool'];
+    protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float'];
 }

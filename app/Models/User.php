@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -18,6 +19,7 @@ use OpenSeam\Core\Measure\Unit;
  * @property string $role
  * @property Unit $unit
  * @property Studio $studio
+ * @property string|null $shelf_edition of the studio, read along with the user
  */
 final class User extends Authenticatable
 {
@@ -30,6 +32,26 @@ final class User extends Authenticatable
     protected $hidden = ['password', 'remember_token'];
 
     protected $casts = ['password' => 'hashed', 'unit' => Unit::class];
+
+    protected static function booted(): void
+    {
+        // Read along: every request needs to know which shelf the studio has, and may ask no query more for it.
+        self::addGlobalScope('shelf', function (Builder $query): void {
+            $query->select('users.*')->selectSub(Studio::query()->select('shelf_edition')->whereColumn('studios.id', 'users.studio_id'), 'shelf_edition');
+        });
+    }
+
+    /** The edition of the studio's shelf; false where it was not read along. */
+    public function shelfEdition(): string|null|false
+    {
+        return array_key_exists('shelf_edition', $this->attributes) ? $this->shelf_edition : false;
+    }
+
+    /** The studio's shelf has a new edition. */
+    public function turnTo(?string $edition): void
+    {
+        $this->setAttribute('shelf_edition', $edition)->syncOriginalAttribute('shelf_edition');
+    }
 
     /** @return BelongsTo<Studio, $this> */
     public function studio(): BelongsTo

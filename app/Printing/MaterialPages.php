@@ -4,22 +4,29 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use OpenSeam\Core\Material\ClassMaterials;
+use App\Http\Resources\MaterialLineView;
+use App\Models\Studio;
+use Carbon\CarbonImmutable;
 use OpenSeam\Core\Material\CuttingLayout;
-use OpenSeam\Core\Material\Need;
 
 /** Shopping list and cutting plans of a class. */
 final class MaterialPages
 {
-    public static function add(Sheet $sheet, ClassMaterials $materials, string $class, float $clothWidthMm, float $selvedgeMm): void
+    /**
+     * @param  list<MaterialLineView>  $lines
+     * @param  array<string, CuttingLayout>  $layouts  by material
+     */
+    public static function add(Sheet $sheet, array $lines, array $layouts, string $class, Studio $studio): void
     {
+        $amount = fn (float $n): string => rtrim(rtrim(number_format($n, 1, '.', ''), '0'), '.');
         $sheet->page('shopping list');
         $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), "Shopping list: $class", 18, true) + 2;
-        $sheet->flow($y, array_merge([], ...array_map(fn (Need $n): array => [
-            [sprintf('□ %s: %s %s', $n->title, rtrim(rtrim(number_format($n->amount, 1, '.', ''), '0'), '.'), $n->unit), 12.0, true], [$n->how, 9.0, false],
-        ], $materials->needs)), 'shopping list');
-        foreach ($materials->layouts as $material => $layout) {
-            self::plan($sheet, (string) $material, $layout, $clothWidthMm, $selvedgeMm);
+        $sheet->flow($y, array_merge([], ...array_map(fn (MaterialLineView $l): array => [
+            [sprintf('%s %s: %s %s%s', $l->ticked ? '☑' : '□', $l->title, $amount($l->buy), $l->unit, $l->have > 0 ? " (needed {$amount($l->amount)}, in the cupboard {$amount($l->have)})" : ''), 12.0, true],
+            [($l->short_on === null ? '' : 'Needed from '.CarbonImmutable::parse($l->short_on)->setTimezone($studio->timezone)->format('D j M').'. ').$l->how, 9.0, false],
+        ], $lines)), 'shopping list');
+        foreach ($layouts as $material => $layout) {
+            self::plan($sheet, (string) $material, $layout, $studio->cloth_width_mm, $studio->selvedge_mm);
         }
     }
 

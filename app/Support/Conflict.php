@@ -29,6 +29,21 @@ final class Conflict extends RuntimeException
         return new self('replaces', $id, 'This sample was already corrected. Correct the newer one instead.');
     }
 
+    public static function staleShelf(int $got, int $current): self
+    {
+        return new self('edition', $got, "The shelf was changed meanwhile (it is at edition $current now). Look at the changes again, then agree to them.");
+    }
+
+    public static function staleLesson(string $title, int $got, int $current): self
+    {
+        return new self('version', $got, "“{$title}” was changed meanwhile: version $current is on the shelf, you began from $got. Your draft is kept here; look at the new one, or keep yours as a new lesson.");
+    }
+
+    public static function lessonInUse(string $title, string $by): self
+    {
+        return new self('number', null, "“{$title}” would go, and it is used by $by. Take it out of there first, or go back to an edition that has it.");
+    }
+
     public static function machineInUse(string $name, string $who): self
     {
         return new self('sure', null, "$name is used: $who. Nothing of that will be lost. Say so again to take it out of the room.");

@@ -21,5 +21,7 @@ final readonly class NewSample
         public ?string $drill = null,
         public ?string $replaces = null,
         public ?Choice $choice = null,
+        /** Of the lesson that was sewn; null: the one on the shelf. */
+        public ?int $version = null,
     ) {}
 }

@@ -4,27 +4,56 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use OpenSeam\Core\Compute\SchemaCheck;
+use Illuminate\Support\Facades\Log;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Curriculum\BundleFiles;
+use OpenSeam\Core\Curriculum\BundleMerge;
 use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Curriculum\PlainText;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\Option;
+use OpenSeam\Core\Sampler\Threads;
+use OpenSeam\Core\Skill\SkillGraphBroken;
 
-/** The course bundle in use. Read from JSON once; served from a compiled file afterwards. */
+/**
+ * The lessons in use: the course's own, read from JSON once and served from a
+ * compiled file afterwards, and over them what the studio in hand has changed.
+ *
+ * @phpstan-type Json array<string, mixed>
+ */
 final class Shelf
 {
-    private ?Bundle $bundle = null;
+    /** @var array{edition: string, json: Json, bundle: Bundle}|null of the edition asked for last */
+    private ?array $read = null;
+
+    /** @var array<string, Lesson|null> earlier versions, by edition, lesson and version */
+    private array $earlier = [];
+
+    public function __construct(private readonly CurrentStudio $studio) {}
 
     public function bundle(): Bundle
     {
-        if ($this->bundle === null) {
-            /** @var array<string, mixed> $json */
-            $json = is_file(self::compiled()) ? require self::compiled() : BundleFiles::read(self::folder());
-            $this->bundle = BundleReader::read($json);
+        return $this->read()['bundle'];
+    }
+
+    /** @return Json as described by docs/formats/course-bundle.schema.json */
+    public function json(): array
+    {
+        return $this->read()['json'];
+    }
+
+    /** @return Json|null a lesson as in a bundle */
+    public function text(string $lesson): ?array
+    {
+        foreach (self::lessons($this->json()) as $found) {
+            if (($found['id'] ?? null) === $lesson) {
+                return $found;
+            }
         }
 
-        return $this->bundle;
+        return null;
     }
 
     /** @return list<string> lesson ids of a course in order */
@@ -40,16 +69,61 @@ final class Shelf
     }
 
     /**
+     * A lesson as it was at a version: samples are judged by what was sewn. Of a
+     * version that is not known any more, today's stands in.
+     */
+    public function lessonAt(string $id, int $version): ?Lesson
+    {
+        $today = $this->bundle()->lessons[$id] ?? null;
+
+        return $today?->version === $version ? $today : $this->earlier($id, $version) ?? $today;
+    }
+
+    /** A lesson at a version that is not today's; null when it was never kept. */
+    public function earlier(string $id, int $version): ?Lesson
+    {
+        $key = "{$this->read()['edition']}/$id/$version";
+        if (! array_key_exists($key, $this->earlier)) {
+            $json = $this->earlierText($id, $version);
+            $this->earlier[$key] = $json === null ? null : BundleReader::lesson(Data::of($json), Threads::read(Data::of($this->json()), new Threads));
+        }
+
+        return $this->earlier[$key];
+    }
+
+    /** @return Json|null */
+    public function earlierText(string $id, int $version): ?array
+    {
+        $edition = $this->studio->edition();
+        $found = $edition === null ? null : StudioShelf::of((string) $this->studio->id(), $edition)->earlier($id, $version);
+        foreach ($found === null ? self::lessons(self::shipped()) : [] as $lesson) {
+            if (($lesson['id'] ?? null) === $id && ($lesson['version'] ?? null) === $version) {
+                return $lesson;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return Json the course's own shelf */
+    public static function shipped(): array
+    {
+        /** @var Json $json */
+        $json = is_file(self::compiled()) ? require self::compiled() : BundleFiles::read(self::folder());
+
+        return $json;
+    }
+
+    /**
      * Checks the bundle against its published schema and compiles it.
      *
-     * @throws \OpenSeam\Core\InputError when it does not fit
+     * @throws InputError when it does not fit
      */
     public static function compile(): void
     {
         $json = BundleFiles::read(self::folder());
-        /** @var array<string, mixed> $schema */
-        $schema = json_decode((string) file_get_contents(base_path('docs/formats/course-bundle.schema.json')), true, 64, JSON_THROW_ON_ERROR);
-        (new SchemaCheck($schema))->check(json_decode((string) json_encode($json), false, 64, JSON_THROW_ON_ERROR));
+        PlainText::check($json);
+        BundleSchema::check(json_decode((string) json_encode($json), false, 64, JSON_THROW_ON_ERROR));
         BundleReader::read($json);
         $file = self::compiled();
         file_put_contents("$file.new", '<?php return '.var_export($json, true).';');
@@ -59,6 +133,39 @@ final class Shelf
     public static function folder(): string
     {
         return base_path('curriculum/beginner-machine');
+    }
+
+    /** @return array{edition: string, json: Json, bundle: Bundle} */
+    private function read(): array
+    {
+        $edition = $this->studio->edition();
+        if ($this->read === null || $this->read['edition'] !== (string) $edition) {
+            $shipped = self::shipped();
+            $json = $edition === null ? $shipped : BundleMerge::lay($shipped, StudioShelf::of((string) $this->studio->id(), $edition)->over);
+            try {
+                $bundle = BundleReader::read($json);
+            } catch (InputError|SkillGraphBroken $e) {
+                // Kept under an older program and no longer sound with this one's course: its own shelf still is.
+                Log::error("Shelf edition $edition does not fit: ".$e->getMessage());
+                $edition === null && throw $e;
+                [$json, $bundle] = [$shipped, BundleReader::read($shipped)];
+            }
+            $this->read = ['edition' => (string) $edition, 'json' => $json, 'bundle' => $bundle];
+        }
+
+        return $this->read;
+    }
+
+    /**
+     * @param  Json  $json
+     * @return list<Json>
+     */
+    private static function lessons(array $json): array
+    {
+        /** @var list<Json> $lessons */
+        $lessons = is_array($json['lessons'] ?? null) ? $json['lessons'] : [];
+
+        return $lessons;
     }
 
     private static function compiled(): string

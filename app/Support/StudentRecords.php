@@ -41,7 +41,7 @@ final readonly class StudentRecords
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
-            $lesson = $this->shelf->bundle()->lessons[$sample->lesson] ?? null;
+            $lesson = $this->shelf->lessonAt($sample->lesson, $sample->lesson_version);
             if ($lesson === null || isset($corrected[$sample->id])) {
                 continue;
             }

@@ -68,7 +68,7 @@ final class StudioTest extends TestCase
         $student = $this->student($class);
         $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
         $machine = (string) DB::table('machines')->where('studio_id', $owner->studio_id)->value('id');
-        $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides',
+        $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides', '{job}' => '01jbq3zz7h4x8v1m2n3p4q5r6s',
             '{foot}' => (string) DB::table('feet')->where('studio_id', $owner->studio_id)->value('id'),
             '{answer}' => (string) $this->postJson('/api/answers', ['tool' => 'find-guide', 'text' => 'plate line 16', 'lesson' => 'guides'])->assertCreated()->json('id'),
         ];
@@ -95,7 +95,7 @@ final class StudioTest extends TestCase
                 $body['sessions'] = 3;
             }
             $response = $this->actingAs($stranger)->json($route->methods()[0], strtr($route->uri(), $fill), $body);
-            if (str_contains($route->uri(), '{') && ! str_contains($route->uri(), '{lesson}')) {
+            if (str_contains($route->uri(), '{') && ! str_contains($route->uri(), '{lesson}') && ! str_contains($route->uri(), '{job}')) {
                 self::assertSame(404, $response->status(), $route->uri());
             } elseif ($route->uri() === 'api/answers' && $route->methods()[0] === 'POST') {
                 $this->assertProblem($response, 422, 'student', 'in this studio');
@@ -114,7 +114,7 @@ final class StudioTest extends TestCase
     private function rowCounts(string $studio): array
     {
         $counts = [];
-        foreach (['cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
+        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
             $counts[$table] = DB::table($table)->where('studio_id', $studio)->count();
         }
 

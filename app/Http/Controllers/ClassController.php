@@ -86,14 +86,18 @@ final readonly class ClassController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/look',
         operationId: 'look',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LookView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function look(Request $request, string $class, string $student, ShowLook $show): JsonResponse
     {
         $lesson = $request->query('lesson');
+        $version = $request->query('version');
 
-        return new JsonResponse($show($this->find($class), $student, is_string($lesson) && $lesson !== '' ? $lesson : null, $this->teacher($request)->unit));
+        return new JsonResponse($show(
+            $this->find($class), $student, is_string($lesson) && $lesson !== '' ? $lesson : null, $this->teacher($request)->unit,
+            is_string($version) && ctype_digit($version) ? (int) $version : null,
+        ));
     }
 
     #[OA\Get(

@@ -6,16 +6,20 @@ namespace App\Http\Controllers;
 
 use App\Actions\ShowMaterials;
 use App\Http\Requests\CupboardBody;
+use App\Http\Requests\ShopBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\MaterialsView;
+use App\Http\Resources\ShopView;
 use App\Models\CupboardItem;
 use App\Models\MaterialTick;
 use App\Models\SewingClass;
+use App\Models\Studio;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Material\Bought;
 
 /** What a class needs to buy and cut. */
 final readonly class MaterialController
@@ -65,5 +69,20 @@ final readonly class MaterialController
         });
 
         return new JsonResponse(null, 204);
+    }
+
+    #[OA\Put(
+        path: '/api/shop',
+        operationId: 'updateShop',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ShopBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShopView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function shop(ShopBody $body): JsonResponse
+    {
+        $bought = Bought::of($body->amount('cloth_width_mm'), $body->amount('selvedge_mm'), $body->amount('spool_m'));
+        $studio = Studio::query()->findOrFail($body->teacher()->studio_id);
+        $studio->forceFill(['cloth_width_mm' => $bought->clothWidthMm, 'selvedge_mm' => $bought->selvedgeMm, 'spool_m' => $bought->spoolMetres])->save();
+
+        return new JsonResponse(ShopView::of($studio));
     }
 }

@@ -19,7 +19,7 @@ final readonly class InStudio
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        $this->studio->limitTo($user instanceof User ? $user->studio_id : null);
+        $user instanceof User ? $this->studio->limitTo($user->studio_id, $user->shelfEdition()) : $this->studio->limitTo(null, null);
         try {
             return $next($request);
         } finally {

@@ -15,6 +15,11 @@ final class ReadableBody
 {
     public const LARGEST_BYTES = 262_144;
 
+    /** Of a whole course bundle. */
+    public const LARGEST_BUNDLE_BYTES = 2_097_152;
+
+    private const BUNDLES = ['api/shelf/compare', 'api/shelf/import'];
+
     private const DEEPEST = 32;
 
     /** @param  Closure(Request): Response  $next */
@@ -24,8 +29,9 @@ final class ReadableBody
             return $next($request);
         }
         $body = $request->getContent();
-        if (strlen($body) > self::LARGEST_BYTES) {
-            return Problems::answer(413, '(body)', strlen($body), sprintf('This is too much at once: at most %d kB can be sent.', intdiv(self::LARGEST_BYTES, 1024)));
+        $largest = $request->is(...self::BUNDLES) ? self::LARGEST_BUNDLE_BYTES : self::LARGEST_BYTES;
+        if (strlen($body) > $largest) {
+            return Problems::answer(413, '(body)', strlen($body), sprintf('This is too much at once: at most %d kB can be sent.', intdiv($largest, 1024)));
         }
         if ($body !== '' && ! $request->isJson()) {
             return Problems::answer(415, '(body)', $request->header('Content-Type'), 'Send it as application/json.');

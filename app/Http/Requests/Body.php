@@ -43,6 +43,13 @@ abstract class Body extends FormRequest
         return is_numeric($value) ? (int) $value : $default;
     }
 
+    public function amount(string $name): float
+    {
+        $value = $this->validated($name);
+
+        return is_numeric($value) ? (float) $value : 0.0;
+    }
+
     /** @return list<string> */
     public function words(string $name): array
     {
@@ -50,6 +57,20 @@ abstract class Body extends FormRequest
         is_array($value) && ksort($value);
 
         return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
+    }
+
+    /**
+     * A part of the body exactly as it was sent, empty texts and blanks included.
+     *
+     * @return array<string, mixed>
+     */
+    protected function asSent(string $name): array
+    {
+        $sent = json_decode($this->getContent(), true, 64);
+        $part = is_array($sent) ? $sent[$name] ?? null : null;
+
+        /** @var array<string, mixed> $part */
+        return is_array($part) ? $part : [];
     }
 
     /** @return array<string, string> */

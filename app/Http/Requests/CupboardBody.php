@@ -14,17 +14,10 @@ final class CupboardBody extends Body
     public function rules(): array
     {
         return [
-            'item' => ['required', 'string', 'max:60', 'regex:/^[a-z0-9]+(-[a-z0-9]+)*$/'],
+            'item' => ['required', 'string', 'max:60', 'regex:/^[a-z0-9]+([-.][a-z0-9]+)*$/'],
             'have' => ['sometimes', 'numeric', 'min:0', 'max:100000'],
             'price' => ['sometimes', 'numeric', 'min:0', 'max:100000'],
             'ticked' => ['sometimes', 'boolean'],
         ];
-    }
-
-    public function amount(string $name): float
-    {
-        $value = $this->validated($name);
-
-        return is_numeric($value) ? (float) $value : 0.0;
     }
 }

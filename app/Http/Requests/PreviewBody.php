@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'replaces', type: 'string', nullable: true),
+    new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
 ])]
 class PreviewBody extends Body
 {
@@ -24,7 +24,14 @@ class PreviewBody extends Body
             'faults' => ['present', 'array', 'max:40'],
             'faults.*' => ['required', 'string', 'max:60'],
             'replaces' => ['nullable', 'string', 'ulid'],
+            'version' => ['nullable', 'integer', 'min:1'],
         ];
+    }
+
+    /** Of the lesson that was sewn; null where it is not said. */
+    public function version(): ?int
+    {
+        return $this->validated('version') === null ? null : $this->whole('version');
     }
 
     /** @return array<array-key, mixed> as typed; the core reads and checks them */

@@ -21,5 +21,6 @@ final readonly class MaterialLineView
         #[OA\Property] public float $price,
         #[OA\Property] public float $cost,
         #[OA\Property] public bool $ticked,
+        #[OA\Property(nullable: true, description: 'when the session begins for which it is short; null: it lasts')] public ?string $short_on,
     ) {}
 }

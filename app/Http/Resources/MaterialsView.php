@@ -23,5 +23,6 @@ final readonly class MaterialsView
         #[OA\Property] public float $cost,
         #[OA\Property] public float $cost_each,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CuttingView::class))] public array $cutting,
+        #[OA\Property] public ShopView $shop,
     ) {}
 }

@@ -13,7 +13,7 @@ final readonly class ShowingView
     /**
      * @param  list<CheckView>  $checks
      * @param  list<string>  $faults
-     * @param  list<SettingView>  $settings
+     * @param  list<KeptSettingView>  $settings
      */
     public function __construct(
         #[OA\Property] public string $sample,
@@ -22,6 +22,6 @@ final readonly class ShowingView
         #[OA\Property] public float $known_after,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SettingView::class))] public array $settings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: KeptSettingView::class))] public array $settings,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Skill\SkillGraphBroken;
 
 /**
  * A bundle laid over a shelf: what is new, what differs and where, and the shelf
@@ -53,9 +54,29 @@ final readonly class BundleMerge
             }
             $after[$part] = array_values($old);
         }
-        BundleReader::read($tried);
+        try {
+            BundleReader::read($tried);
+        } catch (SkillGraphBroken $e) {
+            throw InputError::at('skills', null, $e->getMessage());
+        }
 
         return new self($after, $changes);
+    }
+
+    /**
+     * One shelf over another, entry by entry; both have been read before.
+     *
+     * @param  Json  $shelf
+     * @param  Json  $over
+     * @return Json
+     */
+    public static function lay(array $shelf, array $over): array
+    {
+        foreach (array_keys(self::PARTS) as $part) {
+            $shelf[$part] = array_values(array_replace(self::byId($shelf[$part] ?? []), self::byId($over[$part] ?? [])));
+        }
+
+        return $shelf;
     }
 
     /**

@@ -18,6 +18,7 @@ use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\SkillGraphBroken;
 
 /** Makes a bundle's objects from its JSON. */
 final class BundleReader
@@ -29,6 +30,7 @@ final class BundleReader
      * @param  array<string, mixed>  $json
      *
      * @throws InputError when something is missing, of the wrong type or names what is not there
+     * @throws SkillGraphBroken when the skills make no order
      */
     public static function read(array $json): Bundle
     {
@@ -62,7 +64,7 @@ final class BundleReader
      * @param  list<Data>  $parts
      *
      * @throws InputError for a skill of the wrong shape
-     * @throws \OpenSeam\Core\Skill\SkillGraphBroken when the skills make no order
+     * @throws SkillGraphBroken when the skills make no order
      */
     public static function skills(array $parts): SkillGraph
     {

@@ -29,13 +29,18 @@ final readonly class LessonDraft
      */
     private function __construct(public ?Lesson $lesson, public array $problems, public array $room, public ?SamplerLayout $layout) {}
 
-    /** @param  array<string, mixed>  $json  the lesson as in a bundle */
-    public static function read(array $json, Bundle $shelf, Room $room): self
+    /**
+     * @param  array<string, mixed>  $json  the lesson as in a bundle
+     * @param  InputError|null  $shape  where it does not fit the schema, if somebody has looked
+     */
+    public static function read(array $json, Bundle $shelf, Room $room, ?InputError $shape = null): self
     {
         $problems = [];
         $refuse = function (InputError $e, string $row = '') use (&$problems): void {
-            $problems[] = new DraftProblem($e->field, $e->getMessage(), $row, true);
+            // What the schema has said already need not be said again.
+            ($problems[0] ?? null)?->place === $e->field || $problems[] = new DraftProblem($e->field, $e->getMessage(), $row, true);
         };
+        $shape === null || $refuse($shape, self::rowAt($json, $shape->field));
         try {
             PlainText::check($json);
             $data = Data::of($json);
@@ -65,6 +70,12 @@ final readonly class LessonDraft
         }
 
         return new self($lesson, $problems, array_map(fn (Row $r): array => $r->path === null || ! $lesson->machine ? [] : RowInRoom::of($r, $lesson->sews, $room), $lesson->rows), $layout);
+    }
+
+    /** It can be kept as it is. */
+    public function fits(): bool
+    {
+        return array_filter($this->problems, fn (DraftProblem $p): bool => $p->stops) === [];
     }
 
     /** @throws InputError naming the first thing because of which it cannot be kept */
@@ -100,6 +111,16 @@ final readonly class LessonDraft
         }
 
         return ['sews' => $needs] + $json;
+    }
+
+    /** @param  array<string, mixed>  $json */
+    private static function rowAt(array $json, string $place): string
+    {
+        $rows = is_array($json['sampler'] ?? null) ? $json['sampler']['rows'] ?? [] : [];
+        preg_match('/^sampler\.rows\[(\d+)\]/', $place, $m);
+        $row = is_array($rows) && isset($m[1]) ? $rows[(int) $m[1]] ?? null : null;
+
+        return is_array($row) && is_string($row['id'] ?? null) ? $row['id'] : '';
     }
 
     /**

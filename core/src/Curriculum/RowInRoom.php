@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Curriculum;
 use OpenSeam\Core\Course\SewNeed;
 use OpenSeam\Core\Machine\Clearance;
 use OpenSeam\Core\Machine\Foot;
+use OpenSeam\Core\Machine\Refusal;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Machine\Setup;
 use OpenSeam\Core\Sampler\Row;
@@ -44,7 +45,7 @@ final readonly class RowInRoom
             $best = $with->bestFoot((string) $id, $setup);
             $foot = $best['foot'] === null ? null : $with->feet[$best['foot']];
             $margin = $foot === null ? null : Clearance::of($foot->openingLeftMm, $foot->openingRightMm, $row->stitch->widthMm, $row->stitch->positionMm, $setup->needleSize)->smallestMm();
-            $found[] = new self($machine->name, $best['works'], $foot->name ?? '', $margin, $best['clearance'], $best['refusals'][0]->text ?? '');
+            $found[] = new self($machine->name, $best['works'], $foot->name ?? '', $margin, $best['clearance'], implode(' ', array_map(fn (Refusal $r): string => $r->text, array_slice($best['refusals'], 0, 1))));
         }
 
         return $found;

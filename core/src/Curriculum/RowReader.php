@@ -113,10 +113,16 @@ final class RowReader
 
     private static function stitch(Data $data): StitchSettings
     {
-        return StitchSettings::of(
-            StitchBook::standard()->get($data->text('stitch', 'straight'), $data->path('stitch')), $data->has('stitch') ? $data->numberOrNull('stitch_mm') : $data->number('stitch_mm', 2.5),
-            $data->numberOrNull('width_mm'), $data->number('needle_position_mm', 0.0),
-        );
+        $kind = StitchBook::standard()->get($data->text('stitch', 'straight'), $data->path('stitch'));
+        try {
+            return StitchSettings::of(
+                $kind, $data->has('stitch') ? $data->numberOrNull('stitch_mm') : $data->number('stitch_mm', 2.5),
+                $data->numberOrNull('width_mm'), $data->number('needle_position_mm', 0.0),
+            );
+        } catch (InputError $e) {
+            // A row calls the length of its stitches "stitch_mm".
+            throw InputError::at($data->path($e->field === 'length_mm' ? 'stitch_mm' : $e->field), $e->got, $e->getMessage());
+        }
     }
 
     /** @throws InputError when the row leaves its piece */

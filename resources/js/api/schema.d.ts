@@ -116,6 +116,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessonText"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/row": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startRow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/find": {
         parameters: {
             query?: never;
@@ -221,6 +285,22 @@ export interface paths {
         };
         get: operations["materials"];
         put: operations["noteMaterial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updateShop"];
         post?: never;
         delete?: never;
         options?: never;
@@ -340,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prints/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printProgress"];
+        put?: never;
+        post?: never;
+        delete: operations["stopPrint"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/room": {
         parameters: {
             query?: never;
@@ -414,6 +510,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["keepSample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBundle"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareBundle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importBundle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shelfBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -937,6 +1113,20 @@ export interface components {
             row?: string | null;
             student?: string | null;
         };
+        BackBody: {
+            /** @description the edition to go back to; 0: as it came */
+            number: number;
+            /** @description the one in use */
+            edition: number;
+        };
+        BundleBody: {
+            /** @description as described by course-bundle.schema.json */
+            bundle: {
+                [key: string]: unknown;
+            };
+            /** @description of the shelf it was compared with */
+            edition?: number;
+        };
         ChoiceBody: {
             lesson: string;
             drill?: string | null;
@@ -948,8 +1138,21 @@ export interface components {
             price?: number;
             ticked?: boolean;
         };
+        DraftBody: {
+            /** @description as in a bundle */
+            lesson: {
+                [key: string]: unknown;
+            };
+        };
         FootBody: {
             facts: components["schemas"]["FootFacts"];
+        };
+        KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+            lesson: {
+                [key: string]: unknown;
+            };
+            /** @description the one it was made from; 0: a new lesson */
+            version: number;
         };
         LayOutBody: {
             version: number;
@@ -983,6 +1186,13 @@ export interface components {
             /** @description a course of the shelf; the first one when left out */
             course?: string;
         };
+        NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+            lesson: {
+                [key: string]: unknown;
+            };
+            piece: string;
+            stitch: string;
+        };
         OpenStudioBody: {
             studio: string;
             name: string;
@@ -1003,6 +1213,8 @@ export interface components {
             };
             faults: string[];
             replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
         };
         SampleBody: WithRequired<components["schemas"]["PreviewBody"], "class" | "student" | "lesson" | "readings" | "faults"> & {
             /** @description a ULID made where the sample was looked at */
@@ -1019,12 +1231,19 @@ export interface components {
                 [key: string]: string | null;
             };
             replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
             next?: components["schemas"]["ChoiceBody"];
         };
         ServiceBody: {
             /** @enum {string} */
             kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
             note: string;
+        };
+        ShopBody: {
+            cloth_width_mm: number;
+            selvedge_mm: number;
+            spool_m: number;
         };
         SignInBody: {
             email: string;
@@ -1046,6 +1265,26 @@ export interface components {
             warm_up: components["schemas"]["DrillView"] | null;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
+        };
+        /** @description What bringing in a bundle does to one lesson, skill, fault or course. */
+        BundleChangeView: {
+            /** @enum {string} */
+            part: "lesson" | "skill" | "fault" | "course";
+            id: string;
+            title: string;
+            is_new: boolean;
+            places: {
+                place: string;
+                before: string;
+                after: string;
+            }[];
+        };
+        /** @description What bringing in a bundle would change, or has changed. */
+        BundleChangesView: {
+            title: string;
+            /** @description of the shelf it was compared with */
+            edition: number;
+            changes: components["schemas"]["BundleChangeView"][];
         };
         /** @description Something that could be sewn next. */
         CandidateView: {
@@ -1119,6 +1358,56 @@ export interface components {
             /** @description why it cannot be sewn on it */
             cannot: string | null;
         };
+        /** @description Something about a lesson being drafted. */
+        DraftProblemView: {
+            /** @description such as "sampler.rows[0].path.distance_mm" */
+            place: string;
+            text: string;
+            /** @description id of the row it is about; empty for the lesson */
+            row: string;
+            /** @description it cannot be kept like this */
+            stops: boolean;
+            /**
+             * Format: float
+             * @description what would put the place right
+             */
+            value: number | null;
+        };
+        /** @description What a row on the drafting table takes, and where it can be sewn. */
+        DraftRowView: {
+            id: string;
+            /** @description 0 where nothing is sewn */
+            stitches: number;
+            /** Format: float */
+            row_mm: number;
+            /** Format: float */
+            thread_mm: number;
+            /** Format: float */
+            minutes: number;
+            /** @description what each check allows, in words */
+            allows: {
+                [key: string]: string;
+            };
+            machines: components["schemas"]["RowFitView"][];
+        };
+        /** @description A lesson on the drafting table, as the core reads it. */
+        DraftView: {
+            drawing: components["schemas"]["DrawingView"] | null;
+            rows: components["schemas"]["DraftRowView"][];
+            problems: components["schemas"]["DraftProblemView"][];
+            /**
+             * Format: float
+             * @description rows together, for a beginner
+             */
+            minutes: number;
+            /**
+             * Format: float
+             * @description of each of the two threads
+             */
+            thread_mm: number;
+            /** @description it can be kept as it is */
+            fits: boolean;
+        };
         /** @description A sampler to scale, in mm from its top left corner. */
         DrawingView: {
             /** Format: float */
@@ -1137,6 +1426,12 @@ export interface components {
             text: string;
             /** Format: float */
             minutes: number;
+        };
+        /** @description An edition of the studio's shelf. */
+        EditionView: {
+            number: number;
+            what: string;
+            made_at: string;
         };
         /** @description What is wrong, what is allowed, and that nothing was stored. */
         ErrorBody: {
@@ -1225,6 +1520,11 @@ export interface components {
             student: string | null;
             kept_at: string;
         };
+        /** @description What was set when a sample was sewn. */
+        KeptSettingView: {
+            name: string;
+            value: string;
+        };
         /** @description A kept sample, what was assigned, and whose sample is next. */
         KeptView: {
             sample: string;
@@ -1242,6 +1542,24 @@ export interface components {
             /** @enum {string|null} */
             verdict: "met" | "near" | "not-yet" | "unsure" | null;
             kept_at: string;
+        };
+        /** @description A lesson as it stands in a bundle, to be changed. */
+        LessonTextView: {
+            /** @description as described by course-bundle.schema.json */
+            lesson: {
+                [key: string]: unknown;
+            };
+            /** @description the one on the shelf */
+            version: number;
+            versions: components["schemas"]["LessonVersionView"][];
+        };
+        /** @description A version of a lesson and what was sewn of it. */
+        LessonVersionView: {
+            version: number;
+            /** @description null: it came with the course */
+            kept_at: string | null;
+            samples: number;
+            on_shelf: boolean;
         };
         /** @description A lesson with its sampler. */
         LessonView: {
@@ -1335,6 +1653,8 @@ export interface components {
             /** Format: float */
             cost: number;
             ticked: boolean;
+            /** @description when the session begins for which it is short; null: it lasts */
+            short_on: string | null;
         };
         /** @description What a class needs, what it costs, and how the cloth is cut. */
         MaterialsView: {
@@ -1352,6 +1672,7 @@ export interface components {
             /** Format: float */
             cost_each: number;
             cutting: components["schemas"]["CuttingView"][];
+            shop: components["schemas"]["ShopView"];
         };
         /** @description Who is signed in. */
         MeView: {
@@ -1494,6 +1815,20 @@ export interface components {
             cloths: components["schemas"]["NamedView"][];
             made: components["schemas"]["NamedView"][];
         };
+        /** @description Whether a machine of the room sews a row. */
+        RowFitView: {
+            machine: string;
+            works: boolean;
+            foot: string;
+            /**
+             * Format: float
+             * @description least room between needle and foot
+             */
+            margin_mm: number | null;
+            /** @enum {string} */
+            clearance: "clear" | "close" | "strike";
+            why: string;
+        };
         /** @description A row as needle points in mm. */
         RowLineView: {
             id: string;
@@ -1535,10 +1870,37 @@ export interface components {
             state: "before" | "running" | "after";
             tape: components["schemas"]["TapePieceView"][];
         };
-        /** @description What to set. */
+        /** @description What to set, and what other schools set. */
         SettingView: {
             name: string;
             value: string;
+            schools: {
+                school: string;
+                value: string;
+            }[];
+        };
+        /** @description The studio's shelf and how it came to be. */
+        ShelfView: {
+            /** @description number of the edition in use; 0: as it came */
+            edition: number;
+            lessons: number;
+            /** @description lessons that are the studio's own or changed by it */
+            own: components["schemas"]["NamedView"][];
+            courses: components["schemas"]["NamedView"][];
+            /** @description newest first */
+            editions: components["schemas"]["EditionView"][];
+        };
+        /** @description How things come from the studio's shop. */
+        ShopView: {
+            /** Format: float */
+            cloth_width_mm: number;
+            /**
+             * Format: float
+             * @description each side
+             */
+            selvedge_mm: number;
+            /** Format: float */
+            spool_m: number;
         };
         /** @description A sample that counts for a skill. */
         ShowingView: {
@@ -1549,7 +1911,7 @@ export interface components {
             known_after: number;
             checks: components["schemas"]["CheckView"][];
             faults: string[];
-            settings: components["schemas"]["SettingView"][];
+            settings: components["schemas"]["KeptSettingView"][];
         };
         /** @description Everything behind one level. */
         SkillEvidenceView: {
@@ -1776,6 +2138,7 @@ export interface operations {
         parameters: {
             query?: {
                 lesson?: string;
+                version?: number;
             };
             header?: never;
             path: {
@@ -1899,6 +2262,153 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lessonText: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonTextView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startRow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRowBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        row: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepLessonBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        version: number;
+                    };
+                };
             };
             /** @description what is wrong */
             default: {
@@ -2252,6 +2762,41 @@ export interface operations {
             };
         };
     };
+    updateShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -2532,6 +3077,8 @@ export interface operations {
         parameters: {
             query: {
                 what: "seats" | "materials" | "pack";
+                /** @description a ULID of the caller, to ask how far it is */
+                job?: string;
                 format?: "A4" | "Letter";
             };
             header?: never;
@@ -2550,6 +3097,73 @@ export interface operations {
                 content: {
                     "application/pdf": string;
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        done: number;
+                        of: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    stopPrint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -2755,6 +3369,176 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    exportBundle: {
+        parameters: {
+            query?: {
+                lesson?: string;
+                course?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    compareBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleChangesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    importBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleChangesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    shelfBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
                 };
             };
             /** @description what is wrong */

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepLesson;
+use App\Actions\ShowShelf;
+use App\Http\Requests\DraftBody;
+use App\Http\Requests\KeepLessonBody;
+use App\Http\Requests\NewRowBody;
+use App\Http\Resources\DraftView;
+use App\Http\Resources\ErrorBody;
+use App\Http\Resources\LessonTextView;
+use App\Support\BundleSchema;
+use App\Support\RoomBook;
+use App\Support\Shelf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Curriculum\BundleJson;
+use OpenSeam\Core\Curriculum\LessonDraft;
+use OpenSeam\Core\Curriculum\RowStarter;
+use OpenSeam\Core\InputError;
+
+/** The drafting table: a lesson taken from the shelf, changed and put back. */
+final readonly class DraftController
+{
+    public function __construct(private Shelf $shelf) {}
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/text',
+        operationId: 'lessonText',
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LessonTextView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function text(Request $request, string $lesson, ShowShelf $show): JsonResponse
+    {
+        $version = $request->query('version');
+        $view = $show->lesson($lesson, is_string($version) && ctype_digit($version) ? (int) $version : null);
+
+        return JsonResponse::fromJsonString(BundleJson::encode((array) $view));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/read',
+        operationId: 'readDraft',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: DraftBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: DraftView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function read(DraftBody $body): JsonResponse
+    {
+        $shape = null;
+        try {
+            BundleSchema::checkLesson($body->lessonAsObject());
+        } catch (InputError $e) {
+            $shape = $e;
+        }
+
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->bundle(), RoomBook::read()->room, $shape)));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/row',
+        operationId: 'startRow',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewRowBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: new OA\AdditionalProperties)], required: ['row'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function row(NewRowBody $body): JsonResponse
+    {
+        return new JsonResponse(['row' => RowStarter::row($body->lesson(), $body->word('piece'), $body->word('stitch'))]);
+    }
+
+    #[OA\Post(
+        path: '/api/drafts',
+        operationId: 'keepLesson',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeepLessonBody::class)),
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function keep(KeepLessonBody $body, KeepLesson $keep): JsonResponse
+    {
+        $id = $keep($body->teacher(), $body->lesson(), $body->lessonAsObject(), $body->whole('version'));
+
+        return new JsonResponse(['id' => $id, 'version' => $this->shelf->bundle()->lesson($id)->version], 201);
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['number', 'edition'], properties: [new OA\Property(property: 'number', type: 'integer', description: 'the edition to go back to; 0: as it came'), new OA\Property(property: 'edition', type: 'integer', description: 'the one in use')])]
+final class BackBody extends Body
+{
+    public function rules(): array
+    {
+        return ['number' => ['required', 'integer', 'min:0'], 'edition' => ['required', 'integer', 'min:0']];
+    }
+}
