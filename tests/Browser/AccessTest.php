@@ -17,6 +17,8 @@ final class AccessTest extends BrowserCase
         yield 'class' => ['/class/{class}', 'Keep the allowance'];
         yield 'samplers' => ['/samplers', 'Square spiral'];
         yield 'lesson' => ['/samplers/guides', 'Look for'];
+        yield 'drafting table' => ['/samplers/zigzag-ladder/draft', 'machines sew it'];
+        yield 'shelf' => ['/samplers/shelf', 'The shelf as it came'];
         yield 'room' => ['/room', 'Window 1'];
         yield 'room, machines' => ['/room?show=machines', 'Hearth 5'];
         yield 'room, feet' => ['/room?show=feet', 'Blind hem'];

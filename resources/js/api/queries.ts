@@ -23,11 +23,11 @@ export function useToday(id: string) {
     })
 }
 
-export function useLook(id: string, student: string, lesson: string | null) {
+export function useLook(id: string, student: string, lesson: string | null, version: number | null) {
     return useQuery({
-        queryKey: ['look', id, student, lesson],
+        queryKey: ['look', id, student, lesson, version],
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', {
-            params: { path: { class: id, student }, query: lesson === null ? {} : { lesson } },
+            params: { path: { class: id, student }, query: { ...(lesson === null ? {} : { lesson }), ...(version === null ? {} : { version }) } },
         })),
         staleTime: 0,
         refetchOnWindowFocus: false,
@@ -94,4 +94,12 @@ export function useMaterials(id: string, session: number | null, samplesEach: nu
         placeholderData: keepPreviousData,
         retry: false,
     })
+}
+
+export function useLessonText(lesson: string) {
+    return useQuery({ queryKey: ['lesson-text', lesson], queryFn: () => ask(api.GET('/api/lessons/{lesson}/text', { params: { path: { lesson } } })), refetchOnWindowFocus: false, retry: false })
+}
+
+export function useShelf() {
+    return useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')) })
 }

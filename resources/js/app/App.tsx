@@ -14,6 +14,8 @@ const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
 const ClassPage = lazy(() => import('../features/class/ClassPage'))
 const SamplersPage = lazy(() => import('../features/samplers/SamplersPage'))
 const LessonPage = lazy(() => import('../features/samplers/LessonPage'))
+const DraftPage = lazy(() => import('../features/samplers/draft/DraftPage'))
+const ShelfPage = lazy(() => import('../features/samplers/ShelfPage'))
 const RoomPage = lazy(() => import('../features/room/RoomPage'))
 const MaterialsPage = lazy(() => import('../features/materials/MaterialsPage'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
@@ -42,7 +44,9 @@ export function App() {
                     <Route path="/start" element={<NewClassPage />} />
                     <Route path="/class/:classId" element={<ClassPage />} />
                     <Route path="/samplers" element={<SamplersPage />} />
+                    <Route path="/samplers/shelf" element={<ShelfPage />} />
                     <Route path="/samplers/:lessonId" element={<LessonPage />} />
+                    <Route path="/samplers/:lessonId/draft" element={<DraftPage />} />
                     <Route path="/materials/:classId" element={<MaterialsPage />} />
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />

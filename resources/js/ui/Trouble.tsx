@@ -1,13 +1,13 @@
 import { Problem } from '../api/client'
 import { t } from '../app/text'
 
-/** What is wrong, what is allowed, what was kept. */
-export function Trouble({ error }: { error: unknown }) {
+/** What is wrong, what is allowed, what was kept; with the place where it is wrong in something that was not typed here. */
+export function Trouble({ error, place = false }: { error: unknown; place?: boolean }) {
     if (error === null || error === undefined) return null
     const problem = error instanceof Problem ? error : null
     return (
         <div className="trouble" role="alert">
-            <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
+            {place && problem !== null && problem.status === 422 && <code>{problem.field}</code>} <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
             {problem !== null && problem.kept !== '' && <span> {problem.kept}</span>}
         </div>
     )

@@ -19,6 +19,7 @@ export interface Kept {
     student: string
     name: string
     lesson: string
+    version: number
     next: string
     nextStudent: string | null
     draft: Draft
@@ -36,7 +37,7 @@ interface Props {
 /** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
 export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
     const { lesson } = look
-    const sample = useSample(id, look.student, lesson.id, replaces)
+    const sample = useSample(id, look.student, lesson.id, lesson.version, replaces)
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
     const [choosing, setChoosing] = useState(false)
     const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
@@ -57,7 +58,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
         const kept = await ask(api.POST('/api/samples', { body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null) }))
         sample.forget()
         onKept({
-            sample: kept.sample, student: look.student, name: look.name, lesson: lesson.id, next: kept.next_title,
+            sample: kept.sample, student: look.student, name: look.name, lesson: lesson.id, version: lesson.version, next: kept.next_title,
             nextStudent: look.next_student?.id ?? null, draft: sample.draft,
         })
     })

@@ -1,20 +1,27 @@
 import { useState } from 'react'
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useLook, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { LookForm, type Kept } from './LookForm'
+import { begunVersion } from './useSample'
 
 /** Look at the sample: the drawing on the left, the readings on the right, the next lesson as you type. */
 export default function LookPage() {
     const { classId = '', studentId = '' } = useParams()
     const [search] = useSearchParams()
-    const look = useLook(classId, studentId, search.get('lesson'))
+    const replaces = search.get('replaces')
+    const asked = search.get('version')
+    const look = useLook(classId, studentId, search.get('lesson'), asked === null ? null : Number(asked))
     const me = useMe()
     const navigate = useNavigate()
     const [kept, setKept] = useState<Kept | null>(null)
+    // What was begun with an older version goes on with it.
+    const begun = look.data === undefined ? null : begunVersion(classId, studentId, look.data.lesson.id, replaces)
+    if (look.data !== undefined && asked === null && begun !== null && begun !== look.data.lesson.version) {
+        return <Navigate replace to={`/look/${classId}/${studentId}?${new URLSearchParams({ ...Object.fromEntries(search), lesson: look.data.lesson.id, version: String(begun) }).toString()}`} />
+    }
     if (look.data === undefined || me.data === undefined) return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
-    const replaces = search.get('replaces')
     return (
         <>
             <LookForm
@@ -29,7 +36,7 @@ export default function LookPage() {
             {kept !== null && replaces === null && (
                 <div className="kept" role="status">
                     <span>{t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
-                    <Link to={`/look/${classId}/${kept.student}?lesson=${kept.lesson}&replaces=${kept.sample}`}>{t('Correct it')}</Link>
+                    <Link to={`/look/${classId}/${kept.student}?lesson=${kept.lesson}&version=${kept.version}&replaces=${kept.sample}`}>{t('Correct it')}</Link>
                     <button type="button" className="link" onClick={() => setKept(null)}>{t('close')}</button>
                 </div>
             )}

@@ -9,6 +9,8 @@ export interface Draft {
     readings: Record<string, string[]>
     faults: string[]
     settings: Record<string, string>
+    /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
+    version?: number
 }
 
 const fresh = (): Draft => ({ id: ulid().toLowerCase(), readings: {}, faults: [], settings: {} })
@@ -22,16 +24,24 @@ function stored(key: string): Draft {
     }
 }
 
+const keyOf = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
+
+/** The version of the lesson that a sample was begun with on this device; null where none was. */
+export function begunVersion(id: string, student: string, lesson: string, replaces: string | null): number | null {
+    const key = keyOf(id, student, lesson, replaces)
+    return localStorage.getItem(key) === null ? null : (stored(key).version ?? null)
+}
+
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
-export function useSample(id: string, student: string, lesson: string, replaces: string | null) {
-    const key = `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
+export function useSample(id: string, student: string, lesson: string, version: number, replaces: string | null) {
+    const key = keyOf(id, student, lesson, replaces)
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
     useEffect(() => {
-        if (touched) localStorage.setItem(key, JSON.stringify(draft))
-    }, [key, draft, touched])
+        if (touched) localStorage.setItem(key, JSON.stringify({ ...draft, version }))
+    }, [key, draft, touched, version])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ class: id, student, lesson, readings: settled.readings, faults: settled.faults, replaces }), [id, student, lesson, settled, replaces])
+    const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, replaces }), [id, student, lesson, version, settled, replaces])
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
@@ -56,7 +66,7 @@ export function useSample(id: string, student: string, lesson: string, replaces:
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
         toKeep(drill: string | null, choice: View['ChoiceBody'] | null): View['SampleBody'] {
-            const rest = { class: id, student, lesson, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, replaces }
+            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, replaces }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
         forget() {
@@ -64,7 +74,7 @@ export function useSample(id: string, student: string, lesson: string, replaces:
         },
         startFrom(kept: Pick<Draft, 'readings' | 'faults' | 'settings'>) {
             // A correction is a sample of its own.
-            setDraft({ ...kept, id: ulid().toLowerCase() })
+            setDraft({ readings: kept.readings, faults: kept.faults, settings: kept.settings, id: ulid().toLowerCase() })
         },
     }
 }

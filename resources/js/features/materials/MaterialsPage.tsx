@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useMaterials } from '../../api/queries'
+import { useChange, useMaterials, useMe } from '../../api/queries'
 import { t } from '../../app/text'
+import { day } from '../../app/time'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Choice, mm, toNumber } from '../workshop/fields'
+import { ClassPack } from './ClassPack'
 import { CuttingPlan } from './CuttingPlan'
 
 /** What a class needs: the list with its arithmetic, what is there, what it costs, and how the cloth is cut. */
@@ -13,6 +15,7 @@ export default function MaterialsPage() {
     const [session, setSession] = useState('')
     const [each, setEach] = useState('')
     const typed = toNumber(each)
+    const zone = useMe().data?.timezone ?? 'UTC'
     const read = useMaterials(id, session === '' ? null : Number(session), typed)
     const note = useChange((body: View['CupboardBody']) => ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })))
     if (read.data === undefined) return read.error === null ? <Waiting what={t('Counting')} /> : <Trouble error={read.error} />
@@ -27,12 +30,13 @@ export default function MaterialsPage() {
             </div>
             <div className="print-acts">
                 <a className="quiet-act" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</a>
-                <a className="quiet-act" href={`${print}?what=pack`} target="_blank" rel="noreferrer">{t('Print the class pack')}</a>
+                <ClassPack id={id} />
             </div>
             <Trouble error={read.error ?? note.error} />
             <p className="quiet">{each === '' ? t('A beginner is expected to sew a sampler {n} times until it is good (from the skill model). Type another number where you know better.', { n: mm(m.samples_each, 1) }) : t('As you say: {n} samples of each lesson for every student.', { n: each })}</p>
+            <Shop shop={m.shop} />
             <table className="rows material-rows">
-                <thead><tr><th>{t('there')}</th><th>{t('what')}</th><th>{t('needed')}</th><th>{t('in the cupboard')}</th><th>{t('to buy')}</th><th>{t('price of one')}</th><th>{t('cost')}</th></tr></thead>
+                <thead><tr><th>{t('there')}</th><th>{t('what')}</th><th>{t('needed')}</th><th>{t('in the cupboard')}</th><th>{t('to buy')}</th><th>{t('short from')}</th><th>{t('price of one')}</th><th>{t('cost')}</th></tr></thead>
                 <tbody>
                     {m.lines.map((l) => (
                         <tr key={l.item} className={l.ticked ? 'done' : ''}>
@@ -41,14 +45,26 @@ export default function MaterialsPage() {
                             <td className="num">{mm(l.amount, 1)} {l.unit}</td>
                             <td><Amount value={l.have} label={t('{what} in the cupboard', { what: l.title })} onKeep={(have) => note.mutate({ item: l.item, have })} /></td>
                             <td className="num"><strong>{mm(l.buy, 1)}</strong> {l.unit}</td>
+                            <td>{l.short_on !== null && <span className="due">{day(l.short_on, zone)}</span>}</td>
                             <td><Amount value={l.price} label={t('price of {what}', { what: l.title })} onKeep={(price) => note.mutate({ item: l.item, price })} /></td>
                             <td className="num">{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
                         </tr>
                     ))}
                 </tbody>
-                {m.cost > 0 && <tfoot><tr><td /><td colSpan={5}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>}
+                {m.cost > 0 && <tfoot><tr><td /><td colSpan={6}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>}
             </table>
             {m.cutting.map((c) => <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />)}
+        </div>
+    )
+}
+
+/** How things come from the shop: what the list is counted in. */
+function Shop({ shop }: { shop: View['ShopView'] }) {
+    const keep = useChange((next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
+    return (
+        <div className="shop">
+            <span>{t('Cloth')} <Amount value={shop.cloth_width_mm / 10} label={t('width of the cloth in cm')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} /> {t('cm wide, selvedge')} <Amount value={shop.selvedge_mm} label={t('selvedge in mm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} /> {t('mm each side; thread on spools of')} <Amount value={shop.spool_m} label={t('metres on a spool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m</span>
+            <Trouble error={keep.error} />
         </div>
     )
 }

@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
+import type { View } from '../../api/client'
 import { useDials, useLessons } from '../../api/queries'
 import { t } from '../../app/text'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
@@ -19,9 +20,10 @@ export default function LessonPage() {
             <div className="lesson-text">
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
-                <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })}{lesson.settings.map((s) => ` · ${s.name} ${s.value}`).join('')}</p>
+                <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} · {t('version {n}', { n: lesson.version })}</p>
                 <Print lesson={lesson.id} sampler={lesson.drawing !== null} />
                 <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
+                <Settings settings={lesson.settings} />
                 <h2>{t('Steps')}</h2>
                 <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
                 <h2>{t('Say')}</h2>
@@ -49,6 +51,26 @@ export default function LessonPage() {
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
             </div>
         </article>
+    )
+}
+
+/** What to set; where schools of teaching differ, what each of them sets. */
+function Settings({ settings }: { settings: View['SettingView'][] }) {
+    if (settings.length === 0) return null
+    return (
+        <>
+            <h2>{t('Set')}</h2>
+            <table className="checks">
+                <tbody>
+                    {settings.map((s) => (
+                        <tr key={s.name}>
+                            <th scope="row">{s.name}</th>
+                            <td>{s.value}{s.schools.length > 0 && <div className="schools">{t('Schools differ:')} {s.schools.map((o, i) => <span key={o.school}>{i > 0 && ' · '}<strong>{o.school}</strong> {o.value}</span>)}</div>}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </>
     )
 }
 
@@ -80,6 +102,8 @@ function Print({ lesson, sampler }: { lesson: string; sampler: boolean }) {
             <a className="quiet-act" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</a>
             <a className="quiet-act" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</a>
             {sampler && <a className="link" href={`/api/lessons/${lesson}/svg`}>{t('SVG')}</a>}
+            <Link className="quiet-act" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Link>
+            <a className="link" href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</a>
             <button type="button" className="link" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</button>
         </div>
     )

@@ -31,6 +31,7 @@ export default function SamplersPage() {
             </div>
             <div className="print-acts">
                 {first !== undefined && <Link className="act" to={`/materials/${first.id}`}>{t('Materials for {class}', { class: first.title })}</Link>}
+                <Link className="quiet-act" to="/samplers/shelf">{t('Bring or take bundles')}</Link>
                 <a className="quiet-act" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</a>
                 <a className="quiet-act" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</a>
             </div>

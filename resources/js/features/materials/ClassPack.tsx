@@ -1,0 +1,61 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect, useRef, useState } from 'react'
+import { ulid } from 'ulid'
+import { api, ask, Problem } from '../../api/client'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+
+type State = { is: 'idle' } | { is: 'making'; job: string } | { is: 'ready'; url: string } | { is: 'trouble'; error: Problem }
+
+/** The whole pack of a class as one PDF: how far it is, a way to stop it, and the file when it is made. */
+export function ClassPack({ id }: { id: string }) {
+    const [state, setState] = useState<State>({ is: 'idle' })
+    const stopped = useRef<AbortController | null>(null)
+    const job = state.is === 'making' ? state.job : null
+    const at = useQuery({
+        queryKey: ['print', job],
+        queryFn: () => ask(api.GET('/api/prints/{job}', { params: { path: { job: job ?? '' } } })),
+        enabled: job !== null, refetchInterval: 250, gcTime: 0,
+    })
+    useEffect(() => () => { if (state.is === 'ready') URL.revokeObjectURL(state.url) }, [state])
+    const make = async () => {
+        const name = ulid().toLowerCase()
+        const abort = new AbortController()
+        stopped.current = abort
+        setState({ is: 'making', job: name })
+        try {
+            const answer = await fetch(`/api/classes/${id}/print?what=pack&job=${name}`, { headers: { Accept: 'application/json' }, signal: abort.signal })
+            if (!answer.ok) {
+                const said = (await answer.json()) as { error?: { message?: string; kept?: string } }
+                throw new Problem(answer.status, '(print)', said.error?.message ?? t('It could not be made.'), said.error?.kept ?? '')
+            }
+            setState({ is: 'ready', url: URL.createObjectURL(await answer.blob()) })
+        } catch (error) {
+            if (abort.signal.aborted) setState({ is: 'idle' })
+            else setState({ is: 'trouble', error: error instanceof Problem ? error : new Problem(0, '(line)', t('The line to Open Seam is down.'), '') })
+        }
+    }
+    const stop = () => {
+        if (job !== null) void api.DELETE('/api/prints/{job}', { params: { path: { job } } })
+        stopped.current?.abort()
+    }
+    switch (state.is) {
+        case 'making':
+            return (
+                <span className="progress" role="status">
+                    <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
+                    {at.data === undefined || at.data.of === 0 ? t('Making the pack …') : t('{done} of {of} lessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
+                    <button type="button" className="quiet-act" onClick={stop}>{t('Stop')}</button>
+                </span>
+            )
+        case 'ready':
+            return <a className="act" href={state.url} target="_blank" rel="noreferrer">{t('Open the class pack')}</a>
+        default:
+            return (
+                <>
+                    <button type="button" className="quiet-act" onClick={() => void make()}>{t('Make the class pack')}</button>
+                    {state.is === 'trouble' && <Trouble error={state.error} />}
+                </>
+            )
+    }
+}

@@ -1,0 +1,141 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { api, ask, Problem, type View } from '../../api/client'
+import { useChange, useMe, useShelf } from '../../api/queries'
+import { t } from '../../app/text'
+import { day } from '../../app/time'
+import { Trouble, Waiting } from '../../ui/Trouble'
+
+/** As much as the server takes: a bundle of a whole course is about 150 kB. */
+const LARGEST_BYTES = 2 * 1024 * 1024
+
+interface Brought {
+    bundle: Record<string, unknown>
+    shown: View['BundleChangesView']
+}
+
+/** The shelf as a whole: bundles that come and go, and how it came to be what it is. */
+export default function ShelfPage() {
+    const shelf = useShelf()
+    const [brought, setBrought] = useState<Brought | null>(null)
+    const [done, setDone] = useState<View['BundleChangesView'] | null>(null)
+    const [course, setCourse] = useState('')
+    const read = useChange(async (file: File) => {
+        setDone(null)
+        setBrought(null)
+        const bundle = await readFile(file)
+        setBrought({ bundle, shown: await ask(api.POST('/api/shelf/compare', { body: { bundle } })) })
+    })
+    const bring = useChange(async (b: Brought) => {
+        setDone(await ask(api.POST('/api/shelf/import', { body: { bundle: b.bundle, edition: b.shown.edition } })))
+        setBrought(null)
+    })
+    const back = useChange(async (number: number) => {
+        await ask(api.POST('/api/shelf/back', { body: { number, edition: shelf.data?.edition ?? 0 } }))
+        setDone(null)
+    })
+    if (shelf.data === undefined) return shelf.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={shelf.error} />
+    const s = shelf.data
+    return (
+        <div className="shelf">
+            <h1>{t('The shelf')} <small><Link to="/samplers">{t('{n} lessons', { n: s.lessons })}</Link>{s.own.length > 0 && <>, {t('{n} of them your own or changed', { n: s.own.length })}</>}</small></h1>
+            <Trouble error={read.error ?? bring.error ?? back.error} place />
+            {done !== null && (
+                <div className="kept-note" role="status">
+                    <strong>{t('“{title}” is on the shelf.', { title: done.title })}</strong>
+                    <button type="button" className="quiet-act" onClick={() => back.mutate(before(s))}>{t('Undo')}</button>
+                </div>
+            )}
+            <section>
+                <h2>{t('Bring a bundle')}</h2>
+                <p>{t('A course bundle is a file with lessons, skills, faults and courses. First you see what it would change.')}</p>
+                <label className="act file-act">{t('Choose a file')}<input type="file" accept=".json,application/json" onChange={(e) => {
+                    const file = e.currentTarget.files?.[0]
+                    e.currentTarget.value = ''
+                    if (file !== undefined) read.mutate(file)
+                }} /></label>
+                {read.isPending && <Waiting what={t('Comparing')} />}
+                {brought !== null && (
+                    <Changes shown={brought.shown}>
+                        {brought.shown.changes.length > 0 && <button type="button" className="act" disabled={bring.isPending} onClick={() => bring.mutate(brought)}>{t('Bring it in')}</button>}
+                        <button type="button" className="quiet-act" onClick={() => setBrought(null)}>{t('Leave it')}</button>
+                    </Changes>
+                )}
+            </section>
+            <section>
+                <h2>{t('Take a bundle along')}</h2>
+                <div className="print-acts">
+                    <a className="quiet-act" href="/api/shelf/export">{t('The whole shelf')}</a>
+                    <label className="choice">{t('One course')}
+                        <select value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
+                            <option value="">{t('choose')}</option>
+                            {s.courses.map((c) => <option key={c.id} value={c.id}>{c.title}</option>)}
+                        </select>
+                    </label>
+                    {course !== '' && <a className="quiet-act" href={`/api/shelf/export?course=${course}`}>{t('Take it along')}</a>}
+                    <span className="quiet">{t('One lesson: from its own page. No student, class or machine is in a bundle.')}</span>
+                </div>
+            </section>
+            <section>
+                <h2>{t('Editions')}</h2>
+                <Editions shelf={s} onBack={(n) => back.mutate(n)} busy={back.isPending} />
+            </section>
+        </div>
+    )
+}
+
+/** The edition before the one in use. */
+function before(shelf: View['ShelfView']): number {
+    return shelf.editions.find((e) => e.number < shelf.edition)?.number ?? 0
+}
+
+async function readFile(file: File): Promise<Record<string, unknown>> {
+    if (file.size > LARGEST_BYTES) throw new Problem(413, '(file)', t('“{name}” has {mb} MB; a bundle can have 2 MB at most.', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }), t('Nothing was changed.'))
+    try {
+        const json: unknown = JSON.parse(await file.text())
+        if (typeof json === 'object' && json !== null && !Array.isArray(json)) return json as Record<string, unknown>
+    } catch {
+        // Said below, in the same words.
+    }
+    throw new Problem(422, '(file)', t('“{name}” is no course bundle: it does not hold a JSON object.', { name: file.name }), t('Nothing was changed.'))
+}
+
+function Changes({ shown, children }: { shown: View['BundleChangesView']; children: React.ReactNode }) {
+    const parts = { lesson: t('lesson'), skill: t('skill'), fault: t('fault'), course: t('course') }
+    return (
+        <div className="changes">
+            <h3>{shown.changes.length === 0 ? t('“{title}” would change nothing: all of it is on the shelf.', { title: shown.title }) : t('“{title}” would change this', { title: shown.title })}</h3>
+            <ul>
+                {shown.changes.map((c) => (
+                    <li key={`${c.part}${c.id}`}>
+                        <strong>{c.title}</strong> <small>{parts[c.part]}, {c.is_new ? t('new') : t('changed')}</small>
+                        {c.places.length > 0 && (
+                            <table className="checks">
+                                <tbody>{c.places.map((p) => <tr key={p.place}><th scope="row">{p.place}</th><td><del>{p.before}</del></td><td>{p.after}</td></tr>)}</tbody>
+                            </table>
+                        )}
+                    </li>
+                ))}
+            </ul>
+            <div className="print-acts">{children}</div>
+            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && <p className="quiet">{t('Changed lessons become new versions. Samples already kept stay with the version they were sewn from.')}</p>}
+        </div>
+    )
+}
+
+function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (number: number) => void; busy: boolean }) {
+    const zone = useMe().data?.timezone ?? 'UTC'
+    const all = [...shelf.editions, { number: 0, what: t('The shelf as it came'), made_at: null }]
+    return (
+        <table className="rows">
+            <tbody>
+                {all.map((e) => (
+                    <tr key={e.number}>
+                        <td className="num">{e.number}</td><td>{e.what}</td><td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
+                        <td>{e.number === shelf.edition ? <strong>{t('in use')}</strong> : <button type="button" className="quiet-act" disabled={busy} onClick={() => onBack(e.number)}>{t('Back to this')}</button>}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    )
+}

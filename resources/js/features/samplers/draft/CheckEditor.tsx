@@ -1,0 +1,96 @@
+import { useState } from 'react'
+import { t } from '../../../app/text'
+import { Choice } from '../../workshop/fields'
+import type { Band, DraftCheck, DraftReading, DraftRow } from './lesson'
+import { Num } from './Num'
+
+interface Props {
+    row: DraftRow
+    allows: Record<string, string>
+    teaches: string[]
+    onChange: (what: string, by: (row: DraftRow) => DraftRow) => void
+}
+
+/** What is looked for on a row: how much is met, how much near, and what to say when it is not. */
+export function CheckEditor({ row, allows, teaches, onChange }: Props) {
+    const change = (id: string, what: string, by: (check: DraftCheck) => DraftCheck) => onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
+    return (
+        <div className="draft-checks">
+            <h3>{t('Checks')}</h3>
+            {row.checks.map((c) => (
+                <div key={c.id} className="draft-check">
+                    <input aria-label={t('Name of the check')} value={c.title} maxLength={60} onChange={(e) => { const title = e.currentTarget.value; change(c.id, 'title', (x) => ({ ...x, title })) }} />
+                    <Numbers check={c} onChange={(what, next) => change(c.id, what, (x) => { const y = { ...x, ...next }; delete y.allows; return y })} />
+                    <small>{row.readings.find((r) => r.id === c.of)?.label}: {allows[c.id] ?? c.allows ?? ''}</small>
+                    {row.checks.length > 1 && <button type="button" className="link" aria-label={t('Take the check {name} away', { name: c.title })} onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>{t('away')}</button>}
+                    <div className="draft-say">
+                        {(['low', 'high'] as const).filter((side) => side in c.changes || c.kind !== 'yes').map((side) => (
+                            <label key={side}>{side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')}
+                                <input value={c.changes[side]?.text ?? ''} maxLength={200} onChange={(e) => {
+                                    const text = e.currentTarget.value
+                                    change(c.id, `say ${side}`, (x) => {
+                                        const rest = Object.entries(x.changes).filter(([when]) => when !== side)
+                                        const said = text === '' ? [] : [[side, { kind: x.changes[side]?.kind ?? 'habit', text }] as const]
+                                        return { ...x, changes: Object.fromEntries([...rest, ...said]) }
+                                    })
+                                }} />
+                            </label>
+                        ))}
+                    </div>
+                </div>
+            ))}
+            <NewCheck row={row} teaches={teaches} onAdd={(reading, check) => onChange(`check new ${check.id}`, (r) => ({ ...r, readings: [...r.readings, reading], checks: [...r.checks, check] }))} />
+        </div>
+    )
+}
+
+function without(row: DraftRow, id: string): DraftRow {
+    const checks = row.checks.filter((c) => c.id !== id)
+    const of = row.checks.find((c) => c.id === id)?.of
+    // A reading that nothing judges any more is not asked for.
+    const readings = checks.some((c) => c.of === of) ? row.readings : row.readings.filter((r) => r.id !== of)
+    return { ...row, checks, readings }
+}
+
+function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: string, next: Partial<DraftCheck>) => void }) {
+    const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
+    if (c.kind === 'yes' || c.kind === 'choice') return <span className="quiet">{c.kind === 'yes' ? t('yes or no') : t('described steps')}</span>
+    if (c.kind === 'alike') return <>{num(t('met'), 'met_percent', '%', 1)}{num(t('near'), 'near_percent', '%', 1)}</>
+    if (c.kind === 'band') {
+        const band = (name: 'met' | 'near', side: keyof Band, label: string) => c[name]?.[side] === undefined ? null : <Num label={label} unit="" step={0.5} value={c[name][side]} onChange={(v) => onChange(`${name} ${side}`, { [name]: { ...c[name], [side]: v } })} />
+        return <>{band('met', 'from', t('met from'))}{band('met', 'to', t('met to'))}{band('near', 'from', t('near from'))}{band('near', 'to', t('near to'))}</>
+    }
+    return <>{c.kind !== 'spread' && num(t('target'), 'target_mm', 'mm', 0.1)}{num(c.kind === 'spread' ? t('met up to') : t('met ±'), 'met_mm')}{num(c.kind === 'spread' ? t('near up to') : t('near ±'), 'near_mm')}</>
+}
+
+const KINDS = [
+    { id: 'yes-no', title: t('yes or no') }, { id: 'length', title: t('one length') }, { id: 'lengths', title: t('a length at three marks') }, { id: 'count', title: t('a count') }, { id: 'stitches', title: t('stitches counted over mm') },
+]
+
+function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; onAdd: (reading: DraftReading, check: DraftCheck) => void }) {
+    const [label, setLabel] = useState('')
+    const [kind, setKind] = useState('yes-no')
+    const add = () => {
+        const taken = new Set([...row.readings.map((r) => r.id), ...row.checks.map((c) => c.id)])
+        let n = row.checks.length + 1
+        while (taken.has(`own-${n}`)) n++
+        const id = `own-${n}`
+        const common = { id, title: label, of: id, shows: teaches.slice(0, 1), source: 'the studio’s own', changes: {} }
+        const from = row.path?.run === 'edge' ? (row.path.from_mm ?? 0) : 0
+        const to = row.path?.run === 'edge' ? (row.path.to_mm ?? 30) : 30
+        const marks = [1, 3, 5].map((k) => ({ at_mm: Math.round((from + ((to - from) * k) / 6) * 10) / 10 }))
+        const judged: Record<string, Partial<DraftCheck>> = {
+            'yes-no': { kind: 'yes' }, length: { kind: 'band', met: { from: 0, to: 1 }, near: { from: 0, to: 2 } }, lengths: { kind: 'each', target_mm: row.path?.distance_mm ?? 0, met_mm: 1, near_mm: 2 },
+            count: { kind: 'band', met: { from: 1 }, near: { from: 1 } }, stitches: { kind: 'stitch-length', target_mm: row.stitch_mm ?? 2.5, met_mm: 0.2, near_mm: 0.4 },
+        }
+        onAdd({ id, label, kind, ...(kind === 'lengths' ? { marks } : {}) }, { kind: 'yes', ...common, ...judged[kind] })
+        setLabel('')
+    }
+    return (
+        <div className="draft-fields new-check">
+            <label className="wide">{t('Look also for')}<input value={label} maxLength={60} placeholder={t('Corner lies flat')} onChange={(e) => setLabel(e.currentTarget.value)} /></label>
+            <Choice label={t('read as')} value={kind} options={KINDS} onChange={setKind} />
+            <button type="button" className="quiet-act" disabled={label.trim() === ''} onClick={add}>{t('Add the check')}</button>
+        </div>
+    )
+}

@@ -1,0 +1,132 @@
+import type { View } from '../../../api/client'
+import { t } from '../../../app/text'
+import { Choice, mm } from '../../workshop/fields'
+import { CheckEditor } from './CheckEditor'
+import { withRow, type DraftLesson, type DraftPath, type DraftRow, type Pair } from './lesson'
+import { Num } from './Num'
+
+interface Props {
+    lesson: DraftLesson
+    row: DraftRow
+    read: View['DraftRowView'] | undefined
+    problems: View['DraftProblemView'][]
+    stitches: View['StitchView'][]
+    onChange: (what: string, by: (lesson: DraftLesson) => DraftLesson) => void
+    onPut: (place: string, value: number) => void
+}
+
+const RUNS = [
+    { id: 'edge', title: t('along an edge') }, { id: 'line', title: t('a line with corners') }, { id: 'arc', title: t('an arc') }, { id: 'circle', title: t('a circle') },
+    { id: 's-curve', title: t('an S') }, { id: 'square-spiral', title: t('a square spiral') }, { id: 'round-spiral', title: t('a round spiral') },
+]
+
+/** One row: its stitch, where it runs, what is looked for on it, and which machines sew it. */
+export function RowEditor({ lesson, row, read, problems, stitches, onChange, onPut }: Props) {
+    const change = (what: string, by: (row: DraftRow) => DraftRow) => onChange(`${row.id} ${what}`, (l) => withRow(l, row.id, by))
+    const kind = stitches.find((s) => s.id === (row.stitch ?? 'straight'))
+    const piece = lesson.sampler.pieces.find((p) => p.id === row.piece)
+    return (
+        <div className="row-editor">
+            {problems.map((p) => (
+                <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'} role={p.stops ? 'alert' : 'status'}>
+                    {p.text} {p.value !== null && <button type="button" className="quiet-act" onClick={() => onPut(p.place, p.value ?? 0)}>{t('Make it {n}', { n: mm(p.value) })}</button>}
+                </p>
+            ))}
+            <div className="draft-fields">
+                <label className="wide">{t('Called')}<input value={row.title} maxLength={80} onChange={(e) => { const title = e.currentTarget.value; change('title', (r) => ({ ...r, title })) }} /></label>
+                {row.path !== undefined && (
+                    <>
+                        <Choice label={t('Stitch')} value={row.stitch ?? 'straight'} options={stitches.map((s) => ({ id: s.id, title: s.title }))} onChange={(id) => {
+                            const next = stitches.find((s) => s.id === id)
+                            change('stitch', ({ width_mm, ...r }) => ({ ...r, stitch: id, stitch_mm: next?.length_mm ?? 2.5, ...(next?.swings === true ? { width_mm: next.width_mm > 0 ? next.width_mm : (width_mm ?? 3.5) } : {}) }))
+                        }} />
+                        <Num label={t('Length')} value={row.stitch_mm} step={0.1} onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))} />
+                        {kind?.swings === true && <Num label={t('Width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />}
+                        <Num label={t('Needle, left −')} value={row.needle_position_mm ?? 0} onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))} />
+                        <Num label={t('Back stitches')} unit="" step={1} value={row.back_stitches ?? 0} onChange={(v) => change('back', (r) => ({ ...r, back_stitches: v }))} />
+                        <label>{t('Guide')}<input value={row.guide ?? ''} maxLength={60} onChange={(e) => { const guide = e.currentTarget.value; change('guide', (r) => ({ ...r, guide })) }} /></label>
+                    </>
+                )}
+            </div>
+            {row.path !== undefined && piece !== undefined && (
+                <div className="draft-fields">
+                    <Choice label={t('Runs')} value={row.path.run} options={RUNS} onChange={(run) => change('run', (r) => ({ ...r, path: fresh(run, piece.width_mm, piece.height_mm) }))} />
+                    <PathFields path={row.path} onChange={(what, path) => change(what, (r) => ({ ...r, path }))} />
+                </div>
+            )}
+            {read !== undefined && read.machines.length > 0 && <Machines machines={read.machines} />}
+            <CheckEditor row={row} allows={read?.allows ?? {}} teaches={lesson.teaches} onChange={change} />
+        </div>
+    )
+}
+
+function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: string, path: DraftPath) => void }) {
+    const num = (label: string, name: keyof DraftPath, unit = 'mm', step = 0.5) => <Num key={name} label={label} unit={unit} step={step} value={path[name] as number | undefined} onChange={(v) => onChange(name, { ...path, [name]: v })} />
+    const pair = (label: string, name: 'centre' | 'from' | 'to') => ([0, 1] as const).map((i) => (
+        <Num key={`${name}${i}`} label={`${label} ${i === 0 ? t('from left') : t('from top')}`} value={path[name]?.[i]} onChange={(v) => {
+            const old: Pair = path[name] ?? [0, 0]
+            onChange(`${name}${i}`, { ...path, [name]: i === 0 ? [v, old[1]] : [old[0], v] })
+        }} />
+    ))
+    switch (path.run) {
+        case 'edge':
+            return (
+                <>
+                    <Choice label={t('Edge')} value={path.edge ?? 'left'} options={[{ id: 'left', title: t('left') }, { id: 'right', title: t('right') }]} onChange={(edge) => onChange('edge', { ...path, edge })} />
+                    {num(t('From the edge'), 'distance_mm')}{num(t('Begins at'), 'from_mm')}{num(t('Ends at'), 'to_mm')}
+                </>
+            )
+        case 'line':
+            return (
+                <div className="corner-fields">
+                    {(path.through ?? []).map((p, i) => (
+                        <div key={i}>
+                            {([0, 1] as const).map((k) => <Num key={k} label={`${i + 1} ${k === 0 ? t('from left') : t('from top')}`} value={p[k]} onChange={(v) => onChange(`corner ${i} ${k}`, { ...path, through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, q[1]] : [q[0], v]) : q)) })} />)}
+                            {(path.through ?? []).length > 2 && <button type="button" className="link" aria-label={t('Corner {n} away', { n: i + 1 })} onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>×</button>}
+                        </div>
+                    ))}
+                    <button type="button" className="link" onClick={() => {
+                        const through = path.through ?? []
+                        const end = through.at(-1) ?? [10, 10]
+                        onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
+                    }}>{t('One corner more')}</button>
+                </div>
+            )
+        case 'square-spiral':
+            return <>{num(t('First sides from the edge'), 'margin_mm')}{num(t('Lanes apart'), 'lane_mm')}{num(t('Corners'), 'corners', '', 1)}</>
+        case 's-curve':
+            return <>{pair(t('Begins'), 'from')}{pair(t('Ends'), 'to')}{num(t('Swings out'), 'swing_mm')}</>
+        case 'round-spiral':
+            return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{num(t('Lanes apart'), 'lane_mm')}{num(t('Turns'), 'turns', '', 0.5)}</>
+        default:
+            return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{path.run === 'arc' && <>{num(t('From'), 'from_deg', '°', 5)}{num(t('To'), 'to_deg', '°', 5)}</>}</>
+    }
+}
+
+/** A run of this kind somewhere on the piece, to be moved from there. */
+function fresh(run: string, width: number, height: number): DraftPath {
+    const centre: Pair = [width / 2, height / 2]
+    const radius = Math.floor(Math.min(width, height) / 3)
+    switch (run) {
+        case 'edge': return { run, edge: 'left', distance_mm: Math.min(15, width / 2), from_mm: 8, to_mm: Math.max(9, height - 8) }
+        case 'line': return { run, through: [[width / 4, height / 4], [width / 4, (3 * height) / 4], [(3 * width) / 4, (3 * height) / 4]] }
+        case 'arc': return { run, centre, radius_mm: radius, from_deg: 0, to_deg: 180 }
+        case 'circle': return { run, centre, radius_mm: radius }
+        case 's-curve': return { run, from: [width / 2, 10], to: [width / 2, height - 10], swing_mm: Math.floor(width / 5) }
+        case 'square-spiral': return { run, margin_mm: 12.7, lane_mm: 7, corners: 4 }
+        default: return { run: 'round-spiral', centre, radius_mm: radius, lane_mm: 7, turns: Math.max(1, Math.floor(radius / 7) - 1) }
+    }
+}
+
+/** How many machines sew it, how much room the needle has, and why the others do not. */
+function Machines({ machines }: { machines: View['RowFitView'][] }) {
+    const can = machines.filter((m) => m.works)
+    const least = can.reduce<View['RowFitView'] | null>((a, m) => (m.margin_mm !== null && (a?.margin_mm == null || m.margin_mm < a.margin_mm) ? m : a), null)
+    return (
+        <div className="draft-machines">
+            <strong>{t('{n} of {all} machines sew it.', { n: can.length, all: machines.length })}</strong>
+            {least?.margin_mm != null && <span className={least.clearance}> {t('Least room beside the needle: {n} mm, {machine} with “{foot}”{word}.', { n: least.margin_mm.toFixed(1), machine: least.machine, foot: least.foot, word: least.clearance === 'close' ? t(', close: turn the hand wheel first') : '' })}</span>}
+            {machines.filter((m) => !m.works).map((m) => <div key={m.machine} className="due">{m.why}</div>)}
+        </div>
+    )
+}

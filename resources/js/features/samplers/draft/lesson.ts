@@ -1,0 +1,179 @@
+/** A lesson as it stands in a course bundle; see docs/formats/course-bundle.schema.json. */
+export interface DraftLesson {
+    id: string
+    title: string
+    version: number
+    why: string
+    teaches: string[]
+    minutes: { demo: number; sew: number; inspect: number }
+    settings: DraftSetting[]
+    cautions: string[]
+    teaching_points: string[]
+    steps: string[]
+    threads?: { top?: string; bobbin?: string }
+    sampler: { pieces: DraftPiece[]; rows: DraftRow[] }
+    [other: string]: unknown
+}
+
+export interface DraftSetting {
+    name: string
+    value: string
+    schools?: { school: string; value: string }[]
+}
+
+export interface DraftPiece {
+    id: string
+    width_mm: number
+    height_mm: number
+    layers: number
+    label: string
+    material?: string
+    interfaced?: boolean
+}
+
+export type Pair = [number, number]
+
+export interface DraftPath {
+    run: string
+    edge?: string
+    distance_mm?: number
+    from_mm?: number
+    to_mm?: number
+    through?: Pair[]
+    margin_mm?: number
+    lane_mm?: number
+    corners?: number
+    centre?: Pair
+    from?: Pair
+    to?: Pair
+    radius_mm?: number
+    from_deg?: number
+    to_deg?: number
+    swing_mm?: number
+    turns?: number
+}
+
+export interface DraftReading {
+    id: string
+    label: string
+    kind: string
+    min?: number
+    max?: number
+    marks?: { at_mm?: number }[]
+    [other: string]: unknown
+}
+
+export interface Band {
+    from?: number
+    to?: number
+}
+
+export interface DraftCheck {
+    id: string
+    title: string
+    of: string
+    kind: string
+    target_mm?: number
+    met_mm?: number
+    near_mm?: number
+    met?: Band
+    near?: Band
+    met_percent?: number
+    near_percent?: number
+    shows: string[]
+    allows?: string
+    source: string
+    changes: Record<string, { kind: string; text: string }>
+    [other: string]: unknown
+}
+
+export interface DraftRow {
+    id: string
+    title: string
+    piece?: string
+    path?: DraftPath
+    stitch?: string
+    stitch_mm?: number
+    width_mm?: number
+    needle_position_mm?: number
+    back_stitches?: number
+    guide?: string
+    readings: DraftReading[]
+    checks: DraftCheck[]
+}
+
+/** The lesson with one of its rows changed. */
+export function withRow(lesson: DraftLesson, id: string, change: (row: DraftRow) => DraftRow): DraftLesson {
+    return { ...lesson, sampler: { ...lesson.sampler, rows: lesson.sampler.rows.map((r) => (r.id === id ? change(r) : r)) } }
+}
+
+const to = (mm: number) => Math.round(mm * 100) / 100
+const moved = (p: Pair | undefined, dx: number, dy: number): Pair => [to((p?.[0] ?? 0) + dx), to((p?.[1] ?? 0) + dy)]
+
+/** The row so much further right and down on its piece, mm. */
+export function moveRow(row: DraftRow, dx: number, dy: number): DraftRow {
+    const path = row.path
+    if (path === undefined) return row
+    switch (path.run) {
+        case 'edge': {
+            const distance = Math.max(0.5, to((path.distance_mm ?? 0) + (path.edge === 'left' ? dx : -dx)))
+            return { ...row, path: { ...path, distance_mm: distance, from_mm: Math.max(0, to((path.from_mm ?? 0) + dy)), to_mm: to((path.to_mm ?? 0) + dy) } }
+        }
+        case 'line':
+            return { ...row, path: { ...path, through: (path.through ?? []).map((p) => moved(p, dx, dy)) } }
+        case 's-curve':
+            return { ...row, path: { ...path, from: moved(path.from, dx, dy), to: moved(path.to, dx, dy) } }
+        case 'square-spiral':
+            return { ...row, path: { ...path, margin_mm: Math.max(0.5, to((path.margin_mm ?? 0) + dx)) } }
+        default:
+            return { ...row, path: { ...path, centre: moved(path.centre, dx, dy) } }
+    }
+}
+
+export interface Handle {
+    /** On the row's own piece, mm. */
+    at: Pair
+    name: string
+    move: (row: DraftRow, dx: number, dy: number) => DraftRow
+}
+
+/** Ends and corners of a row that can be taken hold of. */
+export function handles(row: DraftRow, pieceWidth: number): Handle[] {
+    const path = row.path
+    if (path?.run === 'edge') {
+        const x = path.edge === 'left' ? (path.distance_mm ?? 0) : pieceWidth - (path.distance_mm ?? 0)
+        return (['from_mm', 'to_mm'] as const).map((end) => ({
+            at: [x, path[end] ?? 0], name: end,
+            move: (r, _dx, dy) => ({ ...r, path: { ...(r.path ?? path), [end]: Math.max(0, to((path[end] ?? 0) + dy)) } }),
+        }))
+    }
+    if (path?.run === 'line' && (path.through ?? []).length <= 12) {
+        return (path.through ?? []).map((p, i) => ({
+            at: p, name: String(i),
+            move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), through: (path.through ?? []).map((q, k) => (k === i ? moved(p, dx, dy) : q)) } }),
+        }))
+    }
+    if (path?.run === 's-curve') {
+        return (['from', 'to'] as const).map((end) => ({
+            at: path[end] ?? [0, 0], name: end,
+            move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), [end]: moved(path[end], dx, dy) } }),
+        }))
+    }
+    return []
+}
+
+/** A number at a place such as "sampler.rows[0].checks[1].target_mm". */
+export function put(lesson: DraftLesson, place: string, value: number): DraftLesson {
+    const steps = place.replaceAll(/\[(\d+)\]/g, '.$1').split('.')
+    const set = (at: unknown, i: number): unknown => {
+        const step = steps[i]
+        if (step === undefined) return value
+        if (Array.isArray(at)) return at.map((x: unknown, k) => (k === Number(step) ? set(x, i + 1) : x))
+        const old = at as Record<string, unknown>
+        const next = { ...old, [step]: set(old[step], i + 1) }
+        // What a check allows is said anew from its numbers.
+        if (i === steps.length - 1 && 'allows' in next) delete next.allows
+        return next
+    }
+    return set(lesson, 0) as DraftLesson
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Browser;
+
+/** Lessons are drawn anew by dragging and typing; bundles come, show what they change, and go again. */
+final class DraftingTest extends BrowserCase
+{
+    private function field(Browser $browser, string $label): RemoteWebElement
+    {
+        return $browser->driver->findElement(WebDriverBy::xpath("//label[contains(@class, 'num-field')][starts-with(normalize-space(.), '$label')]//input"));
+    }
+
+    private function value(Browser $browser, string $label): string
+    {
+        return (string) $this->field($browser, $label)->getAttribute('value');
+    }
+
+    private function backToTheStart(Browser $browser): void
+    {
+        $browser->go('/samplers/shelf')->see('The shelf as it came');
+        $buttons = $browser->driver->findElements(WebDriverBy::xpath('//tr[last()]//button'));
+        $buttons === [] || $buttons[0]->click();
+        $browser->until('the shelf is as it came', fn (): bool => ! str_contains($browser->text(), 'your own or changed'));
+    }
+
+    protected function tearDown(): void
+    {
+        // Other tests expect the course as it came.
+        getenv('SEAM_BASE') === false || $this->backToTheStart(self::browser());
+    }
+
+    public function test_a_row_is_dragged_typed_undone_and_kept_as_a_new_version(): void
+    {
+        $browser = $this->signIn()->go('/samplers/quarter-seam/draft')->see('machines sew it');
+        $before = (float) $this->value($browser, 'From the edge');
+        $in = $browser->driver->executeScript('return [...document.querySelectorAll(".row-editor select")].find((s) => [...s.options].some((o) => o.value === "right"))?.value') === 'right' ? -30 : 30;
+        $browser->driver->action()->clickAndHold($browser->find('.row-grip'))->moveByOffset($in, 0)->moveByOffset($in, 0)->release()->perform();
+        $browser->until('the row has moved', fn (): bool => abs((float) $this->value($browser, 'From the edge') - $before) >= 5);
+        $dragged = (float) $this->value($browser, 'From the edge');
+        self::assertEqualsWithDelta(0.0, fmod(abs($dragged - $before) + 1e-6, 0.5), 1e-3, 'in steps of half a millimetre');
+        $browser->see('looks for 6.35 mm')->press('Undo');
+        $browser->until('the row is back', fn (): bool => abs((float) $this->value($browser, 'From the edge') - $before) < 1e-6);
+
+        // Off the piece: said at once, and nothing can be kept.
+        $browser->fill($this->field($browser, 'From the edge'), '900');
+        $browser->see('The row leaves its piece')->see('does not fit');
+        self::assertFalse($browser->find('.draft-head .act')->isEnabled());
+        // Inches are understood; the checks follow in one touch each.
+        $browser->fill($this->field($browser, 'From the edge'), '3/8'.self::ENTER);
+        $browser->until('inches are mm', fn (): bool => $this->value($browser, 'From the edge') === '9.525');
+        $browser->see('Make it 9.53');
+        while (($fix = $browser->driver->findElements(WebDriverBy::cssSelector('.draft-problem button'))) !== []) {
+            $left = count($fix);
+            $fix[0]->click();
+            $browser->until('it is put right', fn (): bool => count($browser->driver->findElements(WebDriverBy::cssSelector('.draft-problem button'))) < $left);
+        }
+        $browser->see('mean 9.53 mm ±0.5');
+        // What is typed is still there after the page is left.
+        $browser->go('/samplers')->see('35 of 35')->go('/samplers/quarter-seam/draft')->see('Draft kept on this device')->see('mean 9.53 mm ±0.5');
+        $browser->press('Keep as version 2')->see('version 2')->see('mean 9.53 mm ±0.5');
+        $browser->go('/samplers/quarter-seam/draft')->press('Versions')->see('came with the course')->see('on the shelf');
+        $browser->press('Take it into the draft')->see('machines sew it');
+        $browser->until('the old version is on the table', fn (): bool => (float) $this->value($browser, 'From the edge') === $before);
+        $browser->press('Drop the draft')->see('Nothing changed yet');
+        self::assertQuiet();
+    }
+
+    public function test_a_row_is_added_and_moved_by_keyboard(): void
+    {
+        $browser = $this->signIn()->go('/samplers/mend/draft')->see('Add from the stitch list');
+        $count = fn (string $css): int => count($browser->driver->findElements(WebDriverBy::cssSelector($css)));
+        $browser->until('the rows are drawn', fn (): bool => $count('.row-grip') > 0);
+        [$rows, $drawn] = [$count('.draft-rows li'), $count('.row-grip')];
+        $browser->press('Add a row, one foot edge on')->until('one row more', fn (): bool => $count('.draft-rows li') === $rows + 1);
+        $browser->see('Straight at')->until('it is drawn', fn (): bool => $count('.row-grip') === $drawn + 1);
+        $before = (float) $this->value($browser, 'From the edge');
+        $browser->driver->executeScript('[...document.querySelectorAll(".row-grip")].at(-1).focus()');
+        $browser->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
+        $browser->until('moved by two steps', fn (): bool => abs(abs((float) $this->value($browser, 'From the edge') - $before) - 1.0) < 1e-6);
+        $browser->press('Drop the draft');
+        self::assertQuiet();
+    }
+
+    public function test_a_bundle_shows_its_changes_is_brought_in_and_undone(): void
+    {
+        $browser = $this->signIn();
+        $bundle = $browser->driver->executeAsyncScript('fetch("/api/shelf/export?lesson=mend").then((r) => r.json()).then(arguments[0])');
+        self::assertIsArray($bundle);
+        $bundle['title'] = 'Mending evening';
+        $bundle['lessons'][0]['minutes']['sew'] = 17;
+        $bring = function (array|string $what) use ($browser): void {
+            $file = sys_get_temp_dir().'/seam-'.bin2hex(random_bytes(4)).'.json';
+            file_put_contents($file, is_string($what) ? $what : json_encode($what));
+            $browser->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($file);
+            unlink($file);
+        };
+        $browser->go('/samplers/shelf')->see('The shelf as it came');
+        $bring('not json');
+        $browser->see('is no course bundle');
+        $bring(str_repeat('x', 3_000_000));
+        $browser->see('a bundle can have 2 MB at most');
+        $bad = $bundle;
+        $bad['lessons'][0]['steps'][0] = '<script>alert(1)</script>';
+        $bring($bad);
+        $browser->see('lessons[0].steps[0]')->see('no script');
+        $bring($bundle);
+        $browser->see('“Mending evening” would change this')->see('minutes.sew')->press('Bring it in')->see('“Mending evening” is on the shelf.')->see('1 of them your own or changed');
+        $browser->press('Undo')->until('it is undone', fn (): bool => ! str_contains($browser->text(), 'your own or changed'));
+        self::assertQuiet();
+    }
+
+    public function test_the_class_pack_tells_how_far_it_is(): void
+    {
+        $browser = $this->signIn();
+        $browser->go('/materials/'.$this->classId())->see('Thread, dark blue')->see('spools')->press('Make the class pack')->see('Stop')->see('Open the class pack');
+        self::assertStringStartsWith('blob:', (string) $browser->find('.print-acts a.act')->getAttribute('href'));
+        $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '50'.self::ENTER);
+        $browser->see('m ÷ 50 m on a spool');
+        $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '200'.self::ENTER);
+        $browser->see('m ÷ 200 m on a spool');
+        self::assertQuiet();
+    }
+}
