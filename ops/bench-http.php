@@ -55,4 +55,13 @@ $measure('HTTP: Today, ten students', 50, fn (): float => $call('GET', "/api/cla
 $measure('HTTP: Class, ten students × 48 skills', 50, fn (): float => $call('GET', "/api/classes/$class")[0]);
 $measure('HTTP: Room, eight machines × 12 feet × 20 stitches', 30, fn (): float => $call('GET', "/api/room?class=$class")[0]);
 $measure('HTTP: 300 mm of satin drawn, 1,001 points', 50, fn (): float => $call('POST', '/api/compute/stitch-picture', ['stitch' => 'satin', 'length_mm' => 0.3, 'width_mm' => 5, 'row_mm' => 300])[0]);
+$lesson = $call('GET', '/api/lessons/zigzag-ladder/text')[1]['lesson'];
+$measure('HTTP: the drafting table reads five zigzag rows, typed', 100, function () use ($call, $lesson): float {
+    $lesson['sampler']['rows'][random_int(0, 4)]['width_mm'] = random_int(10, 50) / 10;
+
+    return $call('POST', '/api/drafts/read', ['lesson' => $lesson])[0];
+});
+$mend = $call('GET', '/api/lessons/curve-and-corner/text')[1]['lesson'];
+$measure('HTTP: the drafting table reads curves and corners', 50, fn (): float => $call('POST', '/api/drafts/read', ['lesson' => $mend])[0]);
+$measure('HTTP: what is signed in', 50, fn (): float => $call('GET', '/api/me')[0]);
 unlink($jar);

@@ -59,13 +59,6 @@ $take('look-length-ladder', function () use ($browser, $look): void {
     }
     $browser->see('to decide');
 });
-$take('look-guides', function () use ($browser, $look): void {
-    $look('Damaris');
-    foreach (['6.5', '6.5', '6', '12.5', '13', '12.5', '16', '17.5', '18.5'] as $reading) {
-        $browser->keys($reading, WebDriverKeys::ENTER);
-    }
-    $browser->see('drifts');
-});
 $take('look-square-spiral', function () use ($browser, $look): void {
     $look('Isaura');
     foreach (['0', '-2', '0.5', '0', '1', '0', '-0.5', '0', '7', '7', '8', '7'] as $reading) {
@@ -82,7 +75,15 @@ $take('class-evidence', function () use ($browser, $class): void {
 });
 $take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
 $take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
+$take('drafting', function () use ($browser): void {
+    $browser->go('/samplers/zigzag-ladder/draft')->see('machines sew it')->press('Closer, 3.5 × 1')->see('104 stitches');
+    $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
+    usleep(400_000);
+});
+// Taller, so that the cutting plan is on it.
+$browser->size(1280, 1240);
 $take('materials', fn () => $browser->go("/materials/$class")->see('in the cupboard'));
+$browser->size(1280, 800);
 $take('room', fn () => $browser->go('/room')->see('Window 1'));
 $take('room-machines', fn () => $browser->go('/room?show=machines')->see('Hearth 5'));
 $take('workshop-stitch', fn () => $browser->go('/workshop/stitch')->see('underside'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\CupboardItem;
 use App\Models\Enrolment;
 use App\Models\Foot;
 use App\Models\Machine;
@@ -68,6 +69,9 @@ final readonly class LoadDemo
                 'studio_id' => $user->studio_id, 'machine_id' => $machines[$e->text('machine')]->id, 'kind' => $e->text('kind'), 'note' => $e->text('note', ''),
                 'done_at' => $now->subDays($e->whole('days_ago')),
             ]);
+        }
+        foreach ($data->parts('cupboard') as $c) {
+            CupboardItem::query()->create(['studio_id' => $user->studio_id, 'item' => $c->text('item'), 'have' => $c->number('have'), 'price' => $c->number('price')]);
         }
         $class = $this->class($data, $user, $now);
         $this->samples($data, $class, $user, $now);

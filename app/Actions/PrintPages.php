@@ -16,13 +16,14 @@ use App\Printing\Sheet;
 use App\Support\PrintJob;
 use App\Support\RoomBook;
 use App\Support\Shelf;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 
 /** Everything that can be printed, as one PDF. */
 final readonly class PrintPages
 {
-    public const OF_LESSON = ['sampler', 'card', 'teacher'];
+    public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
 
     public const OF_CLASS = ['seats', 'materials', 'pack'];
 
@@ -36,10 +37,21 @@ final readonly class PrintPages
             'sampler' => $lesson->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
             'card' => LessonCard::student($sheet, $lesson, self::address($lesson)),
             'teacher' => LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson)),
+            'drills' => self::drills($sheet, $lesson),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_LESSON).'.'),
         };
 
         return $sheet->bytes();
+    }
+
+    /** @throws InputError when none of its drills is sewn */
+    private static function drills(Sheet $sheet, Lesson $lesson): void
+    {
+        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->pieces !== []);
+        $sewn !== [] || throw InputError::at('what', 'drills', "The drills of {$lesson->title} have no rows to print; its card can be printed.");
+        foreach ($sewn as $drill) {
+            SamplerPages::drill($sheet, $drill);
+        }
     }
 
     public function paperDrive(Format $format, bool $leftHanded): string

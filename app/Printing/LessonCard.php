@@ -33,7 +33,7 @@ final class LessonCard
         }
         $sheet->flow($y, [
             ["Show {$lesson->minutes->demo}, sew {$lesson->minutes->sew}, look {$lesson->minutes->inspect} min. Teaches: ".implode(', ', array_map(fn (string $s): string => $bundle->skills->get($s)->title, $lesson->teaches)).'.', 9.0, false],
-            ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', self::settings($lesson)),
+            ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', array_map(fn (Setting $s): string => $s->line().($s->schools === [] ? '' : ' (schools differ: '.implode('; ', array_map(fn (array $o): string => "{$o['school']} {$o['value']}", $s->schools)).')'), $lesson->settings)),
             ['Checks', 12.0, true], ...$checks,
             ...self::list('Usual faults', array_map(fn (string $id): string => $bundle->faults[$id]->seen.': '.$bundle->faults[$id]->first->text, $lesson->faults)),
             ...self::list('Drills', array_map(fn ($d): string => "{$d->title}, {$d->minutes} min: {$d->text}", $lesson->drills)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Sampler\Drawing;
 
@@ -33,6 +34,15 @@ final class SamplerPages
                 self::overlap($sheet, $column > 0, $row > 0, $column < $across - 1, $row < $down - 1);
             }
         }
+    }
+
+    /** Short enough for one page, with what to do under its title. */
+    public static function drill(Sheet $sheet, Drill $drill): void
+    {
+        $sheet->page($drill->title);
+        $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), $drill->title, 14, true);
+        $y = $sheet->text(Sheet::MARGIN_MM, $y + 1, $sheet->innerWidth(), $drill->text, 10) + 6;
+        self::draw($sheet, Drawing::of($drill), Sheet::MARGIN_MM, $y);
     }
 
     private static function draw(Sheet $sheet, Drawing $drawing, float $left, float $top): void

@@ -25,7 +25,7 @@ use OpenSeam\Core\Skill\SkillGraphBroken;
  */
 final class Shelf
 {
-    /** @var array{edition: string, json: Json, bundle: Bundle}|null of the edition asked for last */
+    /** @var array{edition: string, json: Json, bundle: Bundle|null}|null of the edition asked for last */
     private ?array $read = null;
 
     /** @var array<string, Lesson|null> earlier versions, by edition, lesson and version */
@@ -35,7 +35,15 @@ final class Shelf
 
     public function bundle(): Bundle
     {
-        return $this->read()['bundle'];
+        $read = $this->read();
+
+        return $read['bundle'] ?? $this->readBundle($read);
+    }
+
+    /** Skills and faults without the lessons: what a draft stands on, and soon read. */
+    public function ground(): Bundle
+    {
+        return BundleReader::read(['lessons' => [], 'courses' => []] + $this->read()['json']);
     }
 
     /** @return Json as described by docs/formats/course-bundle.schema.json */
@@ -135,25 +143,34 @@ final class Shelf
         return base_path('curriculum/beginner-machine');
     }
 
-    /** @return array{edition: string, json: Json, bundle: Bundle} */
+    /** @return array{edition: string, json: Json, bundle: Bundle|null} */
     private function read(): array
     {
         $edition = $this->studio->edition();
         if ($this->read === null || $this->read['edition'] !== (string) $edition) {
             $shipped = self::shipped();
             $json = $edition === null ? $shipped : BundleMerge::lay($shipped, StudioShelf::of((string) $this->studio->id(), $edition)->over);
-            try {
-                $bundle = BundleReader::read($json);
-            } catch (InputError|SkillGraphBroken $e) {
-                // Kept under an older program and no longer sound with this one's course: its own shelf still is.
-                Log::error("Shelf edition $edition does not fit: ".$e->getMessage());
-                $edition === null && throw $e;
-                [$json, $bundle] = [$shipped, BundleReader::read($shipped)];
-            }
-            $this->read = ['edition' => (string) $edition, 'json' => $json, 'bundle' => $bundle];
+            $this->read = ['edition' => (string) $edition, 'json' => $json, 'bundle' => null];
         }
 
         return $this->read;
+    }
+
+    /** @param  array{edition: string, json: Json, bundle: Bundle|null}  $read */
+    private function readBundle(array $read): Bundle
+    {
+        try {
+            $bundle = BundleReader::read($read['json']);
+        } catch (InputError|SkillGraphBroken $e) {
+            // Kept under an older program and no longer sound with this one's course: its own shelf still is.
+            Log::error("Shelf edition {$read['edition']} does not fit: ".$e->getMessage());
+            $read['edition'] === '' && throw $e;
+            $read['json'] = self::shipped();
+            $bundle = BundleReader::read($read['json']);
+        }
+        $this->read = ['bundle' => $bundle] + $read;
+
+        return $bundle;
     }
 
     /**

@@ -186,7 +186,7 @@ final class DraftTest extends TestCase
             $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $bad, 'version' => 1]), 422, $field, $said);
         }
         $this->assertProblem($this->postJson('/api/drafts', ['lesson' => 'x', 'version' => 1]), 422, 'lesson', 'list');
-        $this->postJson('/api/drafts/read', ['lesson' => ['sampler' => 5]])->assertOk()->assertJsonPath('fits', false)->assertJsonPath('problems.0.place', 'sampler');
+        $this->postJson('/api/drafts/read', ['lesson' => ['sampler' => 5]])->assertOk()->assertJsonPath('fits', false)->assertJsonPath('problems.1.place', 'sampler');
         self::assertSame(0, DB::table('lesson_texts')->where('studio_id', $this->teacher->studio_id)->count());
     }
 

@@ -136,6 +136,7 @@ final class PrintTest extends TestCase
                 self::assertStringStartsWith('%PDF', (string) $this->get("/api/lessons/$lesson/print?what=$what")->assertOk()->getContent());
             }
         }
+        self::assertSame(4, preg_match_all('#/Type /Page\b#', (string) $this->get('/api/lessons/first-seam/print?what=drills')->assertOk()->getContent()), 'four drills, a page each');
         foreach (['seats', 'materials', 'pack'] as $what) {
             self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=$what")->assertOk()->getContent());
         }
@@ -145,7 +146,8 @@ final class PrintTest extends TestCase
     public function test_what_cannot_be_printed_is_named(): void
     {
         $this->assertProblem($this->getJson('/api/lessons/safe-seat/print?what=sampler'), 422, 'what', 'no sampler');
-        $this->assertProblem($this->getJson('/api/lessons/guides/print?what=poster'), 422, 'what', 'sampler, card, teacher');
+        $this->assertProblem($this->getJson('/api/lessons/guides/print?what=poster'), 422, 'what', 'sampler, card, teacher, drills');
+        $this->assertProblem($this->getJson('/api/lessons/fault-hunt/print?what=drills'), 422, 'what', 'no rows to print');
         $this->assertProblem($this->getJson('/api/lessons/guides/print?what=card&format=A0'), 422, 'format', 'A4, Letter');
         $this->assertProblem($this->getJson('/api/lessons/knitting/print?what=card'), 422, 'lesson', 'Known');
         $this->assertProblem($this->getJson('/api/print/paper-drive?hand=both'), 422, 'hand', 'right, left');
@@ -174,6 +176,51 @@ final class PrintTest extends TestCase
         $this->assertProblem($this->getJson("$address?samples_each=0"), 422, 'samples_each', 'From 1 to 20');
         $this->assertProblem($this->putJson($address, ['item' => 'cloth', 'price' => -1]), 422, 'price', 'at least 0');
         $this->assertProblem($this->putJson($address, ['item' => '<script>']), 422, 'item', '');
+    }
+
+    public function test_the_list_says_from_when_something_is_short(): void
+    {
+        $address = "/api/classes/{$this->class->id}/materials";
+        $this->putJson("/api/classes/{$this->class->id}/plan", ['version' => 2, 'sessions' => [['safe-seat', 'wind-and-thread'], ['needle-and-foot'], ['paper-drive', 'first-seam'], ['length-ladder'], ['guides'], ['square-spiral']]])->assertOk();
+        $lines = fn (): array => array_column((array) $this->getJson($address)->assertOk()->json('lines'), null, 'item');
+        // The first session is over, the second is running and cuts nothing; the third sews the first seam.
+        self::assertSame('2030-05-16T18:30:00Z', $lines()['cloth']['short_on']);
+        self::assertSame('2030-05-09T18:30:00Z', $lines()['needle']['short_on']);
+        $first = (array) array_column((array) $this->getJson("$address?session=3")->json('lines'), null, 'item');
+        $this->putJson($address, ['item' => 'cloth', 'have' => $first['cloth']['amount']]);
+        self::assertSame('2030-05-23T18:30:00Z', $lines()['cloth']['short_on'], 'enough for one seam, short a week later');
+        $this->putJson($address, ['item' => 'thread.dark-blue', 'have' => 8]);
+        self::assertNull($lines()['thread.dark-blue']['short_on']);
+        $this->putJson($address, ['item' => 'needle', 'ticked' => true]);
+        self::assertNull($lines()['needle']['short_on'], 'ticked: it is there');
+    }
+
+    public function test_the_list_is_counted_in_what_the_shop_sells(): void
+    {
+        $address = "/api/classes/{$this->class->id}/materials";
+        $cloth = fn (): float => (float) array_column((array) $this->getJson($address)->json('lines'), 'amount', 'item')['cloth'];
+        $wide = $cloth();
+        $this->putJson('/api/shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20])->assertOk()->assertJsonPath('cloth_width_mm', 700);
+        self::assertEqualsWithDelta(2 * $wide * 1370 / 1360, $cloth(), 0.35 * $wide, 'half as wide, about twice as long');
+        $this->getJson($address)->assertJsonPath('shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20]);
+        $this->assertProblem($this->putJson('/api/shop', ['cloth_width_mm' => 70, 'selvedge_mm' => 10, 'spool_m' => 20]), 422, 'cloth_width_mm', '300 to 3000');
+        $this->assertProblem($this->putJson('/api/shop', ['cloth_width_mm' => 1400, 'selvedge_mm' => 10, 'spool_m' => 'long']), 422, 'spool_m', '');
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=materials")->assertOk()->getContent());
+    }
+
+    public function test_a_long_print_tells_how_far_it_is_and_can_be_stopped(): void
+    {
+        [$job, $other] = ['01jbq3zz7h4x8v1m2n3p4q5r6s', '01jbq3zz7h4x8v1m2n3p4q5r6t'];
+        $this->getJson("/api/prints/$job")->assertOk()->assertExactJson(['done' => 0, 'of' => 0]);
+        $this->get("/api/classes/{$this->class->id}/print?what=pack&job=$job")->assertOk();
+        // Eight lessons, the seat cards and the cutting plans.
+        $this->getJson("/api/prints/$job")->assertExactJson(['done' => 10, 'of' => 10]);
+        $this->deleteJson("/api/prints/$other")->assertNoContent();
+        $this->assertProblem($this->getJson("/api/classes/{$this->class->id}/print?what=pack&job=$other"), 409, 'job', 'stopped');
+        $this->assertProblem($this->getJson("/api/classes/{$this->class->id}/print?what=pack&job=mine"), 422, 'job', 'ULID');
+        // Another studio's job is none of theirs.
+        $this->actingAs($this->teacher('Other'));
+        $this->getJson("/api/prints/$job")->assertExactJson(['done' => 0, 'of' => 0]);
     }
 
     private static function bundle(): Bundle

@@ -57,7 +57,7 @@ final readonly class DraftController
             $shape = $e;
         }
 
-        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->bundle(), RoomBook::read()->room, $shape)));
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomBook::read()->room, $shape)));
     }
 
     #[OA\Post(

@@ -27,7 +27,7 @@ final readonly class PrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/print',
         operationId: 'printLesson',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function lesson(Request $request, string $lesson): Response

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Sampler\Drawing;
 
@@ -27,7 +28,7 @@ final readonly class DrawingView
         #[OA\Property(type: 'array', items: new OA\Items(ref: LineView::class))] public array $lines,
     ) {}
 
-    public static function of(Lesson $lesson): ?self
+    public static function of(Lesson|Drill $lesson): ?self
     {
         if ($lesson->pieces === []) {
             return null;

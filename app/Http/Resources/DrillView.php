@@ -16,10 +16,11 @@ final readonly class DrillView
         #[OA\Property] public string $title,
         #[OA\Property] public string $text,
         #[OA\Property] public float $minutes,
+        #[OA\Property(nullable: true, description: 'its short rows on scrap, where it is sewn')] public ?DrawingView $drawing,
     ) {}
 
     public static function of(Drill $drill): self
     {
-        return new self($drill->id, $drill->title, $drill->text, $drill->minutes);
+        return new self($drill->id, $drill->title, $drill->text, $drill->minutes, DrawingView::of($drill));
     }
 }

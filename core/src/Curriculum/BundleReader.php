@@ -15,6 +15,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
@@ -95,15 +96,8 @@ final class BundleReader
     /** @throws InputError when something is missing, of the wrong type or names what is not there */
     public static function lesson(Data $data, Threads $else = new Threads): Lesson
     {
-        $sampler = $data->part('sampler');
-        $pieces = self::pieces($sampler);
         $threads = Threads::read($data, $else);
-        $rows = [];
-        foreach ($sampler->parts('rows') as $r) {
-            $row = RowReader::read($r, $pieces, $threads);
-            isset($rows[$row->id]) && throw InputError::at($r->path('id'), $row->id, 'Two rows of a lesson cannot have the same id.');
-            $rows[$row->id] = $row;
-        }
+        [$pieces, $rows, $lines] = self::sampler($data->part('sampler'), $threads);
         $minutes = $data->part('minutes');
 
         return new Lesson(
@@ -123,17 +117,38 @@ final class BundleReader
             steps: $data->texts('steps'),
             pieces: $pieces,
             rows: $rows,
-            lines: array_map(fn (Data $l): Line => new Line(
-                $l->text('kind'), isset($pieces[$l->text('piece')]) ? $l->text('piece') : throw InputError::at($l->path('piece'), $l->text('piece'), 'This must be the id of a piece of the sampler.'),
-                RowReader::point($l, 'from'), RowReader::point($l, 'to'),
-            ), $sampler->parts('lines')),
+            lines: $lines,
             faults: $data->texts('faults'),
             extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
             sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $rows), $data->parts('sews')),
-            drills: array_map(fn (Data $d): Drill => new Drill(
-                $d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'),
-            ), $data->parts('drills')),
+            drills: array_map(self::drill(...), $data->parts('drills')),
         );
+    }
+
+    private static function drill(Data $d): Drill
+    {
+        return new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), ...self::sampler($d->part('sampler'), new Threads));
+    }
+
+    /**
+     * @return array{array<string, Piece>, array<string, Row>, list<Line>}
+     *
+     * @throws InputError when a row or a line does not belong to a piece
+     */
+    private static function sampler(Data $sampler, Threads $threads): array
+    {
+        $pieces = self::pieces($sampler);
+        $rows = [];
+        foreach ($sampler->parts('rows') as $r) {
+            $row = RowReader::read($r, $pieces, $threads);
+            isset($rows[$row->id]) && throw InputError::at($r->path('id'), $row->id, 'Two rows of a lesson cannot have the same id.');
+            $rows[$row->id] = $row;
+        }
+
+        return [$pieces, $rows, array_map(fn (Data $l): Line => new Line(
+            $l->text('kind'), isset($pieces[$l->text('piece')]) ? $l->text('piece') : throw InputError::at($l->path('piece'), $l->text('piece'), 'This must be the id of a piece of the sampler.'),
+            RowReader::point($l, 'from'), RowReader::point($l, 'to'),
+        ), $sampler->parts('lines'))];
     }
 
     /** @return array<string, Change> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\RowStitches;
@@ -24,25 +25,31 @@ final readonly class Drawing
     /** Half the length of the ruler mark drawn at a corner. */
     private const CORNER_MARK_MM = 4.0;
 
-    /** @param  array<string, float>  $left where each piece begins */
-    private function __construct(private Lesson $lesson, private array $left) {}
+    /**
+     * @param  array<string, Piece>  $pieces
+     * @param  array<string, Row>  $rows
+     * @param  list<Line>  $lines
+     * @param  array<string, float>  $left  where each piece begins
+     */
+    private function __construct(private array $pieces, private array $rows, private array $lines, private array $left) {}
 
-    public static function of(Lesson $lesson): self
+    /** Of a lesson, or of the short rows of a drill. */
+    public static function of(Lesson|Drill $drawn): self
     {
         $left = [];
         $x = 0.0;
-        foreach ($lesson->pieces as $piece) {
+        foreach ($drawn->pieces as $piece) {
             $left[$piece->id] = $x;
             $x += $piece->widthMm + self::GAP_MM;
         }
 
-        return new self($lesson, $left);
+        return new self($drawn->pieces, $drawn->rows, $drawn->lines, $left);
     }
 
     public function widthMm(): float
     {
         $width = 0.0;
-        foreach ($this->lesson->pieces as $piece) {
+        foreach ($this->pieces as $piece) {
             $width = max($width, $this->left[$piece->id] + $piece->widthMm);
         }
 
@@ -51,7 +58,7 @@ final readonly class Drawing
 
     public function heightMm(): float
     {
-        return array_reduce($this->lesson->pieces, fn (float $h, Piece $p): float => max($h, $p->heightMm), 0.0);
+        return array_reduce($this->pieces, fn (float $h, Piece $p): float => max($h, $p->heightMm), 0.0);
     }
 
     /** @return list<array{id: string, x: float, y: float, width: float, height: float, layers: int, label: string, material: string}> */
@@ -60,7 +67,7 @@ final readonly class Drawing
         return array_values(array_map(fn (Piece $p): array => [
             'id' => $p->id, 'x' => $this->left[$p->id], 'y' => 0.0, 'width' => $p->widthMm, 'height' => $p->heightMm,
             'layers' => $p->layers, 'label' => $p->label, 'material' => $p->material,
-        ], $this->lesson->pieces));
+        ], $this->pieces));
     }
 
     /**
@@ -71,7 +78,7 @@ final readonly class Drawing
     public function rows(): array
     {
         $rows = [];
-        foreach ($this->lesson->rows as $row) {
+        foreach ($this->rows as $row) {
             if ($row->path === null) {
                 continue;
             }
@@ -98,7 +105,7 @@ final readonly class Drawing
     {
         return array_map(fn (Line $l): array => [
             'kind' => $l->kind, 'from' => [$l->from[0] + $this->left[$l->piece], $l->from[1]], 'to' => [$l->to[0] + $this->left[$l->piece], $l->to[1]],
-        ], $this->lesson->lines);
+        ], $this->lines);
     }
 
     /**
@@ -109,7 +116,7 @@ final readonly class Drawing
     public function marks(): array
     {
         $marks = [];
-        foreach ($this->lesson->rows as $row) {
+        foreach ($this->rows as $row) {
             foreach ($row->fields as $field) {
                 foreach ($field->marks as $i => $mark) {
                     $line = $this->markLine($row, $mark);
@@ -131,7 +138,7 @@ final readonly class Drawing
     public function measured(Readings $readings): array
     {
         $rows = [];
-        foreach ($this->lesson->rows as $row) {
+        foreach ($this->rows as $row) {
             $path = null;
             $stitch = $row->stitch;
             foreach ($row->fields as $field) {
@@ -224,7 +231,7 @@ final readonly class Drawing
      */
     private function markLine(Row $row, array $mark): ?array
     {
-        $piece = $row->piece === null ? null : $this->lesson->pieces[$row->piece];
+        $piece = $row->piece === null ? null : $this->pieces[$row->piece];
         if ($piece === null) {
             return null;
         }
@@ -258,7 +265,7 @@ final readonly class Drawing
     /** The place an allowance reaches to, from the left of the row's own piece. */
     private function across(Row $row, float $allowance): float
     {
-        $width = $row->piece === null ? 0.0 : $this->lesson->pieces[$row->piece]->widthMm;
+        $width = $row->piece === null ? 0.0 : $this->pieces[$row->piece]->widthMm;
 
         return $row->edge === 'left' ? $allowance : $width - $allowance;
     }

@@ -8,7 +8,10 @@ use OpenSeam\Core\Compute\SchemaCheck;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Sampler\Drawing;
+use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Skill\SkillGraphBroken;
+use OpenSeam\Core\Stitch\SewingTime;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -71,6 +74,32 @@ final class BundleTest extends TestCase
             }
         }
         self::assertSame([], array_diff(array_keys(Fixtures::bundle()->skills->all()), array_keys($drilled)));
+    }
+
+    /** A drill of something that is sewn has short rows of its own: on their pieces, apart, under the lesson's feet, soon done. */
+    public function test_drills_of_sewn_skills_have_rows(): void
+    {
+        $sewn = [];
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            $feet = array_merge([], ...array_map(fn ($n): array => $n->feet, $lesson->sews));
+            foreach ($lesson->drills as $drill) {
+                if ($drill->rows === []) {
+                    continue;
+                }
+                $sewn[$drill->skill] = true;
+                self::assertLessThanOrEqual(2, count(array_unique(array_map(fn (Row $r): string => $r->stitch->kind->id, $drill->rows))), "{$lesson->id} {$drill->id}");
+                $minutes = 0.0;
+                foreach ($drill->rows as $row) {
+                    self::assertNotSame([], array_intersect($feet, $row->stitch->kind->feet), "{$lesson->id} {$drill->id} {$row->stitch->kind->id}");
+                    $minutes += SewingTime::minutes((int) (($row->path?->lengthMm() ?? 0.0) / max(0.3, $row->stitch->lengthMm)), 800.0, SewingTime::BEGINNER_PACE, 0) - 0.5;
+                }
+                self::assertLessThanOrEqual($drill->minutes, $minutes, "{$lesson->id} {$drill->id}");
+                self::assertLessThanOrEqual(190.0, Drawing::of($drill)->widthMm(), 'on one page');
+            }
+        }
+        // Spoken, threaded, fitted, cleaned, measured or looked for: nothing is sewn to practise these.
+        $hands = ['safe-habits', 'wind-bobbin', 'load-bobbin', 'thread-top', 'raise-bobbin-thread', 'fit-needle', 'fit-foot', 'clean-machine', 'double-hem', 'size-buttonhole', 'find-fault'];
+        self::assertEqualsCanonicalizing(array_diff(array_keys(Fixtures::bundle()->skills->all()), $hands), array_keys($sewn));
     }
 
     /** What the course needs can be sewn: each row by one of the feet its lesson names. */

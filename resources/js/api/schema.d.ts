@@ -1426,6 +1426,7 @@ export interface components {
             text: string;
             /** Format: float */
             minutes: number;
+            drawing: components["schemas"]["DrawingView"] | null;
         };
         /** @description An edition of the studio's shelf. */
         EditionView: {
@@ -2973,7 +2974,7 @@ export interface operations {
     printLesson: {
         parameters: {
             query: {
-                what: "sampler" | "card" | "teacher";
+                what: "sampler" | "card" | "teacher" | "drills";
                 format?: "A4" | "Letter";
             };
             header?: never;

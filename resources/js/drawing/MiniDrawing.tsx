@@ -2,7 +2,7 @@ import type { Lesson } from '../api/queries'
 import { linePath } from './stitches'
 
 /** A lesson's sampler at thumbnail size, from the same geometry. Lessons without one get an empty hoop of thread. */
-export function MiniDrawing({ lesson, size = 44 }: { lesson: Lesson | undefined; size?: number }) {
+export function MiniDrawing({ lesson, size = 44 }: { lesson: Pick<Lesson, 'drawing'> | undefined; size?: number }) {
     const drawing = lesson?.drawing ?? null
     if (drawing === null) {
         return (

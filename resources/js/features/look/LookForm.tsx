@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
+import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
@@ -91,6 +92,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                     ? <Points lesson={lesson} />
                     : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
                 {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
+                {look.drill !== null && <div className="drill-in-hand">{look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}<span>{look.drill.text}</span></div>}
                 {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
                 <KeptAnswers lesson={lesson.id} student={look.student} />
                 <p className="earlier">

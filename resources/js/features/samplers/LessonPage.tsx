@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useDials, useLessons } from '../../api/queries'
 import { t } from '../../app/text'
+import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
@@ -21,7 +22,7 @@ export default function LessonPage() {
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
                 <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} · {t('version {n}', { n: lesson.version })}</p>
-                <Print lesson={lesson.id} sampler={lesson.drawing !== null} />
+                <Print lesson={lesson.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
                 <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
                 <Settings settings={lesson.settings} />
                 <h2>{t('Steps')}</h2>
@@ -46,7 +47,7 @@ export default function LessonPage() {
                     </tbody>
                 </table>
                 {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>: {f.first}</li>)}</ul></>}
-                {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul>{lesson.drills.map((d) => <li key={d.id}><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</li>)}</ul></>}
+                {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul className="drills">{lesson.drills.map((d) => <li key={d.id}>{d.drawing !== null && <MiniDrawing lesson={d} size={84} />}<span><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</span></li>)}</ul></>}
                 <KeptAnswers lesson={lesson.id} open />
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
             </div>
@@ -93,7 +94,7 @@ function Dials({ lesson }: { lesson: string }) {
 }
 
 /** Sheets at true size, on the paper in the printer. */
-function Print({ lesson, sampler }: { lesson: string; sampler: boolean }) {
+function Print({ lesson, sampler, drills }: { lesson: string; sampler: boolean; drills: boolean }) {
     const [format, setFormat] = useLocalStorage<'A4' | 'Letter'>({ key: 'seam-paper', defaultValue: 'A4' })
     const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}`
     return (
@@ -101,6 +102,7 @@ function Print({ lesson, sampler }: { lesson: string; sampler: boolean }) {
             {sampler && <a className="quiet-act" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</a>}
             <a className="quiet-act" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</a>
             <a className="quiet-act" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</a>
+            {drills && <a className="quiet-act" href={link('drills')} target="_blank" rel="noreferrer">{t('Drills 1 : 1')}</a>}
             {sampler && <a className="link" href={`/api/lessons/${lesson}/svg`}>{t('SVG')}</a>}
             <Link className="quiet-act" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Link>
             <a className="link" href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</a>
