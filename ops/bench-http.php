@@ -63,5 +63,7 @@ $measure('HTTP: the drafting table reads five zigzag rows, typed', 100, function
 });
 $mend = $call('GET', '/api/lessons/curve-and-corner/text')[1]['lesson'];
 $measure('HTTP: the drafting table reads curves and corners', 50, fn (): float => $call('POST', '/api/drafts/read', ['lesson' => $mend])[0]);
-$measure('HTTP: what is signed in', 50, fn (): float => $call('GET', '/api/me')[0]);
+$measure('HTTP: the class pack, ten students, eight lessons, PDF', 5, fn (): float => $call('GET', "/api/classes/$class/print?what=pack")[0]);
+$measure('HTTP: materials with cutting plan and dates', 20, fn (): float => $call('GET', "/api/classes/$class/materials")[0]);
+$measure('HTTP: who is signed in', 50, fn (): float => $call('GET', '/api/me')[0]);
 unlink($jar);

@@ -49,7 +49,7 @@ final class SamplerPages
     {
         foreach ($drawing->pieces() as $p) {
             $sheet->rect($left + $p['x'], $top + $p['y'], $p['width'], $p['height'], 0.3);
-            $sheet->text($left + $p['x'] + 2, $top + $p['y'] + $p['height'] - 5, $p['width'] - 4, $p['label'].($p['layers'] > 1 ? " · {$p['layers']} layers" : ''), 7);
+            $sheet->text($left + $p['x'] + 2, $top + $p['y'] + $p['height'] - 5, $p['width'] - 4, $p['label'].($p['layers'] > 1 && ! str_contains($p['label'], 'layer') ? " · {$p['layers']} layers" : ''), 7);
         }
         foreach ($drawing->lines() as $l) {
             $sheet->line($left + $l['from'][0], $top + $l['from'][1], $left + $l['to'][0], $top + $l['to'][1], $l['kind'] === 'cut' ? 0.5 : 0.25, self::DASHES[$l['kind']] ?? []);
