@@ -7,6 +7,7 @@ namespace App\Printing;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Setting;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Sampler\Row;
 
 /** A lesson on paper: the student's card, or the teacher's with checks and faults. */
 final class LessonCard
@@ -35,7 +36,7 @@ final class LessonCard
             ["Show {$lesson->minutes->demo}, sew {$lesson->minutes->sew}, look {$lesson->minutes->inspect} min. Teaches: ".implode(', ', array_map(fn (string $s): string => $bundle->skills->get($s)->title, $lesson->teaches)).'.', 9.0, false],
             ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', array_map(fn (Setting $s): string => $s->line().($s->schools === [] ? '' : ' (schools differ: '.implode('; ', array_map(fn (array $o): string => "{$o['school']} {$o['value']}", $s->schools)).')'), $lesson->settings)),
             ['Checks', 12.0, true], ...$checks,
-            ...self::list('Usual faults', array_map(fn (string $id): string => $bundle->faults[$id]->seen.': '.$bundle->faults[$id]->first->text, $lesson->faults)),
+            ...self::list('Usual faults', array_map(fn (string $id): string => $bundle->faults[$id]->seen.self::on($lesson, $id).': '.$bundle->faults[$id]->first->text, $lesson->faults)),
             ...self::list('Drills', array_map(fn ($d): string => "{$d->title}, {$d->minutes} min: {$d->text}", $lesson->drills)),
         ], 'teacher’s card');
     }
@@ -70,6 +71,13 @@ final class LessonCard
     private static function larger(array $lines): array
     {
         return array_map(fn (array $l): array => [$l[0], $l[1] + 2.5, $l[2]], $lines);
+    }
+
+    private static function on(Lesson $lesson, string $fault): string
+    {
+        $rows = implode(', ', array_map(fn (Row $r): string => $r->title, $lesson->rowsWith($fault)));
+
+        return $rows === '' ? '' : " ($rows)";
     }
 
     /** @return list<string> */

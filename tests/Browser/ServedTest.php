@@ -95,6 +95,10 @@ final class ServedTest extends TestCase
         [$status, , $answer] = $this->call('POST', '/api/samples', ['note' => str_repeat('x', 2_000_000)] + self::sample($who, self::id()));
         self::assertSame(413, $status);
         self::assertStringContainsString('at most 256 kB', (string) data_get($answer, 'error.message'));
+        // Fifty megabytes are turned away at the door.
+        [$status, , $answer] = $this->call('POST', '/api/shelf/compare', '{"bundle":"'.str_repeat('x', 50_000_000).'"}');
+        self::assertSame([413, '(body)'], [$status, data_get($answer, 'error.field')]);
+        self::assertStringContainsString('at most 2048 kB', (string) data_get($answer, 'error.message'));
         [$status, , $answer] = $this->call('POST', '/api/samples', '{"id": "half');
         self::assertSame([400, '(body)'], [$status, data_get($answer, 'error.field')]);
     }

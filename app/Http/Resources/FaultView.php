@@ -10,9 +10,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FaultView
 {
+    /** @param  list<NamedView>  $rows */
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $seen,
         #[OA\Property] public string $first,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'rows on which it is usual; none: on all')] public array $rows,
     ) {}
 }

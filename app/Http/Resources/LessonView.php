@@ -74,7 +74,7 @@ final readonly class LessonView
             $lesson->cautions, $lesson->points, $lesson->steps,
             DrawingView::of($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),
-            array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text), $lesson->faults),
+            array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills),
         );
     }

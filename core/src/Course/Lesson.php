@@ -46,4 +46,12 @@ final readonly class Lesson
         public array $sews,
         public array $drills,
     ) {}
+
+    /** @return list<Row> rows on which a fault is usual; none named means all */
+    public function rowsWith(string $fault): array
+    {
+        $named = array_values(array_filter($this->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)));
+
+        return count($named) === count($this->rows) ? [] : $named;
+    }
 }

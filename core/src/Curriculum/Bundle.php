@@ -70,6 +70,9 @@ final readonly class Bundle
             isset($faults[$fault]) || throw InputError::at("lessons.{$lesson->id}.faults", $fault, 'This must be the id of a fault of the bundle.');
         }
         foreach ($lesson->rows as $row) {
+            foreach ($row->faults ?? [] as $fault) {
+                in_array($fault, $lesson->faults, true) || throw InputError::at("lessons.{$lesson->id}.rows.{$row->id}.faults", $fault, 'This must be one of the faults of the lesson.');
+            }
             foreach ($row->checks as $check) {
                 foreach ($check->shows as $shown) {
                     self::checkSkill("lessons.{$lesson->id}.rows.{$row->id}.checks.{$check->id}", $shown, $skills);

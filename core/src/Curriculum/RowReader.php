@@ -62,6 +62,7 @@ final class RowReader
             fields: $fields,
             checks: $checks,
             threads: Threads::read($data, $threads),
+            faults: $data->has('faults') ? $data->texts('faults') : null,
         );
     }
 

@@ -30,5 +30,7 @@ final readonly class Row
         public array $fields,
         public array $checks,
         public Threads $threads = new Threads,
+        /** @var list<string>|null faults of the lesson that are usual on this row; null: all of them */
+        public ?array $faults = null,
     ) {}
 }

@@ -102,6 +102,24 @@ final class BundleTest extends TestCase
         self::assertEqualsCanonicalizing(array_diff(array_keys(Fixtures::bundle()->skills->all()), $hands), array_keys($sewn));
     }
 
+    /** Faults stand at the row they are usual on: too loose on the row that is set too loose, a cut bar where it is opened. */
+    public function test_faults_belong_to_rows(): void
+    {
+        $on = fn (string $lesson, string $fault): array => array_map(fn (Row $r): string => $r->id, Fixtures::bundle()->lesson($lesson)->rowsWith($fault));
+        self::assertSame(['low', 'corrected'], $on('two-faces', 'loops-under'));
+        self::assertSame(['opened'], $on('buttonhole', 'bar-cut'));
+        self::assertSame([], $on('mend', 'puckered'), 'on every row');
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            foreach ($lesson->faults as $fault) {
+                self::assertNotSame([], array_filter($lesson->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)), "{$lesson->id} $fault stands at no row");
+            }
+        }
+        $json = self::json();
+        $json['lessons'][8]['sampler']['rows'][0]['faults'] = ['bar-cut'];
+        $this->expectExceptionMessage('one of the faults of the lesson');
+        BundleReader::read($json);
+    }
+
     /** What the course needs can be sewn: each row by one of the feet its lesson names. */
     public function test_every_row_can_be_sewn_under_a_foot_its_lesson_names(): void
     {

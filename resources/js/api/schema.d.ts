@@ -1454,6 +1454,8 @@ export interface components {
             id: string;
             seen: string;
             first: string;
+            /** @description rows on which it is usual; none: on all */
+            rows: components["schemas"]["NamedView"][];
         };
         /** @description A reading to take. */
         FieldView: {

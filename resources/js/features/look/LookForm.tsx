@@ -127,7 +127,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                         <fieldset className="faults" tabIndex={0} data-reading>
                             <legend>{t('Seen on it (Alt and the number ticks)')}</legend>
                             {lesson.faults.map((fault, i) => (
-                                <label key={fault.id} className={sample.draft.faults.includes(fault.id) ? 'fault on' : 'fault'}>
+                                <label key={fault.id} className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}>
                                     <input type="checkbox" checked={sample.draft.faults.includes(fault.id)} onChange={() => sample.toggleFault(fault.id)} />
                                     <span className="box" aria-hidden="true">{i + 1}</span>
                                     {fault.seen}

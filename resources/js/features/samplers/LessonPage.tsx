@@ -46,7 +46,7 @@ export default function LessonPage() {
                         )))}
                     </tbody>
                 </table>
-                {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>: {f.first}</li>)}</ul></>}
+                {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>{f.rows.length > 0 && <small> {t('on {rows}', { rows: f.rows.map((r) => r.title).join(', ') })}</small>}: {f.first}</li>)}</ul></>}
                 {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul className="drills">{lesson.drills.map((d) => <li key={d.id}>{d.drawing !== null && <MiniDrawing lesson={d} size={84} />}<span><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</span></li>)}</ul></>}
                 <KeptAnswers lesson={lesson.id} open />
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>

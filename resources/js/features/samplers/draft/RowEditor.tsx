@@ -1,4 +1,5 @@
 import type { View } from '../../../api/client'
+import { useLessons } from '../../../api/queries'
 import { t } from '../../../app/text'
 import { Choice, mm } from '../../workshop/fields'
 import { CheckEditor } from './CheckEditor'
@@ -55,6 +56,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                 </div>
             )}
             {read !== undefined && read.machines.length > 0 && <Machines machines={read.machines} />}
+            <Faults lesson={lesson} row={row} onChange={change} />
             <CheckEditor row={row} allows={read?.allows ?? {}} teaches={lesson.teaches} onChange={change} />
         </div>
     )
@@ -116,6 +118,26 @@ function fresh(run: string, width: number, height: number): DraftPath {
         case 'square-spiral': return { run, margin_mm: 12.7, lane_mm: 7, corners: 4 }
         default: return { run: 'round-spiral', centre, radius_mm: radius, lane_mm: 7, turns: Math.max(1, Math.floor(radius / 7) - 1) }
     }
+}
+
+/** Which of the lesson's faults are usual on this row. */
+function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow; onChange: (what: string, by: (row: DraftRow) => DraftRow) => void }) {
+    const all = useLessons().data?.find((l) => l.id === lesson.id)?.faults ?? []
+    if (all.length === 0) return null
+    const on = row.faults ?? all.map((f) => f.id)
+    return (
+        <fieldset className="row-faults">
+            <legend>{t('Usual faults here')}</legend>
+            {all.map((f) => (
+                <label key={f.id} className="tick">
+                    <input type="checkbox" checked={on.includes(f.id)} onChange={(e) => {
+                        const next = e.currentTarget.checked ? [...on, f.id] : on.filter((x) => x !== f.id)
+                        onChange('faults', (r) => ({ ...r, faults: next }))
+                    }} />{f.seen}
+                </label>
+            ))}
+        </fieldset>
+    )
 }
 
 /** How many machines sew it, how much room the needle has, and why the others do not. */

@@ -98,6 +98,7 @@ export interface DraftRow {
     needle_position_mm?: number
     back_stitches?: number
     guide?: string
+    faults?: string[]
     readings: DraftReading[]
     checks: DraftCheck[]
 }
