@@ -40,6 +40,10 @@ if wanted core; then
     title "Core"
     vendor/bin/phpunit --testsuite core
 fi
+if wanted solver; then
+    title "Plans against a general solver"
+    vendor/bin/phpunit --testsuite solver
+fi
 if wanted api || wanted browser; then
     trap 'stop_web; stop_database' EXIT
     fresh_database

@@ -71,6 +71,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/today', [ClassController::class, 'today']);
         Route::get('classes/{class}/plan', [PlanController::class, 'show']);
         Route::put('classes/{class}/plan', [PlanController::class, 'store']);
+        Route::post('classes/{class}/plan/mend', [PlanController::class, 'mend']);
+        Route::get('classes/{class}/plan/export', [PlanController::class, 'export']);
         Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
         Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next']);

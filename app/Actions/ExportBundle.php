@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\PlanSession;
+use App\Models\SewingClass;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
@@ -39,6 +41,23 @@ final readonly class ExportBundle
         }
 
         return $json;
+    }
+
+    /**
+     * The course of a class as it is laid, in the order of its plan; what is not laid comes at the end.
+     *
+     * @return Json
+     */
+    public function asPlanned(SewingClass $class): array
+    {
+        $class->load('plan.sessions.lessons');
+        $bundle = $this->shelf->bundle();
+        $laid = array_merge([], ...array_values(array_map(fn (PlanSession $s): array => $s->lessonIds(), $class->plan?->sessions->all() ?? [])));
+        $order = [...$laid, ...array_values(array_diff($this->shelf->order($class->course), $laid))];
+        $title = $bundle->courses[$class->course]['title'].', as planned';
+        $course = ['id' => $class->course.'-as-planned', 'title' => $title, 'lessons' => $order];
+
+        return ['courses' => [$course]] + $this->part($this->shelf->json(), $bundle, array_map($bundle->lesson(...), $order), [], $course['id'], $title);
     }
 
     /**

@@ -6,14 +6,17 @@ namespace App\Actions;
 
 use App\Http\Resources\NamedView;
 use App\Http\Resources\PlanLessonView;
+use App\Http\Resources\PlanPinView;
 use App\Http\Resources\PlanProblemView;
+use App\Http\Resources\PlanProofView;
 use App\Http\Resources\PlanSessionView;
 use App\Http\Resources\PlanView;
+use App\Models\CoursePlan;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Support\ClassRoom;
 use App\Support\Shelf;
-use OpenSeam\Core\Course\SessionPlanner;
+use OpenSeam\Core\Course\PlanReview;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Words;
 
@@ -46,7 +49,27 @@ final readonly class ShowPlan
             [...$this->cannot($room, $laid), ...array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
                 'session' => (string) ($p['session'] + 1), 'minutes' => $words->number(ceil($p['over'])),
                 'lesson' => $title($p['lesson']), 'needs' => $title($p['needs']),
-            ])), SessionPlanner::review($lessons, $laid, $usable))],
+            ])), PlanReview::of($lessons, $laid, $usable))],
+            array_map(fn (string|int $lesson, int $session): PlanPinView => new PlanPinView((string) $lesson, $session + 1), array_keys($class->plan->wishes['pins'] ?? []), $class->plan->wishes['pins'] ?? []),
+            $class->plan->wishes['closed'] ?? [],
+            $this->proof($class->plan, $title),
+        );
+    }
+
+    /** @param  callable(string|null): string  $title */
+    private function proof(?CoursePlan $plan, callable $title): ?PlanProofView
+    {
+        $proof = $plan?->proof;
+        if ($plan === null || $proof === null || $proof['version'] !== $plan->version) {
+            return null;
+        }
+        $words = Words::in();
+        $with = ['n' => (string) $proof['count'], 'fewer' => (string) ($proof['low'] - 1), 'low' => (string) $proof['low'], 'used' => $words->number(ceil($proof['used'])), 'usable' => $words->number(floor($proof['usable']))];
+
+        return new PlanProofView(
+            $proof['count'], $proof['low'], $proof['proven'],
+            ($proof['begun'] > 0 ? $words->say('proof.begun').' ' : '').$words->say($proof['proven'] ? ($proof['low'] <= 1 ? 'proof.one' : "proof.{$proof['bound']}") : 'proof.open', $with),
+            (object) array_map(fn (array $b): string => $words->say("because.{$b['kind']}", ['needs' => $title($b['lesson'])]), $proof['because']),
         );
     }
 

@@ -20,13 +20,14 @@ final readonly class StorePlan
 
     /**
      * @param  list<list<string>>  $sessions  lesson ids by session
+     * @param  array<array-key, int>|null  $pins  session from 0, by lesson; null: those it has
      *
      * @throws Conflict when the plan has moved on
      * @throws InputError for a lesson that is not of the course, or twice in the plan
      */
-    public function __invoke(SewingClass $class, array $sessions, int $version): CoursePlan
+    public function __invoke(SewingClass $class, array $sessions, int $version, ?array $pins = null): CoursePlan
     {
-        return DB::transaction(function () use ($class, $sessions, $version): CoursePlan {
+        return DB::transaction(function () use ($class, $sessions, $version, $pins): CoursePlan {
             $plan = CoursePlan::query()->where('class_id', $class->id)->lockForUpdate()->firstOrFail();
             if ($version !== $plan->version) {
                 throw Conflict::stalePlan($version, $plan->version);
@@ -44,8 +45,28 @@ final readonly class StorePlan
                 }
             }
 
+            if ($pins !== null) {
+                $plan->wishes = ['pins' => $this->pins($class, $pins, $count), 'closed' => $plan->wishes['closed'] ?? []];
+            }
+
             return $this->write($plan, $sessions);
         });
+    }
+
+    /**
+     * @param  array<array-key, int>  $pins
+     * @return array<array-key, int>
+     *
+     * @throws InputError for a lesson that is not of the course, or a session that is not of the plan
+     */
+    public function pins(SewingClass $class, array $pins, int $sessions): array
+    {
+        foreach ($pins as $lesson => $session) {
+            in_array((string) $lesson, $this->shelf->order($class->course), true) || throw InputError::at('pins', $lesson, 'Only a lesson of the course can be pinned.');
+            $session >= 0 && $session < $sessions || throw InputError::at("pins.$lesson", $session + 1, "The plan has sessions 1 to $sessions.");
+        }
+
+        return $pins;
     }
 
     /** @param  list<list<string>>  $sessions */

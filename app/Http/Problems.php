@@ -31,6 +31,8 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
+        // What somebody typed wrongly is answered, not noted: it may be a student's.
+        $exceptions->dontReport([InputError::class, Conflict::class, PrintStopped::class]);
         // A database error quotes the values it was given, which may be a student's: log the statement only.
         $exceptions->report(function (QueryException $e): bool {
             Log::error('Database: '.$e->getCode().' in '.$e->getSql());

@@ -23,7 +23,7 @@ final readonly class ClassRoom
     /**
      * The course's lessons with their minutes for this class and what each needs.
      *
-     * @return list<array{id: string, minutes: float, needs: list<string>}>
+     * @return list<array{id: string, minutes: float, needs: list<string>, foot: string|null}>
      */
     public function lessons(Shelf $shelf, string $course): array
     {
@@ -33,6 +33,8 @@ final readonly class ClassRoom
             'id' => $id,
             'minutes' => $this->minutes($shelf, $id)->minutes,
             'needs' => $shelf->bundle()->needs($id, $order),
+            // The first it is sewn under: a change of foot between two lessons costs the class a minute each.
+            'foot' => ($shelf->bundle()->lesson($id)->sews[0] ?? null)?->feet[0] ?? null,
         ], $order);
     }
 

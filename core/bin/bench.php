@@ -5,6 +5,9 @@ declare(strict_types=1);
 // How fast the core is: medians and 95th percentiles of many runs, printed as measured.
 
 use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Course\Planning\PlanTask;
+use OpenSeam\Core\Course\Planning\SessionProblem;
+use OpenSeam\Core\Course\Planning\SessionSolver;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\Data;
@@ -20,6 +23,7 @@ use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
+use OpenSeam\Core\Tests\Support\GeneralSolver;
 use OpenSeam\Core\Words;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -52,6 +56,41 @@ $machines = array_map(fn (int $i): Machine => Machine::read(Data::of(['name' => 
 $feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i % count($kinds)]])), range(0, 39));
 $room = new Room($machines, $feet);
 $measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
+
+// Courses drawn by lot: mostly each lesson stands on some shortly before it.
+$courses = array_map(function (int $seed): array {
+    mt_srand($seed);
+    $tasks = [];
+    for ($i = 0; $i < 80; $i++) {
+        $needs = array_values(array_filter(range(0, max(0, $i - 1)), fn (int $k): bool => $k < $i && mt_rand() / mt_getrandmax() < 0.25 * min(1, 5 / ($i - $k))));
+        $tasks[] = new PlanTask("t$i", mt_rand(12, 70), array_map(fn (int $k): string => "t$k", $needs));
+    }
+
+    return $tasks;
+}, range(1, 50));
+foreach ([[40, 105.0], [40, 165.0], [80, 105.0]] as [$lessons, $capacity]) {
+    $proven = $gap = $at = 0;
+    $measure(sprintf('core: plan of %d lessons, sessions of %d min, 50 courses', $lessons, $capacity), 50, function () use ($courses, $lessons, $capacity, &$proven, &$gap, &$at): void {
+        $plan = SessionSolver::fewest(SessionProblem::of(array_slice($courses[$at++ % 50], 0, $lessons), $capacity));
+        $proven += $plan->proven ? 1 : 0;
+        $gap = max($gap, $plan->count() - $plan->lowerBound);
+    });
+    printf("    proven to be the fewest: %d of 51; furthest from the bound: %d sessions\n", $proven, $gap);
+}
+if (class_exists(GeneralSolver::class) && GeneralSolver::isThere()) {
+    $ratios = [];
+    foreach (array_slice($courses, 0, 5) as $tasks) {
+        $tasks = array_slice($tasks, 0, 40);
+        $start = hrtime(true);
+        $plan = SessionSolver::fewest(SessionProblem::of($tasks, 165.0));
+        $own = hrtime(true) - $start;
+        $start = hrtime(true);
+        GeneralSolver::fewestSessions($tasks, 165.0, $plan->count(), 20);
+        $ratios[] = (hrtime(true) - $start) / $own;
+    }
+    sort($ratios);
+    printf("  core: the general solver on five of these (40 lessons, stopped after 20 s) takes %.0f to %.0f times as long\n", $ratios[0], $ratios[4]);
+}
 
 $bundle = BundleReader::read(BundleFiles::read(__DIR__.'/../../curriculum/beginner-machine'));
 $order = $bundle->courses['first-steps']['lessons'];

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\SewingClass;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Sabre\VObject\Reader;
 use Tests\TestCase;
 
 final class PlanTest extends TestCase
@@ -38,6 +39,116 @@ final class PlanTest extends TestCase
         $said = implode(' ', array_column((array) $answer->json('problems'), 'text'));
         self::assertStringContainsString('First seam stands on Paper drive', $said);
         self::assertStringContainsString('Session 1 runs', $said);
+    }
+
+    public function test_laying_out_says_how_few_sessions_there_can_be_and_why(): void
+    {
+        $class = $this->sewingClass($this->teacher(), array_map(fn (int $i): string => "Student $i", range(1, 10)));
+        $plan = $this->getJson("/api/classes/{$class->id}/plan")->assertOk()->assertJsonPath('proof.proven', true);
+        $used = array_sum(array_column((array) $plan->json('lessons'), 'minutes'));
+        self::assertSame($plan->json('proof.lower_bound'), $plan->json('proof.count'));
+        self::assertGreaterThanOrEqual((int) ceil($used / 105), $plan->json('proof.count'));
+        self::assertStringContainsString('fewer cannot be', (string) $plan->json('proof.text'));
+        self::assertCount(8, (array) $plan->json('proof.reasons'));
+        self::assertSame('Nothing it needs keeps it back: it stands in the first session.', $plan->json('proof.reasons.safe-seat'));
+        // Moved by hand, it is the teacher's plan, and nothing is claimed of it.
+        $this->putJson("/api/classes/{$class->id}/plan", ['version' => $this->version($class), 'sessions' => [['safe-seat'], [], [], [], [], []]])->assertOk()->assertJsonPath('proof', null);
+    }
+
+    public function test_a_pinned_lesson_stays_where_it_is_and_pins_that_clash_are_named(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $lay = fn (array $pins) => $this->postJson("/api/classes/{$class->id}/plan/lay-out", ['version' => $this->version($class), 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 6, 'minutes' => 120, 'pins' => $pins]);
+        $plan = $lay(['guides' => 6])->assertOk()->assertJsonPath('pins', [['lesson' => 'guides', 'session' => 6]])->assertJsonPath('problems', [])->assertJsonPath('left', []);
+        self::assertContains('guides', (array) $plan->json('sessions.5.lessons'));
+        self::assertSame('You pinned it here.', $plan->json('proof.reasons.guides'));
+        $before = $this->version($class);
+        $this->assertProblem($lay(['first-seam' => 1, 'safe-seat' => 2]), 422, 'pins', '“first-seam” in session 1');
+        $this->assertProblem($lay(['juggling' => 1]), 422, 'pins', 'lesson of the course');
+        $this->assertProblem($lay(['guides' => 9]), 422, 'pins.guides', 'sessions 1 to 6');
+        self::assertSame($before, $this->version($class), 'nothing is stored');
+        // Kept with a plan laid by hand as well, and taken off again.
+        $this->putJson("/api/classes/{$class->id}/plan", ['version' => $before, 'sessions' => [[], [], [], [], [], []], 'pins' => ['guides' => 2]])->assertOk()->assertJsonPath('pins.0.session', 2);
+        $lay([])->assertOk()->assertJsonPath('pins', []);
+    }
+
+    public function test_a_plan_is_mended_from_what_was_really_taught(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $student = $this->student($class);
+        $this->putJson("/api/classes/{$class->id}/plan", ['version' => $this->version($class), 'sessions' => [['safe-seat', 'wind-and-thread', 'needle-and-foot', 'first-seam'], ['paper-drive'], ['length-ladder'], ['guides'], ['square-spiral'], []]])->assertOk();
+        // Of the first session only the seam was looked at; the second is running.
+        $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
+        $mended = $this->postJson("/api/classes/{$class->id}/plan/mend", ['version' => $this->version($class)])->assertOk();
+        $plan = $this->getJson("/api/classes/{$class->id}/plan")->assertOk();
+        $plan->assertJsonPath('sessions.0.lessons', ['first-seam'])->assertJsonPath('sessions.1.lessons', ['paper-drive'])->assertJsonPath('left', []);
+        self::assertContains('safe-seat', (array) $plan->json('sessions.2.lessons'));
+        $stand = array_merge(...array_map(fn (array $s): array => $s['lessons'], array_slice((array) $plan->json('sessions'), 2)));
+        self::assertEqualsCanonicalizing(['safe-seat', 'wind-and-thread', 'needle-and-foot', 'length-ladder', 'guides', 'square-spiral'], $stand);
+        self::assertLessThanOrEqual(3, count((array) $mended->json('moved')));
+        // Laid out anew, what was taught stays as well, and the proof speaks of the rest.
+        $laid = $this->postJson("/api/classes/{$class->id}/plan/lay-out", ['version' => $this->version($class), 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 6, 'minutes' => 120])->assertOk();
+        $laid->assertJsonPath('sessions.0.lessons', ['first-seam'])->assertJsonPath('sessions.1.lessons', ['paper-drive']);
+        self::assertStringStartsWith('For what is still to come: ', (string) $laid->json('proof.text'));
+        $this->assertProblem($this->postJson("/api/classes/{$class->id}/plan/mend", ['version' => 1]), 409, 'version', 'changed meanwhile');
+    }
+
+    public function test_a_closed_day_moves_the_sessions_on(): void
+    {
+        $this->actingAs($this->teacher());
+        $body = ['name' => 'Thursday', 'students' => ['Ona'], 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 4, 'minutes' => 120, 'helpers' => 0, 'machines' => 4];
+        $id = (string) $this->postJson('/api/classes', $body + ['closed' => ['2030-05-09', '2030-05-10']])->assertCreated()->json('id');
+        $days = fn (): array => array_map(fn (string $at): string => substr($at, 0, 10), array_column((array) $this->getJson("/api/classes/$id/plan")->json('sessions'), 'starts_at'));
+        self::assertSame(['2030-05-02', '2030-05-16', '2030-05-23', '2030-05-30'], $days());
+        $this->getJson("/api/classes/$id/plan")->assertJsonPath('closed', ['2030-05-09', '2030-05-10']);
+        $version = $this->getJson("/api/classes/$id/plan")->json('version');
+        $this->postJson("/api/classes/$id/plan/lay-out", ['version' => $version, 'closed' => []] + array_intersect_key($body, ['starts_on' => 1, 'time' => 1, 'sessions' => 1, 'minutes' => 1]))->assertOk();
+        self::assertSame(['2030-05-02', '2030-05-09', '2030-05-16', '2030-05-23'], $days());
+        $this->assertProblem($this->postJson('/api/classes', $body + ['closed' => ['Christmas']]), 422, 'closed.0', 'Y-m-d');
+    }
+
+    /** Read back by the library's own parser, and line by line: RFC 5545, 3.1 (CRLF, 75 octets) and 3.3.11 (escapes). */
+    public function test_the_plan_goes_into_a_calendar(): void
+    {
+        $class = $this->sewingClass($this->teacher(), ['Ottilie']);
+        $class->update(['name' => 'Kids, teens; and “grown-ups” who have never sewn a seam in all their lives']);
+        $read = fn () => (string) $this->get("/api/classes/{$class->id}/plan/export?as=calendar")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $text = $read();
+        self::assertSame(substr_count($text, "\n"), substr_count($text, "\r\n"));
+        foreach (explode("\r\n", rtrim($text)) as $line) {
+            self::assertLessThanOrEqual(75, strlen($line), $line);
+        }
+        self::assertStringContainsString('Kids\\, teens\\; and', str_replace("\r\n ", '', $text));
+        self::assertStringNotContainsString('Ottilie', $text);
+        $calendar = Reader::read($text);
+        self::assertSame([], $calendar->validate());
+        $events = iterator_to_array($calendar->select('VEVENT') ?: [], false);
+        self::assertCount(6, $events);
+        self::assertSame('20300502T183000Z', (string) $events[0]->DTSTART);
+        self::assertSame('20300502T203000Z', (string) $events[0]->DTEND);
+        self::assertStringContainsString('Safe seat', (string) $events[0]->DESCRIPTION);
+        $uids = array_map(fn ($e): string => (string) $e->UID, $events);
+        self::assertCount(6, array_unique($uids));
+        // Moved to another day: the same events, a higher sequence.
+        $this->postJson("/api/classes/{$class->id}/plan/lay-out", ['version' => $this->version($class), 'starts_on' => '2030-05-03', 'time' => '18:30', 'sessions' => 6, 'minutes' => 120])->assertOk();
+        $moved = iterator_to_array(Reader::read($read())->select('VEVENT') ?: [], false);
+        self::assertSame($uids, array_map(fn ($e): string => (string) $e->UID, $moved));
+        self::assertGreaterThan((int) (string) $events[0]->SEQUENCE, (int) (string) $moved[0]->SEQUENCE);
+        self::assertSame('20300503T183000Z', (string) $moved[0]->DTSTART);
+    }
+
+    public function test_the_plan_goes_into_a_table_and_into_a_bundle(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $text = (string) $this->get("/api/classes/{$class->id}/plan/export?as=table")->assertOk()->getContent();
+        $lines = array_map(fn (string $l): array => str_getcsv($l, escape: ''), explode("\r\n", rtrim($text)));
+        self::assertSame(['session', 'date', 'begins', 'ends', 'lesson', 'minutes', 'rounds', 'foot'], $lines[0]);
+        self::assertSame(['1', '2030-05-02', '18:30', '20:30', 'Safe seat'], array_slice($lines[1], 0, 5));
+        self::assertEqualsCanonicalizing(array_column((array) $this->getJson("/api/classes/{$class->id}/plan")->json('lessons'), 'title'), array_values(array_filter(array_column(array_slice($lines, 1), 4))));
+        $bundle = (array) json_decode((string) $this->get("/api/classes/{$class->id}/plan/export?as=bundle")->assertOk()->getContent(), true);
+        self::assertSame('First steps, as planned', data_get($bundle, 'courses.0.title'));
+        $this->postJson('/api/shelf/compare', ['bundle' => $bundle])->assertOk()->assertJsonCount(1, 'changes')->assertJsonPath('changes.0.part', 'course');
+        $this->assertProblem($this->getJson("/api/classes/{$class->id}/plan/export?as=song"), 422, 'as', 'calendar, table, bundle');
     }
 
     public function test_a_stale_plan_is_not_written_over(): void

@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ExportBundle;
+use App\Actions\ExportPlan;
 use App\Actions\LayOutPlan;
 use App\Actions\ShowPlan;
 use App\Actions\StorePlan;
 use App\Http\Requests\LayOutBody;
+use App\Http\Requests\MendBody;
 use App\Http\Requests\PlanBody;
 use App\Http\Resources\ErrorBody;
+use App\Http\Resources\NamedView;
 use App\Http\Resources\PlanView;
 use App\Models\SewingClass;
+use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Curriculum\BundleJson;
+use OpenSeam\Core\InputError;
 
 /** The plan of a class. */
 final readonly class PlanController
@@ -41,7 +50,7 @@ final readonly class PlanController
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
         $found = SewingClass::query()->findOrFail($class);
-        $store($found, $body->sessions(), $body->whole('version'));
+        $store($found, $body->sessions(), $body->whole('version'), $body->pins());
 
         return new JsonResponse(($this->show)($found));
     }
@@ -56,8 +65,42 @@ final readonly class PlanController
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
         $found = SewingClass::query()->findOrFail($class);
-        $layOut($found, $body->dates(), $body->whole('version'));
+        $layOut($found, $body->dates(), $body->whole('version'), $body->pins());
 
         return new JsonResponse(($this->show)($found));
+    }
+
+    #[OA\Post(
+        path: '/api/classes/{class}/plan/mend',
+        operationId: 'mendPlan',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MendBody::class)),
+        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class))], required: ['moved'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function mend(MendBody $body, string $class, LayOutPlan $layOut, Shelf $shelf): JsonResponse
+    {
+        $moved = $layOut->mend(SewingClass::query()->findOrFail($class), $body->whole('version'));
+
+        return new JsonResponse(['moved' => array_map(fn (string $id): NamedView => new NamedView($id, $shelf->bundle()->lesson($id)->title), $moved)]);
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/plan/export',
+        operationId: 'exportPlan',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
+        responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function export(Request $request, string $class, ExportPlan $export, ExportBundle $bundle): Response
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        $as = $request->string('as')->toString();
+        [$type, $name, $text] = match ($as) {
+            'calendar' => ['text/calendar; charset=utf-8', 'plan.ics', $export->calendar($found)],
+            'table' => ['text/csv; charset=utf-8', 'plan.csv', $export->table($found)],
+            'bundle' => ['application/json', 'plan.bundle.json', BundleJson::encode($bundle->asPlanned($found), JSON_PRETTY_PRINT)."\n"],
+            default => throw InputError::at('as', $as, 'It must be one of: calendar, table, bundle.'),
+        };
+
+        return new Response($text, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\""]);
     }
 }

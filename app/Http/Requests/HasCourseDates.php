@@ -19,6 +19,8 @@ trait HasCourseDates
             'time' => ['required', 'string', 'date_format:H:i'],
             'sessions' => ['required', 'integer', 'min:1', 'max:60'],
             'minutes' => ['required', 'integer', 'min:30', 'max:600'],
+            'closed' => ['sometimes', 'array', 'max:200'],
+            'closed.*' => ['required', 'string', 'date_format:Y-m-d'],
         ];
     }
 
@@ -26,6 +28,6 @@ trait HasCourseDates
     {
         $first = CarbonImmutable::createFromFormat('!Y-m-d H:i', $this->word('starts_on').' '.$this->word('time'), $this->teacher()->studio->timezone);
 
-        return new CourseDates($first ?? Clock::now(), $this->whole('sessions'), $this->whole('minutes'));
+        return new CourseDates($first ?? Clock::now(), $this->whole('sessions'), $this->whole('minutes'), $this->has('closed') ? $this->words('closed') : null);
     }
 }

@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'starts_on', type: 'string'), new OA\Property(property: 'time', type: 'string'),
     new OA\Property(property: 'sessions', type: 'integer'), new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'helpers', type: 'integer'), new OA\Property(property: 'machines', type: 'integer'),
+    new OA\Property(property: 'closed', type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class, as 2030-12-25'),
     new OA\Property(property: 'course', type: 'string', description: 'a course of the shelf; the first one when left out'),
 ])]
 final class NewClassBody extends Body

@@ -9,12 +9,15 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['version', 'sessions'], properties: [
     new OA\Property(property: 'version', type: 'integer'),
     new OA\Property(property: 'sessions', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'string'))),
+    new OA\Property(property: 'pins', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'), description: 'number of the session, from 1, by lesson'),
 ])]
 final class PlanBody extends Body
 {
+    use HasPins;
+
     public function rules(): array
     {
-        return [
+        return $this->pinRules() + [
             'version' => ['required', 'integer', 'min:0'],
             'sessions' => ['required', 'array', 'max:60'],
             'sessions.*' => ['present', 'array', 'max:100'],

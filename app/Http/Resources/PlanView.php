@@ -15,6 +15,8 @@ final readonly class PlanView
      * @param  list<PlanSessionView>  $sessions
      * @param  list<string>  $left
      * @param  list<PlanProblemView>  $problems
+     * @param  list<PlanPinView>  $pins
+     * @param  list<string>  $closed
      */
     public function __construct(
         #[OA\Property] public NamedView $class,
@@ -27,5 +29,8 @@ final readonly class PlanView
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlanSessionView::class))] public array $sessions,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $left,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlanProblemView::class))] public array $problems,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlanPinView::class))] public array $pins,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class')] public array $closed,
+        #[OA\Property(nullable: true, description: 'null once the plan was changed by hand')] public ?PlanProofView $proof,
     ) {}
 }

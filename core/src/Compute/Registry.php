@@ -45,6 +45,7 @@ final class Registry
             new Calculators\StitchPicture,
             new Calculators\CheckFit,
             new Calculators\AdviseNeedle,
+            new Calculators\PlanSessions,
             new Calculators\AdviseFeet,
             new Calculators\TranslateDial,
             new Calculators\ShowTension,

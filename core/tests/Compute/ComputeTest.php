@@ -177,4 +177,38 @@ final class ComputeTest extends TestCase
         self::assertSame('s3', $out['reasons'][1]['evidence'][0]['sample']);
         self::assertSame('seam', $out['candidates'][0]['lesson']);
     }
+
+    /** J. R. Jackson 1956, cycle 10: five stations, and no plan has four. */
+    public function test_plan_sessions(): void
+    {
+        $needs = [[], ['a'], ['a'], ['a'], ['a'], ['b'], ['c', 'd', 'e'], ['f'], ['g'], ['h'], ['i', 'j']];
+        $lessons = array_map(fn (int $t, int $i): array => ['id' => chr(97 + $i), 'minutes' => $t, 'needs' => $needs[$i]], [6, 2, 5, 7, 1, 2, 3, 6, 5, 5, 4], range(0, 10));
+        $plan = self::compute('plan-sessions', ['capacity_minutes' => 10, 'lessons' => $lessons]);
+        self::assertSame([5, 5, true], [$plan['count'], $plan['lower_bound'], $plan['proven']]);
+        self::assertSame(46.0, (float) array_sum(array_column((array) $plan['sessions'], 'minutes')));
+        // Pinned both ways, together, and in so many sessions.
+        foreach ([['k' => 6], [['lesson' => 'k', 'session' => 6]]] as $pins) {
+            $plan = self::compute('plan-sessions', ['capacity_minutes' => 10, 'lessons' => $lessons, 'pins' => $pins]);
+            self::assertSame(6, $plan['count']);
+            self::assertContains('k', (array) ((array) array_values((array) $plan['sessions'])[5])['lessons']);
+        }
+        $plan = self::compute('plan-sessions', ['capacity_minutes' => 14, 'lessons' => $lessons, 'together' => [['b', 'f']]]);
+        $with = array_values(array_filter((array) $plan['sessions'], fn (mixed $s): bool => is_array($s) && in_array('b', (array) $s['lessons'], true)))[0];
+        self::assertContains('f', (array) $with['lessons']);
+        $plan = self::compute('plan-sessions', ['capacity_minutes' => 1, 'lessons' => [['id' => 'x', 'minutes' => 1]], 'session_minutes' => [0.5, 1]]);
+        self::assertSame([[], ['x']], array_column((array) $plan['sessions'], 'lessons'));
+        self::assertEqualsWithDelta(12.0, self::compute('plan-sessions', ['capacity_minutes' => 100, 'lessons' => $lessons, 'sessions' => 4])['capacity_minutes'], 1e-9);
+        foreach ([
+            [['lessons' => [['id' => 'a', 'minutes' => 11, 'needs' => []]]], 'lessons[0].minutes'],
+            [['lessons' => [['id' => 'a', 'minutes' => 1, 'needs' => ['b']], ['id' => 'b', 'minutes' => 1, 'needs' => ['a']]]], 'lessons[0].needs'],
+            [['lessons' => [['id' => 'a', 'minutes' => 1, 'needs' => ['q']]]], 'lessons[0].needs[0]'],
+            [['lessons' => [['id' => 'a', 'minutes' => -5, 'needs' => []]]], 'lessons[0].minutes'],
+            [['lessons' => $lessons, 'pins' => ['a' => 2, 'b' => 1]], 'pins'],
+            [['lessons' => $lessons, 'pins' => ['nobody' => 2]], 'pins'],
+            [['lessons' => $lessons, 'sessions' => 0], 'sessions'],
+        ] as [$bad, $field]) {
+            [$exit, $out] = self::seam(['plan-sessions'], (string) json_encode($bad + ['capacity_minutes' => 10]));
+            self::assertSame([2, $field], [$exit, json_decode($out, true)['error']['field'] ?? null], $out);
+        }
+    }
 }

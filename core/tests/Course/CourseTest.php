@@ -6,7 +6,8 @@ namespace OpenSeam\Core\Tests\Course;
 
 use OpenSeam\Core\Course\ClassMinutes;
 use OpenSeam\Core\Course\LessonMinutes;
-use OpenSeam\Core\Course\SessionPlanner;
+use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\PlanReview;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -54,24 +55,27 @@ final class CourseTest extends TestCase
     public function test_lays_the_course_in_an_order_that_holds(): void
     {
         foreach ([75.0, 105.0, 165.0, 400.0] as $usable) {
-            $laid = SessionPlanner::lay(self::lessons(), array_fill(0, 12, $usable));
-            self::assertSame([], $laid['left']);
-            self::assertSame([], SessionPlanner::review(self::lessons(), $laid['sessions'], array_fill(0, 12, $usable)));
-            self::assertEqualsCanonicalizing(Fixtures::order(), array_merge(...$laid['sessions']));
+            $laid = CourseLayout::of(self::lessons(), array_fill(0, 12, $usable));
+            self::assertSame([], $laid->left);
+            self::assertTrue($laid->plan->proven);
+            self::assertSame([], PlanReview::of(self::lessons(), $laid->sessions, array_fill(0, 12, $usable)));
+            self::assertEqualsCanonicalizing(Fixtures::order(), array_merge(...$laid->sessions));
         }
     }
 
     public function test_says_what_finds_no_room(): void
     {
-        $laid = SessionPlanner::lay(self::lessons(), [105.0, 105.0]);
-        self::assertSame(['first-seam', 'length-ladder', 'guides', 'square-spiral'], $laid['left']);
-        self::assertSame(self::lessons()[0]['id'], SessionPlanner::lay(self::lessons(), [10.0])['left'][0]);
+        $laid = CourseLayout::of(self::lessons(), [105.0, 105.0]);
+        self::assertCount(2, $laid->sessions);
+        self::assertContains('square-spiral', $laid->left);
+        self::assertGreaterThan(2, $laid->plan->lowerBound, 'and says how many it takes');
+        self::assertSame(self::lessons()[0]['id'], CourseLayout::of(self::lessons(), [10.0])->left[0]);
     }
 
     public function test_a_moved_lesson_breaks_what_stands_on_it(): void
     {
         $plan = [['first-seam', 'safe-seat'], ['wind-and-thread', 'needle-and-foot', 'paper-drive']];
-        $problems = SessionPlanner::review(self::lessons(), $plan, [30.0, 500.0]);
+        $problems = PlanReview::of(self::lessons(), $plan, [30.0, 500.0]);
         self::assertContains(['kind' => 'overfull', 'session' => 0, 'lesson' => null, 'needs' => null, 'over' => 53.0], $problems);
         self::assertContains('paper-drive', array_column(array_filter($problems, fn (array $p): bool => $p['lesson'] === 'first-seam'), 'needs'));
         self::assertNotContains('paper-drive', array_column($problems, 'lesson'));

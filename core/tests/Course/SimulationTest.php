@@ -6,7 +6,8 @@ namespace OpenSeam\Core\Tests\Course;
 
 use OpenSeam\Core\Course\ClassMinutes;
 use OpenSeam\Core\Course\LessonMinutes;
-use OpenSeam\Core\Course\SessionPlanner;
+use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\PlanReview;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
 
@@ -84,17 +85,17 @@ final class SimulationTest extends TestCase
                 $lessons[] = ['id' => "l$i", 'minutes' => (float) mt_rand(10, 60), 'needs' => $needs];
             }
             $sessions = array_map(fn (): float => (float) mt_rand(50, 120), range(1, mt_rand(2, 8)));
-            $laid = SessionPlanner::lay($lessons, $sessions);
-            self::assertEqualsCanonicalizing(array_column($lessons, 'id'), [...array_merge([], ...$laid['sessions']), ...$laid['left']]);
-            self::assertSame([], SessionPlanner::review($lessons, $laid['sessions'], $sessions));
+            $laid = CourseLayout::of($lessons, $sessions);
+            self::assertEqualsCanonicalizing(array_column($lessons, 'id'), [...array_merge([], ...$laid->sessions), ...$laid->left]);
+            self::assertSame([], PlanReview::of($lessons, $laid->sessions, $sessions));
             $minutes = array_column($lessons, 'minutes', 'id');
-            foreach ($laid['left'] as $id) {
+            foreach ($laid->left as $id) {
                 $needs = array_column($lessons, 'needs', 'id')[$id];
-                if (array_intersect($needs, $laid['left']) !== []) {
+                if (array_intersect($needs, $laid->left) !== []) {
                     continue;
                 }
-                $earliest = max([0, ...array_map(fn (string $n): int => array_key_first(array_filter($laid['sessions'], fn (array $s): bool => in_array($n, $s, true))) ?? 0, $needs)]);
-                foreach (array_slice($laid['sessions'], $earliest, null, true) as $s => $ids) {
+                $earliest = max([0, ...array_map(fn (string $n): int => array_key_first(array_filter($laid->sessions, fn (array $s): bool => in_array($n, $s, true))) ?? 0, $needs)]);
+                foreach (array_slice($laid->sessions, $earliest, null, true) as $s => $ids) {
                     self::assertLessThan($minutes[$id], $sessions[$s] - array_sum(array_map(fn (string $x): float => $minutes[$x], $ids)) + 0.0, "$id would have fitted");
                 }
             }

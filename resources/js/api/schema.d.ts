@@ -356,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/plan/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mendPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/plan/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/print": {
         parameters: {
             query?: never;
@@ -846,6 +878,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/plan-sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lessons laid into the fewest sessions, proven where it can be, as even as can be, with the fewest changes of foot. */
+        post: operations["plan-sessions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/read-seam": {
         parameters: {
             query?: never;
@@ -1160,6 +1209,12 @@ export interface components {
             time: string;
             sessions: number;
             minutes: number;
+            /** @description days without a class, as 2030-12-25 */
+            closed?: string[];
+            /** @description number of the session, from 1, by lesson */
+            pins?: {
+                [key: string]: number;
+            };
         };
         MachineBody: {
             name: string;
@@ -1174,6 +1229,9 @@ export interface components {
             /** @enum {string} */
             unit: "mm" | "in";
         };
+        MendBody: {
+            version: number;
+        };
         NewClassBody: {
             name: string;
             students: string[];
@@ -1183,6 +1241,8 @@ export interface components {
             minutes: number;
             helpers: number;
             machines: number;
+            /** @description days without a class, as 2030-12-25 */
+            closed?: string[];
             /** @description a course of the shelf; the first one when left out */
             course?: string;
         };
@@ -1203,6 +1263,10 @@ export interface components {
         PlanBody: {
             version: number;
             sessions: string[][];
+            /** @description number of the session, from 1, by lesson */
+            pins?: {
+                [key: string]: number;
+            };
         };
         PreviewBody: {
             class: string;
@@ -1735,6 +1799,12 @@ export interface components {
             rounds: number;
             needs: string[];
         };
+        /** @description A lesson bound to a session. */
+        PlanPinView: {
+            lesson: string;
+            /** @description number, from 1 */
+            session: number;
+        };
         /** @description What is wrong with a plan. */
         PlanProblemView: {
             /** @enum {string} */
@@ -1742,6 +1812,17 @@ export interface components {
             session: number;
             lesson: string | null;
             text: string;
+        };
+        /** @description How few sessions there can be, and why each lesson stands where it does. */
+        PlanProofView: {
+            count: number;
+            lower_bound: number;
+            proven: boolean;
+            text: string;
+            /** @description by lesson */
+            reasons: {
+                [key: string]: string;
+            };
         };
         /** @description A session with what is laid in it. */
         PlanSessionView: {
@@ -1766,6 +1847,10 @@ export interface components {
             sessions: components["schemas"]["PlanSessionView"][];
             left: string[];
             problems: components["schemas"]["PlanProblemView"][];
+            pins: components["schemas"]["PlanPinView"][];
+            /** @description days without a class */
+            closed: string[];
+            proof: components["schemas"]["PlanProofView"] | null;
         };
         /** @description Why, with the readings behind it. */
         ReasonView: {
@@ -2958,6 +3043,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    mendPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendBody"];
+            };
+        };
+        responses: {
+            /** @description lessons that were moved */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        moved: components["schemas"]["NamedView"][];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    exportPlan: {
+        parameters: {
+            query: {
+                as: "calendar" | "table" | "bundle";
+            };
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description an iCalendar file, a CSV table, or a course bundle */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
                 };
             };
             /** @description what is wrong */
@@ -4821,6 +4980,109 @@ export interface operations {
                         }[];
                         /** @description a drill that comes along */
                         warm_up: string | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "plan-sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description usable minutes of a session */
+                    capacity_minutes: number;
+                    /** @description in the order the teacher has them */
+                    lessons: {
+                        /** @description its name */
+                        id: string;
+                        /** @description for the whole class */
+                        minutes: number;
+                        /** @description lessons that come before it */
+                        needs?: string[];
+                        /** @description kind of foot it is sewn with */
+                        foot?: string | null;
+                        /** @description number of a session, from 1 */
+                        not_before?: number;
+                        /** @description number of a session, from 1 */
+                        not_after?: number;
+                    }[];
+                    /** @description usable minutes of the first sessions, where they differ */
+                    session_minutes?: number[];
+                    /** @description lessons that must stand in a session: {"lesson": session} or [{"lesson", "session"}] */
+                    pins?: {
+                        [key: string]: number;
+                    } | {
+                        /** @description an id */
+                        lesson: string;
+                        /** @description number of a session, from 1 */
+                        session: number;
+                    }[];
+                    /** @description groups of lessons that stand in one session */
+                    together?: string[][];
+                    /** @description so many sessions: then the shortest equal session is looked for */
+                    sessions?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description in order */
+                        sessions: {
+                            /** @description in teaching order */
+                            lessons: string[];
+                            /** @description used */
+                            minutes: number;
+                            /** @description changes of foot */
+                            foot_changes: number;
+                        }[];
+                        /** @description sessions */
+                        count: number;
+                        /** @description fewer there cannot be */
+                        lower_bound: number;
+                        /** @description fewer sessions have been shown to be impossible */
+                        proven: boolean;
+                        /**
+                         * @description what shows it
+                         * @enum {string}
+                         */
+                        bound: "minutes" | "large" | "thirds" | "chain" | "bounds" | "search";
+                        /** @description of a session */
+                        capacity_minutes: number;
+                        /** @description why each does not stand earlier */
+                        reasons: {
+                            /** @description an id */
+                            lesson: string;
+                            /**
+                             * @description what forces it
+                             * @enum {string}
+                             */
+                            kind: "first" | "needs" | "minutes" | "pin" | "not-before";
+                            /** @description the lesson it needs */
+                            because: string | null;
+                        }[];
                     };
                 };
             };

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Course;
+
+/**
+ * Looks at a plan as the teacher has it: what runs over, and what stands before
+ * something it needs.
+ *
+ * @phpstan-type PlanLesson array{id: string, minutes: float, needs: list<string>}
+ */
+final class PlanReview
+{
+    /**
+     * What is wrong with a plan as it stands.
+     *
+     * @param  list<PlanLesson>  $lessons
+     * @param  list<list<string>>  $plan  lesson ids by session
+     * @param  list<float>  $sessions  usable minutes of each
+     * @return list<array{kind: string, session: int, lesson: string|null, needs: string|null, over: float}> kind "overfull" or "prerequisite"; sessions from 0
+     */
+    public static function of(array $lessons, array $plan, array $sessions): array
+    {
+        $byId = array_column($lessons, null, 'id');
+        $problems = [];
+        $order = [];
+        foreach ($plan as $s => $ids) {
+            $minutes = array_sum(array_map(fn (string $id): float => $byId[$id]['minutes'] ?? 0.0, $ids));
+            if ($minutes > $sessions[$s] + 1e-9) {
+                $problems[] = ['kind' => 'overfull', 'session' => $s, 'lesson' => null, 'needs' => null, 'over' => $minutes - $sessions[$s]];
+            }
+            foreach ($ids as $id) {
+                $order[$id] = count($order);
+            }
+        }
+        foreach ($plan as $s => $ids) {
+            foreach ($ids as $id) {
+                foreach ($byId[$id]['needs'] ?? [] as $need) {
+                    if (($order[$need] ?? PHP_INT_MAX) > $order[$id]) {
+                        $problems[] = ['kind' => 'prerequisite', 'session' => $s, 'lesson' => $id, 'needs' => $need, 'over' => 0.0];
+                    }
+                }
+            }
+        }
+
+        return $problems;
+    }
+}
