@@ -49,7 +49,7 @@ final class PlanningTest extends BrowserCase
             ['name' => 'Loft evening', 'students' => array_map(fn (int $i): string => "Student $i", range(1, 10)), 'starts_on' => '2026-06-04', 'time' => '18:30', 'sessions' => 6, 'minutes' => 120, 'helpers' => 0, 'machines' => 8],
         ]);
         self::assertIsString($class);
-        self::assertStringStartsNotWith("!", $class);
+        self::assertStringStartsNotWith('!', $class);
 
         return $browser->go("/plan/$class")->see('Everything is laid, in an order that holds.');
     }

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks'
-import { t } from '../app/text'
 import type { View } from '../api/client'
+import { SheetParts } from './SheetParts'
 import { linePath, stitchPath } from './stitches'
 
 interface Props {
@@ -18,7 +18,6 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
     const { ref, width, height } = useElementSize()
     const scale = Math.max(0.5, Math.min((width - MARGIN.left - MARGIN.right) / drawing.width, (height - MARGIN.top - MARGIN.bottom) / drawing.height))
     const sewn = new Set(measured.map((row) => row.row))
-    const bar = drawing.width > 160 ? 50 : 20
     return (
         <div ref={ref} className="sampler-box">
             {width > 0 && (
@@ -36,7 +35,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                 <text x={(p.x + p.width) * scale} y={p.height * scale + 18} textAnchor="end" className="draw-label">{p.label}</text>
                             </g>
                         ))}
-                        {drawing.lines.map((l, i) => <line key={i} x1={(l.from[0] ?? 0) * scale} y1={(l.from[1] ?? 0) * scale} x2={(l.to[0] ?? 0) * scale} y2={(l.to[1] ?? 0) * scale} className={`mark-${l.kind}`} />)}
+                        <SheetParts drawing={drawing} scale={scale} below={22} />
                         {drawing.rows.map((row) => {
                             const [x = 0, y = 0] = row.points[0] ?? []
                             return (
@@ -52,10 +51,6 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                         })}
                         {measured.map((row) => <path key={row.row} d={stitchPath(row.points, scale)} className="stitches" />)}
                         <Marks marks={drawing.marks} scale={scale} active={active} />
-                        <g transform={`translate(0 ${drawing.height * scale + 22})`} className="scale-bar">
-                            <path d={`M0 0v8M0 4h${bar * scale}M${bar * scale} 0v8`} />
-                            <text x={bar * scale + 8} y={9}>{t('{n} mm', { n: bar })}</text>
-                        </g>
                     </g>
                 </svg>
             )}

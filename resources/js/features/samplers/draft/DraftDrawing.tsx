@@ -2,6 +2,7 @@ import { useElementSize } from '@mantine/hooks'
 import { useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { View } from '../../../api/client'
 import { t } from '../../../app/text'
+import { SheetParts } from '../../../drawing/SheetParts'
 import { linePath, stitchPath } from '../../../drawing/stitches'
 import { handles, moveRow, withRow, type DraftLesson, type DraftRow } from './lesson'
 
@@ -65,7 +66,6 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
         const step = e.shiftKey ? 5 : SNAP_MM
         onChange(`keys ${row.id}`, (l) => withRow(l, row.id, (r) => move(r, (by[0] ?? 0) * step, (by[1] ?? 0) * step)))
     }
-    const bar = drawing.width > 160 ? 50 : 20
     const left = Math.max(MARGIN, (width - drawing.width * scale) / 2)
     return (
         <div ref={ref} className="sampler-box drafting">
@@ -79,7 +79,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                 <text x={(p.x + p.width) * scale} y={p.height * scale + 17} textAnchor="end" className="draw-label">{p.width} × {p.height} mm</text>
                             </g>
                         ))}
-                        {drawing.lines.map((l, i) => <line key={i} x1={(l.from[0] ?? 0) * scale} y1={(l.from[1] ?? 0) * scale} x2={(l.to[0] ?? 0) * scale} y2={(l.to[1] ?? 0) * scale} className={`mark-${l.kind}`} />)}
+                        <SheetParts drawing={drawing} scale={scale} below={10} />
                         {lesson.sampler.rows.map((row) => {
                             const live = drag?.whole === true && drag.row.id === row.id ? drag.points : last.points.get(row.id)
                             if (live === undefined || row.path === undefined) return null
@@ -105,10 +105,6 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                 />
                             ))
                         })}
-                        <g transform={`translate(0 ${drawing.height * scale + 10})`} className="scale-bar">
-                            <path d={`M0 0v8M0 4h${bar * scale}M${bar * scale} 0v8`} />
-                            <text x={bar * scale + 8} y={9}>{t('{n} mm', { n: bar })}</text>
-                        </g>
                     </g>
                 </svg>
             )}
