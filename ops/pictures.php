@@ -66,7 +66,10 @@ $take('look-square-spiral', function () use ($browser, $look): void {
     }
     $browser->see('furthest');
 });
-$take('plan', fn () => $browser->go("/plan/$class")->see('Safe seat')->click('.session:nth-child(3) .lesson-name'));
+// Taller, so that the forecast is on it.
+$browser->size(1280, 1240);
+$take('plan', fn () => $browser->go("/plan/$class")->see('Who will finish')->click('.session:nth-child(3) .lesson-name'));
+$browser->size(1280, 800);
 $take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
 $take('class-evidence', function () use ($browser, $class): void {
     $browser->go("/class/$class")->see('Tobiah')->press('Tobiah, Keep the allowance');

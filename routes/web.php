@@ -71,6 +71,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/today', [ClassController::class, 'today']);
         Route::get('classes/{class}/plan', [PlanController::class, 'show']);
         Route::put('classes/{class}/plan', [PlanController::class, 'store']);
+        Route::get('classes/{class}/forecast', [PlanController::class, 'forecast']);
         Route::post('classes/{class}/plan/mend', [PlanController::class, 'mend']);
         Route::get('classes/{class}/plan/export', [PlanController::class, 'export']);
         Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Enrolment;
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Printing\Format;
+use App\Printing\HandoutPages;
 use App\Printing\LessonCard;
 use App\Printing\MaterialPages;
 use App\Printing\PaperDrivePages;
@@ -25,7 +27,7 @@ final readonly class PrintPages
 {
     public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
 
-    public const OF_CLASS = ['seats', 'materials', 'pack'];
+    public const OF_CLASS = ['seats', 'materials', 'handout', 'pack'];
 
     public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials) {}
 
@@ -73,6 +75,7 @@ final readonly class PrintPages
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
             'materials' => $this->shopping($sheet, $class),
+            'handout' => HandoutPages::add($sheet, $class->name, array_values(PlanSession::ofClass($class->id, true)->get()->all()), CountMaterials::shop($class), $this->shelf->bundle()->lesson(...)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };

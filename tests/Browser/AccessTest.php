@@ -13,7 +13,7 @@ final class AccessTest extends BrowserCase
     public static function places(): iterable
     {
         yield 'today' => ['/today/{class}', 'sewing now'];
-        yield 'plan' => ['/plan/{class}', 'Everything is laid'];
+        yield 'plan' => ['/plan/{class}', 'Who will finish'];
         yield 'class' => ['/class/{class}', 'Keep the allowance'];
         yield 'samplers' => ['/samplers', 'Square spiral'];
         yield 'lesson' => ['/samplers/guides', 'Look for'];

@@ -93,6 +93,27 @@ final class PlanTest extends TestCase
         $this->assertProblem($this->postJson("/api/classes/{$class->id}/plan/mend", ['version' => 1]), 409, 'version', 'changed meanwhile');
     }
 
+    public function test_the_forecast_says_who_finishes_and_what_takes_longest(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $forecast = fn () => $this->getJson("/api/classes/{$class->id}/forecast")->assertOk()->assertJsonPath('lessons', 8);
+        $before = (array) $forecast()->json('students.0');
+        self::assertSame([0, 8], [$before['done'], $before['left']]);
+        self::assertGreaterThan(0.0, $before['chance']);
+        self::assertLessThan(1.0, $before['chance']);
+        // The first session is over; the second has run for half an hour.
+        self::assertSame([2, 3, 4, 5, 6], array_column((array) $forecast()->json('sessions'), 'number'));
+        foreach ((array) $forecast()->json('sessions') as $s) {
+            self::assertTrue($s['low'] <= $s['middle'] && $s['middle'] <= $s['high'] && $s['high'] <= $s['samples'], 'nobody does a lesson without a sample');
+        }
+        self::assertStringContainsString('3 students still have it', (string) $forecast()->json('stall'));
+        $this->postJson('/api/samples', $this->seam($class, $this->student($class)))->assertCreated();
+        $after = (array) $forecast()->json('students.0');
+        self::assertSame([1, 7], [$after['done'], $after['left']]);
+        self::assertGreaterThan($before['chance'], $after['chance']);
+        self::assertLessThan($before['samples'], $after['samples']);
+    }
+
     public function test_a_closed_day_moves_the_sessions_on(): void
     {
         $this->actingAs($this->teacher());

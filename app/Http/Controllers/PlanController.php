@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ExportBundle;
 use App\Actions\ExportPlan;
+use App\Actions\ForecastClass;
 use App\Actions\LayOutPlan;
 use App\Actions\ShowPlan;
 use App\Actions\StorePlan;
@@ -13,9 +14,11 @@ use App\Http\Requests\LayOutBody;
 use App\Http\Requests\MendBody;
 use App\Http\Requests\PlanBody;
 use App\Http\Resources\ErrorBody;
+use App\Http\Resources\ForecastView;
 use App\Http\Resources\NamedView;
 use App\Http\Resources\PlanView;
 use App\Models\SewingClass;
+use App\Models\User;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -23,6 +26,7 @@ use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\BundleJson;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 
 /** The plan of a class. */
 final readonly class PlanController
@@ -82,6 +86,19 @@ final readonly class PlanController
         $moved = $layOut->mend(SewingClass::query()->findOrFail($class), $body->whole('version'));
 
         return new JsonResponse(['moved' => array_map(fn (string $id): NamedView => new NamedView($id, $shelf->bundle()->lesson($id)->title), $moved)]);
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/forecast',
+        operationId: 'forecast',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ForecastView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function forecast(Request $request, string $class, ForecastClass $forecast): JsonResponse
+    {
+        $user = $request->user();
+
+        return new JsonResponse($forecast(SewingClass::query()->findOrFail($class), $user instanceof User ? $user->unit : Unit::Millimetre));
     }
 
     #[OA\Get(

@@ -103,3 +103,7 @@ export function useLessonText(lesson: string) {
 export function useShelf() {
     return useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')) })
 }
+
+export function useForecast(id: string) {
+    return useQuery({ queryKey: ['forecast', id], queryFn: () => ask(api.GET('/api/classes/{class}/forecast', { params: { path: { class: id } } })) })
+}

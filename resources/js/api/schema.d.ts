@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forecast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/plan/export": {
         parameters: {
             query?: never;
@@ -1549,6 +1565,46 @@ export interface components {
         FootView: {
             id: string;
             facts: components["schemas"]["FootFacts"];
+        };
+        /** @description How far the class is by the end of a session. */
+        ForecastSessionView: {
+            /** @description of the session, from 1 */
+            number: number;
+            starts_at: string;
+            /** @description a student can sew by its end, from now on */
+            samples: number;
+            /** @description lessons done by nine in ten */
+            low: number;
+            /** @description lessons done by one in two */
+            middle: number;
+            /** @description lessons done by one in ten */
+            high: number;
+        };
+        /** @description A student's chance to finish. */
+        ForecastStudentView: {
+            student: string;
+            name: string;
+            /** @description lessons with a good sample */
+            done: number;
+            left: number;
+            /**
+             * Format: float
+             * @description to have done all by the end of the last session
+             */
+            chance: number;
+            /**
+             * Format: float
+             * @description the lessons left are expected to take
+             */
+            samples: number;
+        };
+        /** @description Who finishes, and when. */
+        ForecastView: {
+            lessons: number;
+            sessions: components["schemas"]["ForecastSessionView"][];
+            students: components["schemas"]["ForecastStudentView"][];
+            /** @description the lesson that will take longest */
+            stall: string | null;
         };
         /** @description Something found. */
         FoundView: {
@@ -3097,6 +3153,39 @@ export interface operations {
             };
         };
     };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForecastView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     exportPlan: {
         parameters: {
             query: {
@@ -3238,7 +3327,7 @@ export interface operations {
     printClass: {
         parameters: {
             query: {
-                what: "seats" | "materials" | "pack";
+                what: "seats" | "materials" | "handout" | "pack";
                 /** @description a ULID of the caller, to ask how far it is */
                 job?: string;
                 format?: "A4" | "Letter";

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useParams } from 'react-router'
+import { useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMaterials, useMe } from '../../api/queries'
 import { t } from '../../app/text'
@@ -12,7 +12,7 @@ import { CuttingPlan } from './CuttingPlan'
 /** What a class needs: the list with its arithmetic, what is there, what it costs, and how the cloth is cut. */
 export default function MaterialsPage() {
     const id = useParams().classId ?? ''
-    const [session, setSession] = useState('')
+    const [session, setSession] = useState(useSearchParams()[0].get('session') ?? '')
     const [each, setEach] = useState('')
     const typed = toNumber(each)
     const zone = useMe().data?.timezone ?? 'UTC'

@@ -5,6 +5,7 @@ import { useChange, useMe, usePlan } from '../../api/queries'
 import { t } from '../../app/text'
 import { clock, day } from '../../app/time'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Forecast } from './Forecast'
 
 /** The course laid along its sessions as lengths of tape; a lesson moves by hand or by key, and what breaks is said at once. */
 export default function PlanPage() {
@@ -98,12 +99,14 @@ export default function PlanPage() {
                                 />
                             ))}
                         </div>
-                        <div className="session-sum">{t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}{s.used > s.usable && <strong>{t('{n} over', { n: Math.round(s.used - s.usable) })}</strong>}</div>
+                        <div className="session-sum">{t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}{s.used > s.usable && <strong>{t('{n} over', { n: Math.round(s.used - s.usable) })}</strong>}{s.lessons.length > 0 && <Link className="bring" to={`/materials/${id}?session=${i + 1}`}>{t('what to bring')}</Link>}</div>
                     </li>
                 ))}
             </ol>
+            <Forecast id={id} zone={zone} />
             <Closed plan={p} busy={layOut.isPending} onChange={(closed) => layOut.mutate({ plan: p, closed })} />
             <p className="print-acts">
+                <a className="quiet-act" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">{t('Print it for the students')}</a>
                 <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=calendar`}>{t('Into a calendar')}</a>
                 <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=table`}>{t('As a table')}</a>
                 <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=bundle`}>{t('As a course bundle')}</a>

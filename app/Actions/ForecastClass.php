@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\ForecastSessionView;
+use App\Http\Resources\ForecastStudentView;
+use App\Http\Resources\ForecastView;
+use App\Models\PlanSession;
+use App\Models\SewingClass;
+use App\Models\SkillStanding;
+use App\Support\ClassRoom;
+use App\Support\Shelf;
+use App\Support\Standings;
+use App\Support\StudentReading;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Skill\FinishForecast;
+use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Words;
+
+/** Who finishes the course by its last session, how far the class gets, and which lesson will take longest. */
+final readonly class ForecastClass
+{
+    /** The band of the fan: eight students in ten are in it. */
+    private const BAND = [0.9, 0.5, 0.1];
+
+    public function __construct(private ReadClass $read, private Shelf $shelf) {}
+
+    public function __invoke(SewingClass $class, Unit $unit): ForecastView
+    {
+        $reading = ($this->read)($class, $unit, planned: true);
+        $coming = array_values(array_filter($reading->sessions, fn (PlanSession $s): bool => $s->endsAt() > $reading->now));
+        $samples = $this->samples($class, $coming, $reading->now);
+        $order = $this->shelf->order($class->course);
+        $known = $this->known($class, $reading->now);
+        $students = [];
+        $forecasts = [];
+        $takes = [];
+        foreach ($reading->students as $id => $s) {
+            $left = array_values(array_diff($order, self::met($s)));
+            $forecast = FinishForecast::of(TracingParameters::usual(), array_map(fn (string $l): float => $this->start($l, $known[$id] ?? []), $left), $samples);
+            foreach ($left as $i => $lesson) {
+                $takes[$lesson][] = $forecast->expected[$i];
+            }
+            $done = count($order) - count($left);
+            $forecasts[] = [$done, $forecast];
+            $students[] = new ForecastStudentView((string) $id, $s->enrolment->student->name, $done, count($left), $forecast->chance(), array_sum($forecast->expected));
+        }
+
+        return new ForecastView(count($order), $this->sessions($coming, $samples, $forecasts), $students, $this->stall($takes));
+    }
+
+    /** @return list<string> lessons with a good sample */
+    private static function met(StudentReading $s): array
+    {
+        $met = [];
+        foreach ($s->samples as $kept) {
+            $kept->grade->verdict() === Verdict::Met && $met[] = $kept->sample->lesson;
+        }
+
+        return array_values(array_unique($met));
+    }
+
+    /**
+     * Samples a student can sew by the end of each session to come: one of each lesson that is planned,
+     * and as many more as the minutes that are left hold.
+     *
+     * @param  list<PlanSession>  $coming
+     * @return list<int>
+     */
+    private function samples(SewingClass $class, array $coming, CarbonImmutable $now): array
+    {
+        $room = ClassRoom::of($class);
+        $minutes = fn (string $id): float => $room->minutes($this->shelf, $id)->minutes;
+        $each = array_map(fn (string $id): float => $minutes($id) - $this->shelf->bundle()->lesson($id)->minutes->demo, $this->shelf->order($class->course));
+        $one = max(1.0, array_sum($each) / max(1, count($each)));
+        $sum = 0.0;
+        $samples = [];
+        foreach ($coming as $session) {
+            $used = array_sum(array_map($minutes, $session->lessonIds()));
+            $begun = max(0.0, min(1.0, $session->starts_at->diffInMinutes($now, false) / max(1, $session->minutes)));
+            $sum += (count($session->lessonIds()) + max(0.0, SessionTape::usable($session->minutes) - $used) / $one) * (1 - $begun);
+            $samples[] = (int) floor($sum + 1e-9);
+        }
+
+        return $samples;
+    }
+
+    /** @return array<string, array<string, float>> chance that a skill is known, by student and skill, as of now */
+    private function known(SewingClass $class, CarbonImmutable $now): array
+    {
+        $known = [];
+        foreach (SkillStanding::query()->where('class_id', $class->id)->get() as $row) {
+            $known[$row->student_id][$row->skill] = Standings::at($row, $now)->faded;
+        }
+
+        return $known;
+    }
+
+    /** @param  array<string, float>  $known */
+    private function start(string $lesson, array $known): float
+    {
+        return min(array_map(fn (string $skill): float => $known[$skill] ?? TracingParameters::usual()->start, $this->shelf->bundle()->lesson($lesson)->teaches) ?: [TracingParameters::usual()->start]);
+    }
+
+    /**
+     * How many lessons a student of the class has done by each session: at least, in the middle, at most.
+     *
+     * @param  list<PlanSession>  $coming
+     * @param  list<int>  $samples
+     * @param  list<array{int, FinishForecast}>  $forecasts  with the lessons done already
+     * @return list<ForecastSessionView>
+     */
+    private function sessions(array $coming, array $samples, array $forecasts): array
+    {
+        $views = [];
+        foreach ($coming as $k => $session) {
+            $at = [];
+            foreach (self::BAND as $share) {
+                for ($n = 0; $n < 1000; $n++) {
+                    $chance = array_sum(array_map(fn (array $f): float => $n + 1 <= $f[0] ? 1.0 : ($f[1]->done[$k][$n + 1 - $f[0]] ?? 0.0), $forecasts)) / max(1, count($forecasts));
+                    if ($chance < $share - 1e-12) {
+                        break;
+                    }
+                }
+                $at[] = $n;
+            }
+            $views[] = new ForecastSessionView($session->position + 1, $session->starts_at->toIso8601ZuluString(), $samples[$k], ...$at);
+        }
+
+        return $views;
+    }
+
+    /** @param  array<string, list<float>>  $takes  samples each student needs, by lesson */
+    private function stall(array $takes): ?string
+    {
+        if ($takes === []) {
+            return null;
+        }
+        $sums = array_map(array_sum(...), $takes);
+        $lesson = (string) array_search(max($sums), $sums, true);
+        $words = Words::in();
+
+        return $words->say('forecast.stall', [
+            'lesson' => $this->shelf->bundle()->lesson($lesson)->title, 'each' => $words->number(round($sums[$lesson] / count($takes[$lesson]), 1), 1), 'students' => (string) count($takes[$lesson]),
+        ]);
+    }
+}

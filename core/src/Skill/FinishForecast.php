@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Skill;
+
+/**
+ * Who finishes when, by the skill model run forward: each lesson still to come
+ * takes as many samples as it takes until one is good, and each session to come
+ * has room for so many. The chances are worked out, not drawn: sums of
+ * independent counts, folded lesson by lesson.
+ */
+final readonly class FinishForecast
+{
+    /** Nobody sews one lesson more often. */
+    private const MOST_SAMPLES = 60;
+
+    /**
+     * @param  list<list<float>>  $done  for each session to come, the chance that at least 0, 1, 2 … of the lessons are done by its end
+     * @param  list<float>  $expected  samples each lesson takes
+     */
+    private function __construct(public array $done, public array $expected) {}
+
+    /**
+     * @param  list<float>  $known  for each lesson to come, in order: chance that its weakest skill is known before it is shown
+     * @param  list<int>  $samples  a student can sew by the end of each session to come, from now on
+     */
+    public static function of(TracingParameters $p, array $known, array $samples): self
+    {
+        $most = max([0, ...$samples]);
+        // Chance that so many samples were needed for the lessons so far.
+        $needed = [0 => 1.0];
+        $within = [self::cumulated($needed, $most)];
+        $expected = [];
+        foreach ($known as $start) {
+            // The demonstration has taught once before the first sample.
+            $shown = $start + (1 - $start) * $p->transit;
+            $expected[] = ExpectedSamples::untilGood($p, $shown);
+            $one = self::untilGood($p, $shown);
+            $next = [];
+            foreach ($needed as $a => $chance) {
+                foreach ($one as $n => $with) {
+                    if ($a + $n <= $most) {
+                        $next[$a + $n] = ($next[$a + $n] ?? 0.0) + $chance * $with;
+                    }
+                }
+            }
+            $needed = $next;
+            $within[] = self::cumulated($needed, $most);
+        }
+
+        return new self(array_map(fn (int $s): array => array_map(fn (array $w): float => $w[$s] ?? 0.0, $within), $samples), $expected);
+    }
+
+    /** Chance that everything is done by the end of the last session. */
+    public function chance(): float
+    {
+        $last = $this->done === [] ? [1.0] : $this->done[count($this->done) - 1];
+
+        return $this->done === [] && $this->expected !== [] ? 0.0 : $last[count($last) - 1];
+    }
+
+    /**
+     * So many lessons, at least, are done by the end of a session with this chance.
+     *
+     * @param  float  $share  such as 0.9: nine in ten get that far
+     */
+    public function lessonsBy(int $session, float $share): int
+    {
+        $lessons = 0;
+        foreach ($this->done[$session] ?? [] as $n => $chance) {
+            $lessons = $chance >= $share - 1e-12 ? $n : $lessons;
+        }
+
+        return $lessons;
+    }
+
+    /**
+     * @return array<int, float> chance that the first good sample is the 1st, 2nd …
+     */
+    public static function untilGood(TracingParameters $p, float $known): array
+    {
+        $unknown = 1 - $known;
+        $chances = [];
+        for ($n = 1; $n <= self::MOST_SAMPLES; $n++) {
+            $chances[$n] = $known * (1 - $p->slip) + $unknown * $p->guess;
+            $failed = $unknown * (1 - $p->guess);
+            $known = $known * $p->slip + $failed * $p->transit;
+            $unknown = $failed * (1 - $p->transit);
+        }
+
+        return $chances;
+    }
+
+    /**
+     * @param  array<int, float>  $chances
+     * @return list<float> chance of at most 0, 1, 2 …
+     */
+    private static function cumulated(array $chances, int $most): array
+    {
+        $sum = 0.0;
+        $all = [];
+        for ($n = 0; $n <= $most; $n++) {
+            $all[] = $sum += $chances[$n] ?? 0.0;
+        }
+
+        return $all;
+    }
+}
