@@ -117,6 +117,39 @@ final class DraftingTest extends BrowserCase
         self::assertQuiet();
     }
 
+    public function test_a_sample_begun_with_one_version_goes_on_with_it(): void
+    {
+        $browser = $this->signIn()->press('Look at the sample of Keziah');
+        $browser->find('[data-reading]');
+        foreach (['16', '16', '16', '16', '16'] as $reading) {
+            $browser->keys($reading, self::ENTER);
+        }
+        $browser->see('mean 16.0 mm');
+        usleep(300_000);
+        $address = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
+        // Meanwhile somebody moves the seam of this lesson to 10 mm.
+        $kept = $browser->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            fetch('/api/lessons/first-seam/text').then((r) => r.json()).then(({lesson, version}) => {
+                lesson.sampler.rows[0].path.distance_mm = 10;
+                for (const c of lesson.sampler.rows[0].checks.slice(0, 2)) { c.target_mm = 10; delete c.allows; }
+                return fetch('/api/drafts', {method: 'POST', headers: {'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: JSON.stringify({lesson, version})});
+            }).then((r) => r.json()).then((k) => done(k.version ?? JSON.stringify(k))).catch((e) => done('! ' + e));
+            JS);
+        self::assertIsInt($kept);
+        $browser->go($address)->see('mean 16.0 mm, 0.1 mm over');
+        self::assertStringContainsString('version=', $browser->driver->getCurrentURL());
+        $browser->driver->executeScript('localStorage.clear()');
+        // A new one is looked at by the lesson as it is now.
+        $browser->go($address)->find('[data-reading]');
+        foreach (['16', '16', '16', '16', '16'] as $reading) {
+            $browser->keys($reading, self::ENTER);
+        }
+        $browser->see('6.0 mm over');
+        $browser->driver->executeScript('localStorage.clear()');
+        self::assertQuiet();
+    }
+
     public function test_the_class_pack_tells_how_far_it_is(): void
     {
         $browser = $this->signIn();
