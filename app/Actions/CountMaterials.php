@@ -53,14 +53,11 @@ final readonly class CountMaterials
         $now = Clock::now();
         $coming = array_values(array_filter(PlanSession::ofClass($class->id, true)->get()->all(), fn (PlanSession $s): bool => $s->endsAt() > $now));
         [$room, $bought, $students] = [RoomBook::read($class->studio_id), self::shop($class), max(1, $class->enrolments()->count())];
-        $sums = [];
-        $ids = [];
-        foreach ($coming as $session) {
-            $ids = [...$ids, ...$session->lessonIds()];
-            $sums[] = $this->count($room, $bought, $students, $ids, $samplesEach);
-        }
+        $count = fn (int $from, int $to): ClassMaterials => $this->count(
+            $room, $bought, $students, array_merge([], ...array_map(fn (PlanSession $s): array => $s->lessonIds(), array_slice($coming, $from, $to - $from))), $samplesEach,
+        );
 
-        return array_map(fn (int $i): PlanSession => $coming[$i], Shortage::first($sums, $have));
+        return array_map(fn (int $i): PlanSession => $coming[$i], Shortage::first(count($coming), $count, $have));
     }
 
     /** How things come from the studio's shop. */

@@ -25,9 +25,14 @@ final readonly class StudioShelf
     public static function of(string $studio, string $edition): self
     {
         $file = self::folder($studio)."/$edition.json";
-        is_file($file) || self::write($studio, $edition, $file);
-        /** @var array{lessons: list<Json>, skills: list<Json>, faults: list<Json>, courses: list<Json>} $over */
+        /** @var array{lessons: list<Json>, skills: list<Json>, faults: list<Json>, courses: list<Json>}|null $over */
         $over = self::decode($file);
+        if ($over === null) {
+            // Not there yet, or cleared away by a request that had a newer edition.
+            self::write($studio, $edition, $file);
+            /** @var array{lessons: list<Json>, skills: list<Json>, faults: list<Json>, courses: list<Json>} $over */
+            $over = self::decode($file) ?? ShelfEdition::NOTHING;
+        }
 
         return new self($file, $over);
     }
@@ -35,7 +40,7 @@ final readonly class StudioShelf
     /** @return Json|null a lesson as it once was */
     public function earlier(string $lesson, int $version): ?array
     {
-        /** @var array<string, array<int, Json>> $all */
+        /** @var array<string, array<int, Json>>|null $all */
         $all = self::decode(self::earlierFile($this->file));
 
         return $all[$lesson][$version] ?? null;
@@ -55,7 +60,7 @@ final readonly class StudioShelf
         $folder = self::folder($studio);
         is_dir($folder) || mkdir($folder, 0755, true);
         // Of older editions nobody asks again.
-        array_map(unlink(...), glob("$folder/*.json") ?: []);
+        array_map(fn (string $old): bool => @unlink($old), glob("$folder/*.json") ?: []);
         self::put(self::earlierFile($file), $texts);
         self::put($file, ['lessons' => $lessons] + $manifest);
     }
@@ -68,10 +73,12 @@ final readonly class StudioShelf
         rename($new, $file);
     }
 
-    /** @return array<array-key, mixed> */
-    private static function decode(string $file): array
+    /** @return array<array-key, mixed>|null null when there is no such file */
+    private static function decode(string $file): ?array
     {
-        return (array) json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
+        $text = @file_get_contents($file);
+
+        return $text === false ? null : (array) json_decode($text, true, 64, JSON_THROW_ON_ERROR);
     }
 
     private static function earlierFile(string $file): string

@@ -92,16 +92,27 @@ final class ClassMaterialsTest extends TestCase
     public function test_the_day_something_runs_short_is_the_first_that_needs_more_than_there_is(): void
     {
         $lessons = array_map(fn (string $id) => Fixtures::bundle()->lesson($id), ['first-seam', 'length-ladder', 'square-spiral', 'zip']);
-        $sums = [];
-        foreach (array_keys($lessons) as $i) {
-            $sums[] = ClassMaterials::of(array_slice($lessons, 0, $i + 1), 6, 4, samplesEach: 1.0);
-        }
+        $counted = 0;
+        $count = function (int $from, int $to) use ($lessons, &$counted): ClassMaterials {
+            $counted++;
+
+            return ClassMaterials::of(array_slice($lessons, $from, $to - $from), 6, 4, samplesEach: 1.0);
+        };
+        $sums = array_map(fn (int $i): ClassMaterials => $count(0, $i + 1), array_keys($lessons));
         $amount = fn (int $i, string $item): float => array_column(array_map(fn (Need $n): array => [$n->item, $n->amount], $sums[$i]->needs), 1, 0)[$item];
         $have = ['cloth' => $amount(1, 'cloth'), 'thread.dark-blue' => 4.0, 'thread.red' => 3.0, 'bobbin' => 100.0, 'needle' => 4.0, 'pin' => 120.0];
-        $short = Shortage::first($sums, $have);
+        $counted = 0;
+        $short = Shortage::first(4, $count, $have);
+        self::assertLessThanOrEqual(7, $counted, 'not every day is counted for every item');
         self::assertSame(2, $short['cloth'], 'enough for two lessons, not for the third');
         self::assertSame(0, $short['thread.red']);
         self::assertSame(3, $short['zip-180-mm'], 'asked for with the zip');
+        // The same, item by item and day by day.
+        foreach ($short as $item => $day) {
+            self::assertGreaterThan($have[$item] ?? 0.0, $amount($day, (string) $item));
+            $day === 0 || self::assertLessThanOrEqual($have[$item] ?? 0.0, array_column(array_map(fn (Need $n): array => [$n->item, $n->amount], $sums[$day - 1]->needs), 1, 0)[$item] ?? 0.0);
+        }
+        self::assertSame([], Shortage::first(0, $count, $have));
         self::assertArrayNotHasKey('pin', $short);
         self::assertArrayNotHasKey('thread.dark-blue', $short);
     }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
-import { useChange, useLessonText, useRoom } from '../../../api/queries'
+import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
 import { t } from '../../../app/text'
 import { Trouble, Waiting } from '../../../ui/Trouble'
 import { Choice, mm } from '../../workshop/fields'
@@ -18,15 +18,16 @@ export default function DraftPage() {
     const id = useParams().lessonId ?? ''
     const text = useLessonText(id)
     const room = useRoom(undefined)
-    if (text.data === undefined || room.data === undefined) return text.error === null ? <Waiting what={t('Laying it on the table')} /> : <Trouble error={text.error} />
-    return <Table key={`${id}:${text.data.version}`} text={text.data} stitches={room.data.stitches} />
+    const studio = useMe().data?.studio
+    if (text.data === undefined || room.data === undefined || studio === undefined) return text.error === null ? <Waiting what={t('Laying it on the table')} /> : <Trouble error={text.error} />
+    return <Table key={`${id}:${text.data.version}`} studio={studio} text={text.data} stitches={room.data.stitches} />
 }
 
 const PARTS = ['rows', 'cloth', 'words', 'versions'] as const
 
-function Table({ text, stitches }: { text: View['LessonTextView']; stitches: View['StitchView'][] }) {
+function Table({ studio, text, stitches }: { studio: string; text: View['LessonTextView']; stitches: View['StitchView'][] }) {
     const shelf = text.lesson as unknown as DraftLesson
-    const draft = useDraft(shelf, text.version)
+    const draft = useDraft(studio, shelf, text.version)
     const lesson = draft.draft
     const navigate = useNavigate()
     const [part, setPart] = useState<(typeof PARTS)[number]>('rows')

@@ -31,8 +31,9 @@ function kept(key: string): Kept | null {
 }
 
 /** A lesson being changed: kept on this device as it is typed, read by the core as it changes, undone step by step. */
-export function useDraft(lesson: DraftLesson, version: number) {
-    const key = `drafting:${lesson.id}`
+export function useDraft(studio: string, lesson: DraftLesson, version: number) {
+    // Two studios may share a device, never a draft.
+    const key = `drafting:${studio}:${lesson.id}`
     const [begun] = useState(() => kept(key))
     const [from, setFrom] = useState(begun?.version ?? version)
     const [history, setHistory] = useState<History>(() => ({ past: [], now: begun?.lesson ?? lesson, future: [], what: '', at: 0 }))
