@@ -64,7 +64,7 @@ final readonly class DraftController
         path: '/api/drafts/row',
         operationId: 'startRow',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewRowBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: new OA\AdditionalProperties)], required: ['row'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function row(NewRowBody $body): JsonResponse
     {

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['bundle'], properties: [
-    new OA\Property(property: 'bundle', type: 'object', additionalProperties: new OA\AdditionalProperties, description: 'as described by course-bundle.schema.json'), new OA\Property(property: 'edition', type: 'integer', description: 'of the shelf it was compared with'),
+    new OA\Property(property: 'bundle', type: 'object', additionalProperties: true, description: 'as described by course-bundle.schema.json'), new OA\Property(property: 'edition', type: 'integer', description: 'of the shelf it was compared with'),
 ])]
 final class BundleBody extends Body
 {

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson'], properties: [new OA\Property(property: 'lesson', type: 'object', additionalProperties: new OA\AdditionalProperties, description: 'as in a bundle')])]
+#[OA\Schema(required: ['lesson'], properties: [new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as in a bundle')])]
 class DraftBody extends Body
 {
     public function rules(): array
