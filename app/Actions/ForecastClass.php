@@ -119,16 +119,7 @@ final readonly class ForecastClass
     {
         $views = [];
         foreach ($coming as $k => $session) {
-            $at = [];
-            foreach (self::BAND as $share) {
-                for ($n = 0; $n < 1000; $n++) {
-                    $chance = array_sum(array_map(fn (array $f): float => $n + 1 <= $f[0] ? 1.0 : ($f[1]->done[$k][$n + 1 - $f[0]] ?? 0.0), $forecasts)) / max(1, count($forecasts));
-                    if ($chance < $share - 1e-12) {
-                        break;
-                    }
-                }
-                $at[] = $n;
-            }
+            $at = array_map(fn (float $share): int => FinishForecast::ofClass($forecasts, $k, $share), self::BAND);
             $views[] = new ForecastSessionView($session->position + 1, $session->starts_at->toIso8601ZuluString(), $samples[$k], ...$at);
         }
 

@@ -45,7 +45,7 @@ final readonly class ShowShelf
     {
         $today = $this->shelf->text($id) ?? throw InputError::at('lesson', $id, 'There is no such lesson on the shelf.');
         $current = is_int($today['version']) ? $today['version'] : 1;
-        $samples = array_column($this->book->samples($id), 'samples', 'version');
+        $samples = $this->book->samples($id);
         $versions = [];
         foreach (LessonText::query()->where('lesson', $id)->get(['id', 'studio_id', 'version', 'kept_at']) as $text) {
             $versions[$text->version] = $text->kept_at->toIso8601ZuluString();

@@ -26,7 +26,7 @@ final readonly class ShelfBook
 {
     public function __construct(private Shelf $shelf, private CurrentStudio $studio) {}
 
-    /** Editions, newest first; the shelf as it is shipped, number 0, is not among them. */
+    /** The edition in use; null: the shelf as it is shipped, number 0. */
     public function current(): ?ShelfEdition
     {
         $edition = $this->studio->edition();
@@ -90,13 +90,13 @@ final readonly class ShelfBook
         return LessonText::query()->where('lesson', $lesson)->exists();
     }
 
-    /** @return list<array{version: int, samples: int}> how many samples were sewn of each version of a lesson */
+    /** @return array<int, int> how many samples were sewn of each version of a lesson */
     public function samples(string $lesson): array
     {
         $counted = [];
         foreach (Sample::query()->where('lesson', $lesson)->toBase()->groupBy('lesson_version')->selectRaw('lesson_version as version, count(*) as samples')->get() as $row) {
             $row = (array) $row;
-            $counted[] = ['version' => self::whole($row['version'] ?? 0), 'samples' => self::whole($row['samples'] ?? 0)];
+            $counted[self::whole($row['version'] ?? 0)] = self::whole($row['samples'] ?? 0);
         }
 
         return $counted;

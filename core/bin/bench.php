@@ -5,7 +5,6 @@ declare(strict_types=1);
 // How fast the core is: medians and 95th percentiles of many runs, printed as measured.
 
 use OpenSeam\Core\Compute\Registry;
-use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\SessionProblem;
 use OpenSeam\Core\Course\Planning\SessionSolver;
 use OpenSeam\Core\Curriculum\BundleFiles;
@@ -24,6 +23,7 @@ use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
 use OpenSeam\Core\Tests\Support\GeneralSolver;
+use OpenSeam\Core\Tests\Support\RandomLessons;
 use OpenSeam\Core\Words;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -57,30 +57,19 @@ $feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i 
 $room = new Room($machines, $feet);
 $measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
 
-// Courses drawn by lot: mostly each lesson stands on some shortly before it.
-$courses = array_map(function (int $seed): array {
-    mt_srand($seed);
-    $tasks = [];
-    for ($i = 0; $i < 80; $i++) {
-        $needs = array_values(array_filter(range(0, max(0, $i - 1)), fn (int $k): bool => $k < $i && mt_rand() / mt_getrandmax() < 0.25 * min(1, 5 / ($i - $k))));
-        $tasks[] = new PlanTask("t$i", mt_rand(12, 70), array_map(fn (int $k): string => "t$k", $needs));
-    }
-
-    return $tasks;
-}, range(1, 50));
 foreach ([[40, 105.0], [40, 165.0], [80, 105.0]] as [$lessons, $capacity]) {
     $proven = $gap = $at = 0;
-    $measure(sprintf('core: plan of %d lessons, sessions of %d min, 50 courses', $lessons, $capacity), 50, function () use ($courses, $lessons, $capacity, &$proven, &$gap, &$at): void {
-        $plan = SessionSolver::fewest(SessionProblem::of(array_slice($courses[$at++ % 50], 0, $lessons), $capacity));
+    $measure(sprintf('core: plan of %d lessons, sessions of %d min, 50 courses', $lessons, $capacity), 50, function () use ($lessons, $capacity, &$proven, &$gap, &$at): void {
+        $plan = SessionSolver::fewest(SessionProblem::of(RandomLessons::course($lessons, $at++ % 50), $capacity));
         $proven += $plan->proven ? 1 : 0;
         $gap = max($gap, $plan->count() - $plan->lowerBound);
     });
     printf("    proven to be the fewest: %d of 51; furthest from the bound: %d sessions\n", $proven, $gap);
 }
-if (class_exists(GeneralSolver::class) && GeneralSolver::isThere()) {
+if (GeneralSolver::isThere()) {
     $ratios = [];
-    foreach (array_slice($courses, 0, 5) as $tasks) {
-        $tasks = array_slice($tasks, 0, 40);
+    foreach (range(0, 4) as $seed) {
+        $tasks = RandomLessons::course(40, $seed);
         $start = hrtime(true);
         $plan = SessionSolver::fewest(SessionProblem::of($tasks, 165.0));
         $own = hrtime(true) - $start;

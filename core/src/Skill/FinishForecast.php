@@ -61,6 +61,28 @@ final readonly class FinishForecast
     }
 
     /**
+     * So many lessons, at least, have this share of a class done by the end of a session.
+     *
+     * @param  list<array{int, self}>  $class  for each student the lessons done already, and what is to come
+     * @param  float  $share  such as 0.9: nine in ten get that far
+     */
+    public static function ofClass(array $class, int $session, float $share): int
+    {
+        $most = max([0, ...array_map(fn (array $s): int => $s[0] + count($s[1]->expected), $class)]);
+        for ($n = 1; $n <= $most; $n++) {
+            $sum = 0.0;
+            foreach ($class as [$done, $forecast]) {
+                $sum += $n <= $done ? 1.0 : ($forecast->done[$session][$n - $done] ?? 0.0);
+            }
+            if ($sum / count($class) < $share - 1e-12) {
+                return $n - 1;
+            }
+        }
+
+        return $most;
+    }
+
+    /**
      * So many lessons, at least, are done by the end of a session with this chance.
      *
      * @param  float  $share  such as 0.9: nine in ten get that far

@@ -73,6 +73,21 @@ final class FinishForecastTest extends TestCase
         self::assertGreaterThanOrEqual($forecast->lessonsBy(0, 0.5), $forecast->lessonsBy(2, 0.5));
     }
 
+    /** Of one student it is that student's own; of two alike the same; who is ahead lifts the middle, not the least. */
+    public function test_the_fan_of_a_class(): void
+    {
+        $p = TracingParameters::usual();
+        $one = FinishForecast::of($p, [0.3, 0.3, 0.3], [4, 8]);
+        foreach ([0.9, 0.5, 0.1] as $share) {
+            self::assertSame(2 + $one->lessonsBy(1, $share), FinishForecast::ofClass([[2, $one]], 1, $share));
+            self::assertSame(2 + $one->lessonsBy(1, $share), FinishForecast::ofClass([[2, $one], [2, $one]], 1, $share));
+        }
+        $done = FinishForecast::of($p, [], [4, 8]);
+        self::assertSame(5, FinishForecast::ofClass([[2, $one], [5, $done]], 0, 0.5), 'half of the class has done all');
+        self::assertSame(2 + $one->lessonsBy(0, 0.8), FinishForecast::ofClass([[2, $one], [5, $done]], 0, 0.9));
+        self::assertSame(0, FinishForecast::ofClass([], 0, 0.5));
+    }
+
     public function test_nothing_left_and_no_time_left(): void
     {
         $p = TracingParameters::usual();
