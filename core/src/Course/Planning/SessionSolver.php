@@ -16,7 +16,7 @@ use OpenSeam\Core\InputError;
 final class SessionSolver
 {
     /** Steps of all searches together: about two seconds on a slow machine. */
-    public const BUDGET = 250_000;
+    public const BUDGET = 600_000;
 
     /** Of the longest session, to keep the teacher's order. */
     private const HARDLY_LONGER = 1.15;
