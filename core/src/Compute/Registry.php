@@ -46,6 +46,7 @@ final class Registry
             new Calculators\CheckFit,
             new Calculators\AdviseNeedle,
             new Calculators\PlanSessions,
+            new Calculators\CourseDates,
             new Calculators\AdviseFeet,
             new Calculators\TranslateDial,
             new Calculators\ShowTension,

@@ -18,24 +18,26 @@ final class PlanReview
      * @param  list<PlanLesson>  $lessons
      * @param  list<list<string>>  $plan  lesson ids by session
      * @param  list<float>  $sessions  usable minutes of each
+     * @param  list<list<string>>  $home  lessons sewn at home after each session
+     * @param  int  $over  sessions that are over: how full they were is nobody's worry any more
      * @return list<array{kind: string, session: int, lesson: string|null, needs: string|null, over: float}> kind "overfull" or "prerequisite"; sessions from 0
      */
-    public static function of(array $lessons, array $plan, array $sessions): array
+    public static function of(array $lessons, array $plan, array $sessions, array $home = [], int $over = 0): array
     {
         $byId = array_column($lessons, null, 'id');
         $problems = [];
         $order = [];
         foreach ($plan as $s => $ids) {
             $minutes = array_sum(array_map(fn (string $id): float => $byId[$id]['minutes'] ?? 0.0, $ids));
-            if ($minutes > $sessions[$s] + 1e-9) {
+            if ($s >= $over && $minutes > $sessions[$s] + 1e-9) {
                 $problems[] = ['kind' => 'overfull', 'session' => $s, 'lesson' => null, 'needs' => null, 'over' => $minutes - $sessions[$s]];
             }
-            foreach ($ids as $id) {
+            foreach ([...$ids, ...$home[$s] ?? []] as $id) {
                 $order[$id] = count($order);
             }
         }
         foreach ($plan as $s => $ids) {
-            foreach ($ids as $id) {
+            foreach ([...$ids, ...$home[$s] ?? []] as $id) {
                 foreach ($byId[$id]['needs'] ?? [] as $need) {
                     if (($order[$need] ?? PHP_INT_MAX) > $order[$id]) {
                         $problems[] = ['kind' => 'prerequisite', 'session' => $s, 'lesson' => $id, 'needs' => $need, 'over' => 0.0];

@@ -211,4 +211,30 @@ final class ComputeTest extends TestCase
             self::assertSame([2, $field], [$exit, json_decode($out, true)['error']['field'] ?? null], $out);
         }
     }
+
+    public function test_plans_with_schools_homework_and_reviews(): void
+    {
+        $lessons = array_map(fn (string $id, ?string $needs, string $strand): array => ['id' => $id, 'minutes' => 40, 'needs' => $needs === null ? [] : [$needs], 'strand' => $strand], ['a', 'b', 'c', 'd'], [null, 'a', 'b', null], ['x', 'y', 'x', 'y']);
+        $plan = fn (array $with): array => self::compute('plan-sessions', $with + ['capacity_minutes' => 90, 'lessons' => $lessons]);
+        self::assertSame([['a', 'd'], ['b', 'c']], array_column((array) $plan(['pins' => ['d' => 1]])['sessions'], 'lessons'));
+        $day = $plan(['school' => 'one-day']);
+        self::assertSame([[['a', 'b']], ['c', 'd'], 1], [array_column((array) $day['sessions'], 'lessons'), $day['left'], $day['count']]);
+        $home = self::compute('plan-sessions', ['capacity_minutes' => 90, 'lessons' => array_replace($lessons, [1 => ['home' => true, 'minutes' => 500] + $lessons[1]])]);
+        self::assertSame([['b'], []], array_column((array) $home['sessions'], 'home'));
+        self::assertContains(['lesson' => 'c', 'kind' => 'home', 'because' => 'a'], (array) $home['reasons']);
+        $reviewed = $plan(['review_every' => 2, 'review_minutes' => 60]);
+        self::assertSame([80.0, 0.0, 80.0], array_map(floatval(...), array_column((array) $reviewed['sessions'], 'minutes')));
+        self::assertEqualsWithDelta(33.0, self::compute('class-minutes', ['students' => 4, 'machines' => 4, 'feet' => 4, 'helpers' => 3, 'demo' => 5, 'sew' => 10, 'inspect' => 3, 'opening' => 5, 'clearing' => 10])['minutes'], 1e-9);
+    }
+
+    public function test_dates_of_a_course(): void
+    {
+        $dates = self::compute('course-dates', ['first' => '2030-10-17 18:30', 'zone' => 'Europe/Berlin', 'sessions' => 3, 'closed' => ['2030-10-24']]);
+        self::assertSame(['2030-10-17T16:30:00Z', '2030-10-31T17:30:00Z', '2030-11-07T17:30:00Z'], array_column((array) $dates['dates'], 'utc'));
+        foreach ([['zone', ['zone' => 'Attic']], ['first', ['first' => '2030-02-30 18:30']], ['closed', ['closed' => ['2030-04-31']]]] as [$field, $bad]) {
+            [$exit, $out] = self::seam(['course-dates'], (string) json_encode($bad + ['first' => '2030-10-17 18:30', 'zone' => 'UTC', 'sessions' => 3]));
+            self::assertSame(2, $exit);
+            self::assertStringContainsString("\"field\":\"$field\"", $out);
+        }
+    }
 }

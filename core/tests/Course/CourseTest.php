@@ -8,6 +8,7 @@ use OpenSeam\Core\Course\ClassMinutes;
 use OpenSeam\Core\Course\LessonMinutes;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\PlanReview;
+use OpenSeam\Core\Course\SessionFrame;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -84,12 +85,29 @@ final class CourseTest extends TestCase
     public function test_the_tape_covers_the_session(): void
     {
         $lesson = Fixtures::bundle()->lesson('guides');
-        $tape = SessionTape::of(['guides' => ClassMinutes::forLesson($lesson, 10, 8, 0)], 120);
-        self::assertSame('settle', $tape[0]['kind']);
-        self::assertSame(120.0, $tape[count($tape) - 1]['to']);
-        foreach ($tape as $piece) {
-            self::assertLessThanOrEqual($piece['to'], $piece['from']);
+        $frame = new SessionFrame(5.0, 10.0, 3, 20.0);
+        foreach ([0 => ['settle', 'show'], 2 => ['settle', 'review', 'show']] as $session => $begins) {
+            $tape = SessionTape::of(['guides' => ClassMinutes::forLesson($lesson, 10, 8, 0)], 120, $frame, $session);
+            self::assertSame($begins, array_slice(array_column($tape, 'kind'), 0, count($begins)));
+            self::assertSame(120.0, $tape[count($tape) - 1]['to']);
+            $lessonMinutes = 0.0;
+            foreach ($tape as $piece) {
+                self::assertLessThanOrEqual($piece['to'], $piece['from']);
+                $lessonMinutes += $piece['kind'] === 'free' ? $piece['to'] - $piece['from'] : 0.0;
+            }
+            self::assertEqualsWithDelta($frame->usable($session, 120), $lessonMinutes + ClassMinutes::forLesson($lesson, 10, 8, 0)->minutes, 1e-9, 'what lessons can use is used or free');
         }
-        self::assertSame(0.0, SessionTape::usable(10));
+        self::assertSame([0.0, 105.0, 85.0, 105.0], [$frame->usable(0, 10), $frame->usable(1, 120), $frame->usable(2, 120), $frame->usable(3, 120)]);
+        self::assertSame(['show'], array_slice(array_column(SessionTape::of(['guides' => ClassMinutes::forLesson($lesson, 10, 8, 0)], 120, new SessionFrame(0.0, 0.0)), 'kind'), 0, 1), 'nothing is opened that is open');
+    }
+
+    public function test_a_slower_group_takes_its_time_in_every_part(): void
+    {
+        $usual = ClassMinutes::forLesson(Fixtures::bundle()->lesson('guides'), 10, 8, 0);
+        $slow = $usual->paced(1.25);
+        self::assertSame([$usual->rounds, 1.25 * $usual->minutes], [$slow->rounds, $slow->minutes]);
+        foreach ($usual->spans as $i => $span) {
+            self::assertSame([1.25 * $span['from'], 1.25 * $span['to']], [$slow->spans[$i]['from'], $slow->spans[$i]['to']]);
+        }
     }
 }

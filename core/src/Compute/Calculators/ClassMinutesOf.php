@@ -33,13 +33,14 @@ final class ClassMinutesOf implements Calculator
             'demo' => Schema::number('minutes to show it', 0, 600),
             'sew' => Schema::number('minutes for one attempt', 0, 600),
             'inspect' => Schema::number('minutes to look at one sample', 0, 600),
-        ]);
+            'opening' => Schema::number('minutes to open up and find seats', 0, 600), 'clearing' => Schema::number('minutes to clear up', 0, 600),
+        ], ['opening', 'clearing']);
     }
 
     public function answer(): array
     {
         return Schema::object([
-            'rounds' => Schema::whole('of sewing', 1, 500), 'minutes' => Schema::number('from the first word to the last sample'),
+            'rounds' => Schema::whole('of sewing', 1, 500), 'minutes' => Schema::number('from the first word to the last sample, with opening and clearing up where they are given'),
             'spans' => Schema::list('what happens when', Schema::object(['kind' => Schema::oneOf('what', ['show', 'sew', 'look']), 'from' => Schema::number('min'), 'to' => Schema::number('min'), 'round' => Schema::whole('round', 0, 500)])),
         ]);
     }
@@ -56,6 +57,11 @@ final class ClassMinutesOf implements Calculator
             new LessonMinutes($in->number('demo'), $in->number('sew'), $in->number('inspect')),
         );
 
-        return ['rounds' => $class->rounds, 'minutes' => $class->minutes, 'spans' => $class->spans];
+        $opening = $in->number('opening', 0.0);
+
+        return [
+            'rounds' => $class->rounds, 'minutes' => $class->minutes + $opening + $in->number('clearing', 0.0),
+            'spans' => array_map(fn (array $s): array => ['from' => $s['from'] + $opening, 'to' => $s['to'] + $opening] + $s, $class->spans),
+        ];
     }
 }

@@ -4,57 +4,59 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use Closure;
 use OpenSeam\Core\InputError;
 
 /**
  * A course laid into the sessions a class has: as few of them as can be, evenly,
  * in the teacher's order where that costs nothing; and what finds no room.
  *
- * @phpstan-type CourseLesson array{id: string, minutes: float, needs: list<string>, foot?: string|null}
+ * @phpstan-import-type CourseLesson from CourseTasks
  */
 final readonly class CourseLayout
 {
     /**
      * @param  list<list<string>>  $sessions  lesson ids; as many as the class has
+     * @param  list<list<string>>  $home  lessons sewn at home after each session
      * @param  list<string>  $left  lessons for which no session has room
+     * @param  array<string, array{kind: string, lesson: string|null}>  $because  by lesson: why it does not stand earlier
      */
-    private function __construct(public array $sessions, public array $left, public SessionPlan $plan) {}
+    private function __construct(public array $sessions, public array $home, public array $left, public SessionPlan $plan, public array $because) {}
 
     /**
      * @param  list<CourseLesson>  $lessons  in course order
      * @param  list<float>  $sessions  usable minutes of each
-     * @param  array<array-key, int>  $pins  session from 0, by lesson
+     * @param  (Closure(int, int): bool)|null  $go  asked now and then with the steps taken and the sessions known to do; false: enough
      *
-     * @throws InputError when pins cannot all hold, naming the fewest that clash
+     * @throws InputError when wishes cannot all hold, naming the fewest that clash
      */
-    public static function of(array $lessons, array $sessions, array $pins = []): self
+    public static function of(array $lessons, array $sessions, PlanWishes $wishes = new PlanWishes, ?Closure $go = null): self
     {
-        $longest = max([0.0, ...$sessions]);
-        $left = [];
-        $tasks = [];
-        foreach ($lessons as $lesson) {
-            // Too long for any session, or on top of one that is: said as left over, and the rest is laid.
-            if ($lesson['minutes'] > $longest + SessionProblem::EPS || array_intersect($lesson['needs'], $left) !== []) {
-                $left[] = $lesson['id'];
-
-                continue;
-            }
-            $pin = $pins[$lesson['id']] ?? null;
-            $tasks[] = new PlanTask($lesson['id'], $lesson['minutes'], $lesson['needs'], $lesson['foot'] ?? null, $pin ?? 0, $pin);
-        }
-        $problem = SessionProblem::of($tasks, max($longest, 1.0), $sessions);
-        $plan = SessionSolver::fewest($problem, inOrder: true);
+        $longest = max([0.0, ...($wishes->order === TeachingOrder::OneDay ? array_slice($sessions, 0, 1) : $sessions)]);
+        $tasks = CourseTasks::of($lessons, $longest, $wishes);
+        $problem = SessionProblem::of($tasks->tasks, max($longest, 1.0), $sessions);
+        $plan = SessionSolver::fewest($problem, inOrder: true, go: $go);
         $laid = array_map(fn (array $s): array => $s['lessons'], $plan->sessions);
-        if (count($laid) > count($sessions)) {
+        $has = $wishes->order === TeachingOrder::OneDay ? min(1, count($sessions)) : count($sessions);
+        if (count($laid) > $has) {
             // It does not all fit: what does is packed, so that nothing is left that would have found room.
             $laid = SessionSolver::inTurn($problem) ?? $laid;
         }
-        $over = array_merge([], ...array_slice($laid, count($sessions)));
-        $order = array_map(fn (array $l): string => $l['id'], $lessons);
+        $over = array_merge([], ...array_map(fn (string $t): array => $tasks->members($t), array_merge([], ...array_slice($laid, $has))));
+        [$in, $home] = $tasks->unpack(array_slice(array_pad(array_slice($laid, 0, $has), count($sessions), []), 0, count($sessions)));
+        $needs = array_column($lessons, 'needs', 'id');
+        // What stands on a lesson without room goes with it, also when it is sewn at home.
+        $out = [...$tasks->left, ...$over];
+        $fits = fn (string $id): bool => array_intersect($needs[$id], $out) === [];
+        $homeless = array_values(array_filter(array_merge([], ...$home), fn (string $id): bool => ! $fits($id)));
+        $because = [];
+        foreach ($plan->because as $task => $why) {
+            $because += array_fill_keys($tasks->members((string) $task), $why);
+        }
 
         return new self(
-            array_slice(array_pad($laid, count($sessions), []), 0, count($sessions)),
-            array_values(array_intersect($order, [...$left, ...$over])), $plan,
+            $in, array_map(fn (array $ids): array => array_values(array_filter($ids, $fits)), $home),
+            array_values(array_intersect(array_map(fn (array $l): string => $l['id'], $lessons), [...$out, ...$homeless])), $plan, $because,
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use Closure;
+
 /**
  * Whether all lessons go into so many sessions: depth first, session by session,
  * over loads to which no lesson could be added; cut off by the minutes that may
@@ -17,6 +19,9 @@ final class Search
     private const MOST_LOADS = 3000;
 
     private const MOST_REMEMBERED = 150_000;
+
+    /** Steps between two questions whether to go on. */
+    private const ASKED_EVERY = 4_096;
 
     private int $steps = 0;
 
@@ -45,12 +50,18 @@ final class Search
     /** @var list<int> lessons in the order of their last session */
     private array $byLate = [];
 
+    /** @var array{int, int} done before the session that is being filled */
+    private array $begun = [0, 0];
+
     private int $n;
 
     private int $most = self::MOST_LOADS;
 
-    /** @param  int  $budget  steps; the same input takes the same steps on every machine */
-    public function __construct(private readonly SessionProblem $problem, private readonly int $budget)
+    /**
+     * @param  int  $budget  steps; the same input takes the same steps on every machine
+     * @param  (Closure(int): bool)|null  $go  asked now and then with the steps taken; false: enough
+     */
+    public function __construct(private readonly SessionProblem $problem, private readonly int $budget, private readonly ?Closure $go = null)
     {
         $this->n = count($problem->tasks);
         $this->isPlain = true;
@@ -121,6 +132,11 @@ final class Search
         $this->isPlain = $this->problem->isFree() && ($room === [] || max($room) - min($room) < SessionProblem::EPS);
     }
 
+    private function hasEnded(): bool
+    {
+        return $this->cut;
+    }
+
     /** It ended before everything was looked at. */
     private function isCut(): bool
     {
@@ -133,14 +149,17 @@ final class Search
         $m = count($this->room);
         $p = $this->problem;
         $this->early = $this->late = array_fill(0, $this->n, 0);
-        // Where sessions are alike, what must lie before and behind a lesson is known better than by adding up.
-        $alike = $m > 0 && max($this->room) - min($this->room) < SessionProblem::EPS;
-        $heads = $alike ? StationBounds::heads($p, $this->room[0]) : [];
-        $tails = $alike ? StationBounds::tails($p, $this->room[0]) : [];
+        // What must lie before and behind a lesson is known better than by adding up; no session is longer than the longest.
+        $longest = max([0.0, ...$this->room]);
+        if ($longest < SessionProblem::EPS) {
+            return $this->n === 0;
+        }
+        $heads = StationBounds::heads($p, $longest);
+        $tails = StationBounds::tails($p, $longest);
         for ($j = 0; $j < $this->n; $j++) {
-            $e = max($p->tasks[$j]->notBefore, $alike ? StationBounds::up($heads[$j] + $p->minutes[$j] / $this->room[0]) - 1 : 0);
+            $e = max($p->tasks[$j]->notBefore, StationBounds::up($heads[$j] + $p->minutes[$j] / $longest) - 1);
             foreach ($p->needs[$j] as $need) {
-                $e = max($e, $this->early[$need]);
+                $e = max($e, $this->early[$need] + (SessionProblem::has($p->sooner[$j], $need) ? 1 : 0));
             }
             $sum = 0.0;
             for ($k = 0; $k < $m && ($sum += $this->room[$k]) + SessionProblem::EPS < $p->headMinutes[$j] + $p->minutes[$j]; $k++);
@@ -151,9 +170,9 @@ final class Search
             $this->early[$j] = $e;
         }
         for ($j = $this->n - 1; $j >= 0; $j--) {
-            $l = min($alike ? $m - StationBounds::up($tails[$j] + $p->minutes[$j] / $this->room[0]) : $m - 1, $p->tasks[$j]->notAfter ?? $m - 1);
+            $l = min($m - StationBounds::up($tails[$j] + $p->minutes[$j] / $longest), $p->tasks[$j]->notAfter ?? $m - 1);
             foreach ($p->next[$j] as $next) {
-                $l = min($l, $this->late[$next]);
+                $l = min($l, $this->late[$next] - (SessionProblem::has($p->sooner[$next], $j) ? 1 : 0));
             }
             $sum = 0.0;
             for ($k = $m - 1; $k >= 0 && ($sum += $this->room[$k]) + SessionProblem::EPS < $p->tailMinutes[$j] + $p->minutes[$j]; $k--);
@@ -205,7 +224,7 @@ final class Search
             if ($this->go($k + 1, $with, $left - $sum)) {
                 return true;
             }
-            if ($this->steps > $this->budget) {
+            if ($this->hasEnded()) {
                 return false;
             }
         }
@@ -278,6 +297,7 @@ final class Search
             array_unshift($rest, $rest[0] + $p->minutes[$may[$i]]);
         }
         $loads = [];
+        $this->begun = $done;
         $this->collect($k, $may, $rest, 0, $done, [], 0.0, $least, $loads);
         // Fullest first, then what much stands on: what follows has the most to choose from.
         usort($loads, fn (array $a, array $b): int => $b[1] <=> $a[1] ?: $b[2] <=> $a[2]);
@@ -302,7 +322,7 @@ final class Search
 
             return;
         }
-        if (++$this->steps > $this->budget) {
+        if (++$this->steps > $this->budget || ($this->go !== null && $this->steps % self::ASKED_EVERY === 0 && ! ($this->go)($this->steps))) {
             $this->cut = true;
 
             return;
@@ -314,7 +334,7 @@ final class Search
         for (; $i < $count; $i++) {
             $j = $may[$i];
             [$a, $b] = $p->before[$j];
-            if ($sum + $p->minutes[$j] <= $this->room[$k] + SessionProblem::EPS && ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0) {
+            if ($sum + $p->minutes[$j] <= $this->room[$k] + SessionProblem::EPS && ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0 && ($this->isPlain || $this->waited($j))) {
                 break;
             }
             if ($this->late[$j] === $k) {
@@ -357,7 +377,7 @@ final class Search
                 continue;
             }
             [$a, $b] = $p->before[$i];
-            $open = ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0;
+            $open = ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0 && ($this->isPlain || $this->waited($i));
             if ($open && $sum + $p->minutes[$i] <= $this->room[$k] + SessionProblem::EPS) {
                 return;
             }
@@ -380,6 +400,14 @@ final class Search
             }
         }
         $loads[] = [$load, $sum, $weight];
+    }
+
+    /** What must lie in an earlier session was done before this one. */
+    private function waited(int $j): bool
+    {
+        [$a, $b] = $this->problem->sooner[$j];
+
+        return ($a & ~$this->begun[0]) === 0 && ($b & ~$this->begun[1]) === 0;
     }
 
     /** @param  list<int>  $load */

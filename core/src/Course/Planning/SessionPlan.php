@@ -20,6 +20,8 @@ final readonly class SessionPlan
         public array $because,
         /** Minutes of a session, where they were looked for. */
         public float $capacity,
+        /** How often a strand is taken up again after another. */
+        public int $takenUp,
     ) {}
 
     public function count(): int

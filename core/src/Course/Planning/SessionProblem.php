@@ -24,6 +24,7 @@ final readonly class SessionProblem
      * @param  list<array{int, int}>  $before  direct needs, as a set
      * @param  list<array{int, int}>  $above  all it stands on, as a set
      * @param  list<array{int, int}>  $after  all that stands on it, as a set
+     * @param  list<array{int, int}>  $sooner  direct needs that stand in an earlier session, as a set
      * @param  list<list<int>>  $needs  direct
      * @param  list<list<int>>  $next  direct
      * @param  list<float>  $headMinutes  of all it stands on
@@ -36,6 +37,7 @@ final readonly class SessionProblem
         public array $before,
         public array $above,
         public array $after,
+        public array $sooner,
         public array $needs,
         public array $next,
         public array $headMinutes,
@@ -61,7 +63,7 @@ final readonly class SessionProblem
         }
         $longest = max($capacity, ...$sessionMinutes, ...[0.0]);
         foreach ($tasks as $i => $task) {
-            foreach ($task->needs as $k => $need) {
+            foreach ([...$task->needs, ...$task->earlier] as $k => $need) {
                 isset($given[$need]) || throw InputError::at("lessons[$i].needs[$k]", $need, 'This must be the id of a lesson of the plan.');
             }
             $task->minutes > 0 || throw InputError::at("lessons[$i].minutes", $task->minutes, 'A lesson takes more than 0 minutes.');
@@ -71,11 +73,14 @@ final readonly class SessionProblem
         $number = array_flip($order);
         $n = count($tasks);
         $needs = $next = array_fill(0, $n, []);
-        $above = $after = $before = array_fill(0, $n, [0, 0]);
+        $above = $after = $before = $sooner = array_fill(0, $n, [0, 0]);
         $sorted = [];
         foreach ($order as $j => $i) {
             $sorted[] = $tasks[$i];
-            foreach (array_unique($tasks[$i]->needs) as $need) {
+            foreach ($tasks[$i]->earlier as $need) {
+                $sooner[$j] = self::with($sooner[$j], $number[$given[$need]]);
+            }
+            foreach (array_unique([...$tasks[$i]->needs, ...$tasks[$i]->earlier]) as $need) {
                 $p = $number[$given[$need]];
                 $needs[$j][] = $p;
                 $next[$p][] = $j;
@@ -91,7 +96,7 @@ final readonly class SessionProblem
         $minutes = array_map(fn (PlanTask $t): float => $t->minutes, $sorted);
 
         return new self(
-            $sorted, $minutes, $before, $above, $after, $needs, $next,
+            $sorted, $minutes, $before, $above, $after, $sooner, $needs, $next,
             array_map(fn (array $set): float => self::sum($set, $minutes), $above), array_map(fn (array $set): float => self::sum($set, $minutes), $after),
             $capacity, $sessionMinutes,
         );
@@ -109,10 +114,16 @@ final readonly class SessionProblem
         return array_filter($this->sessionMinutes, fn (float $m): bool => abs($m - $this->capacity) > self::EPS) === [];
     }
 
-    /** No lesson is bound to a session. */
+    /** No lesson is bound to a session, and none has to wait for the next. */
     public function isFree(): bool
     {
-        return array_filter($this->tasks, fn (PlanTask $t): bool => ! $t->isFree()) === [];
+        return array_filter($this->tasks, fn (PlanTask $t): bool => ! $t->isFree() || $t->earlier !== []) === [];
+    }
+
+    /** The longest of the first sessions. */
+    public function longest(int $sessions): float
+    {
+        return max([0.0, ...array_map($this->sessionAt(...), range(0, max(0, $sessions - 1)))]);
     }
 
     public function total(): float
@@ -127,7 +138,7 @@ final readonly class SessionProblem
      */
     public function withoutBounds(array $without): self
     {
-        return self::of(array_map(fn (PlanTask $t): PlanTask => in_array($t->id, $without, true) ? new PlanTask($t->id, $t->minutes, $t->needs, $t->foot) : $t, $this->tasks), $this->capacity, $this->sessionMinutes);
+        return self::of(array_map(fn (PlanTask $t): PlanTask => in_array($t->id, $without, true) ? $t->within(0, null) : $t, $this->tasks), $this->capacity, $this->sessionMinutes);
     }
 
     /**
@@ -152,7 +163,7 @@ final readonly class SessionProblem
      * @param  array{int, int}  $b
      * @return array{int, int}
      */
-    private static function union(array $a, array $b): array
+    public static function union(array $a, array $b): array
     {
         return [$a[0] | $b[0], $a[1] | $b[1]];
     }
@@ -210,7 +221,7 @@ final readonly class SessionProblem
             $circle = array_map(fn (int $x): string => "“{$tasks[$x]->id}”", [...array_slice($trail, $from), $i]);
             throw InputError::at("lessons[$i].needs", $tasks[$i]->needs, 'These lessons need each other in a circle: '.implode(' needs ', $circle).'. Take one of these needs out.');
         }
-        foreach ($tasks[$i]->needs as $need) {
+        foreach ([...$tasks[$i]->needs, ...$tasks[$i]->earlier] as $need) {
             self::visit($given[$need], [...$trail, $i], $tasks, $given, $done, $order);
         }
         $done[$i] = true;

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use Closure;
 use OpenSeam\Core\InputError;
 
 /**
  * The fewest sessions (simple assembly line balancing, type 1), exactly: lower
  * bounds, a first plan, then for every smaller number a search that either finds
  * a plan or shows that there is none. With that many sessions the longest is made
- * as short as can be, and in each the foot is changed as seldom as can be. The
- * search is limited by steps, not by the clock: the same input gives the same plan.
+ * as short as can be, in each the foot is changed as seldom as can be, and then
+ * strands are kept together. The search is limited by steps, not by the clock: the same input gives the same plan.
  */
 final class SessionSolver
 {
@@ -21,18 +22,22 @@ final class SessionSolver
     /** Of the longest session, to keep the teacher's order. */
     private const HARDLY_LONGER = 1.15;
 
+    /** Bounds of which every set is tried for the smallest that clashes. */
+    private const FEW_BOUNDS = 8;
+
     /** Loads a session is chosen from for a first plan. */
     private const FIRST_LOADS = 60;
 
     /**
      * @param  bool  $inOrder  keep the teacher's order where that costs no session and the longest is hardly longer
+     * @param  (Closure(int, int): bool)|null  $go  asked now and then with the steps taken and the sessions known to do; false: enough, with what has been found
      *
      * @throws InputError when bounds on sessions cannot all hold, naming the fewest that clash
      */
-    public static function fewest(SessionProblem $problem, int $budget = self::BUDGET, bool $inOrder = false): SessionPlan
+    public static function fewest(SessionProblem $problem, int $budget = self::BUDGET, bool $inOrder = false, ?Closure $go = null): SessionPlan
     {
         if ($problem->tasks === []) {
-            return new SessionPlan([], 0, true, 'minutes', [], $problem->capacity);
+            return new SessionPlan([], 0, true, 'minutes', [], $problem->capacity, 0);
         }
         [$low, $bound] = self::lowerBound($problem);
         $laid = self::first($problem);
@@ -40,7 +45,7 @@ final class SessionSolver
         $spent = 0;
         for ($m = $low; $m < count($laid); $m++) {
             // The first number gets most of what there is: there the proof is.
-            $search = new Search($problem, max(2_000, intdiv(3 * ($budget - $spent), 4)));
+            $search = new Search($problem, max(2_000, intdiv(3 * ($budget - $spent), 4)), self::asking($go, $spent, count($laid)));
             $found = $search->within(self::room($problem, $m));
             $spent += $search->steps();
             if (is_array($found)) {
@@ -53,12 +58,11 @@ final class SessionSolver
                 [$low, $bound] = [$m + 1, 'search'];
             }
         }
-        $laid = self::trim(self::even($problem, self::trim($laid), max(2_000, intdiv($budget - $spent, 4))));
+        $laid = self::trim(self::even($problem, self::trim($laid), max(2_000, intdiv($budget - $spent, 4)), self::asking($go, $spent, count($laid))));
 
         $kept = $inOrder ? self::inOrder($problem, count($laid)) : null;
-        if ($kept !== null && self::fullest($problem, $kept) <= self::fullest($problem, $laid) * self::HARDLY_LONGER) {
-            $laid = $kept;
-        }
+        $laid = $kept !== null && self::fullest($problem, $kept) <= self::fullest($problem, $laid) * self::HARDLY_LONGER
+            ? $kept : StrandKeeper::gather($problem, $laid, array_map(fn (float $m): float => $m * self::fullest($problem, $laid), self::room($problem, count($laid))));
 
         return self::plan($problem, $laid, min($low, count($laid)), $low >= count($laid), $bound, $problem->capacity);
     }
@@ -115,25 +119,25 @@ final class SessionSolver
             $sum += $problem->sessionAt($m);
         }
         $bounds = ['minutes' => max(1, $m)];
-        if ($problem->isUniform()) {
-            $half = $problem->capacity / 2;
-            $large = count(array_filter($problem->minutes, fn (float $t): bool => $t > $half + SessionProblem::EPS));
-            $exact = count(array_filter($problem->minutes, fn (float $t): bool => abs($t - $half) <= SessionProblem::EPS));
-            $bounds['large'] = $large + (int) ceil($exact / 2);
-            $third = $problem->capacity / 3;
-            $sum = 0.0;
-            foreach ($problem->minutes as $t) {
-                $sum += match (true) {
-                    $t > 2 * $third + SessionProblem::EPS => 1.0,
-                    abs($t - 2 * $third) <= SessionProblem::EPS => 2 / 3,
-                    $t > $third + SessionProblem::EPS => 0.5,
-                    abs($t - $third) <= SessionProblem::EPS => 1 / 3,
-                    default => 0.0,
-                };
-            }
-            $bounds['thirds'] = (int) ceil($sum - SessionProblem::EPS);
-            $bounds['chain'] = StationBounds::least($problem, $problem->capacity);
+        // No session is longer than the longest: what is needed of such is needed of shorter ones too.
+        $longest = max($problem->capacity, $problem->longest(count($problem->sessionMinutes)));
+        $half = $longest / 2;
+        $large = count(array_filter($problem->minutes, fn (float $t): bool => $t > $half + SessionProblem::EPS));
+        $exact = count(array_filter($problem->minutes, fn (float $t): bool => abs($t - $half) <= SessionProblem::EPS));
+        $bounds['large'] = $large + (int) ceil($exact / 2);
+        $third = $longest / 3;
+        $sum = 0.0;
+        foreach ($problem->minutes as $t) {
+            $sum += match (true) {
+                $t > 2 * $third + SessionProblem::EPS => 1.0,
+                abs($t - 2 * $third) <= SessionProblem::EPS => 2 / 3,
+                $t > $third + SessionProblem::EPS => 0.5,
+                abs($t - $third) <= SessionProblem::EPS => 1 / 3,
+                default => 0.0,
+            };
         }
+        $bounds['thirds'] = (int) ceil($sum - SessionProblem::EPS);
+        $bounds['chain'] = StationBounds::least($problem, $longest);
         foreach ($problem->tasks as $task) {
             $bounds['bounds'] = max($bounds['bounds'] ?? 0, $task->notBefore + 1);
         }
@@ -177,7 +181,7 @@ final class SessionSolver
         $in = [];
         $last = 0;
         foreach ($problem->tasks as $j => $task) {
-            $k = max([$task->notBefore, ...array_map(fn (int $need): int => $in[$need], $problem->needs[$j])]);
+            $k = max([$task->notBefore, ...array_map(fn (int $need): int => $in[$need] + (SessionProblem::has($problem->sooner[$j], $need) ? 1 : 0), $problem->needs[$j])]);
             while (($room[$k] ??= $problem->sessionAt($k)) + SessionProblem::EPS < $task->minutes) {
                 $k++;
                 if ($k > self::most($problem)) {
@@ -214,6 +218,15 @@ final class SessionSolver
         return is_array($found) ? self::trim($found) : throw self::clash($problem);
     }
 
+    /**
+     * @param  (Closure(int, int): bool)|null  $go
+     * @return (Closure(int): bool)|null
+     */
+    private static function asking(?Closure $go, int $spent, int $sessions): ?Closure
+    {
+        return $go === null ? null : fn (int $steps): bool => $go($spent + $steps, $sessions);
+    }
+
     /** No plan needs more sessions: one for each lesson, after all that differ and all that are named. */
     private static function most(SessionProblem $problem): int
     {
@@ -224,9 +237,10 @@ final class SessionSolver
      * With as many sessions, the longest made as short as can be; of sessions that differ, the fullest share.
      *
      * @param  list<list<int>>  $laid
+     * @param  (Closure(int): bool)|null  $go
      * @return list<list<int>>
      */
-    private static function even(SessionProblem $problem, array $laid, int $budget): array
+    private static function even(SessionProblem $problem, array $laid, int $budget, ?Closure $go): array
     {
         $room = self::room($problem, count($laid));
         $full = self::fullest($problem, $laid);
@@ -236,7 +250,7 @@ final class SessionSolver
         $spent = 0;
         while ($full - $low > $step && $spent < $budget) {
             $middle = ($low + $full) / 2;
-            $search = new Search($problem, $budget - $spent);
+            $search = new Search($problem, $budget - $spent, $go);
             $found = $search->within(array_map(fn (float $m): float => $m * $middle, $room));
             $spent += $search->steps();
             if (! is_array($found)) {
@@ -258,9 +272,6 @@ final class SessionSolver
      */
     private static function inOrder(SessionProblem $problem, int $sessions): ?array
     {
-        if (! $problem->isFree()) {
-            return null;
-        }
         $n = count($problem->tasks);
         $room = self::room($problem, $sessions);
         // Least fullness of the first lessons in the first sessions, and where the last of these begins.
@@ -269,7 +280,15 @@ final class SessionSolver
         foreach ($room as $k => $minutes) {
             for ($to = 0; $to <= $n; $to++) {
                 $sum = 0.0;
+                $sooner = [0, 0];
                 for ($from = $to; $from >= 0 && $sum <= $minutes + SessionProblem::EPS; $from--) {
+                    if ($from < $to) {
+                        $task = $problem->tasks[$from];
+                        if ($task->notBefore > $k || ($task->notAfter ?? $k) < $k || SessionProblem::has($sooner, $from)) {
+                            break;
+                        }
+                        $sooner = SessionProblem::union($sooner, $problem->sooner[$from]);
+                    }
                     if (isset($best[$k][$from])) {
                         $full = max($best[$k][$from][0], $minutes > 0 ? $sum / $minutes : 0.0);
                         if (! isset($best[$k + 1][$to]) || $full < $best[$k + 1][$to][0] - SessionProblem::EPS) {
@@ -347,20 +366,21 @@ final class SessionSolver
         }
         $because = [];
         $sessions = [];
+        $orders = StrandKeeper::ordered($problem, $laid);
         foreach ($laid as $k => $load) {
-            [$order, $changes] = FootOrder::of($problem, $load);
+            [$order, $changes] = $orders[$k];
             $sessions[] = ['lessons' => array_map(fn (int $j): string => $problem->tasks[$j]->id, $order), 'minutes' => self::minutes($problem, $load), 'changes' => $changes];
             foreach ($load as $j) {
                 $because[$problem->tasks[$j]->id] = self::because($problem, $in, $j, $k);
             }
         }
 
-        return new SessionPlan($sessions, $low, $proven, $bound, $because, $capacity);
+        return new SessionPlan($sessions, $low, $proven, $bound, $because, $capacity, StrandKeeper::takenUp($problem, array_column($orders, 0)));
     }
 
     /**
      * @param  array<int, int>  $in
-     * @return array{kind: string, lesson: string|null} "first", "pin", "not-before", "needs" (with the lesson) or "minutes"
+     * @return array{kind: string, lesson: string|null} "first", "pin", "not-before", "needs" or "home" (with the lesson: something is sewn at home after it) or "minutes"
      */
     private static function because(SessionProblem $problem, array $in, int $j, int $k): array
     {
@@ -375,31 +395,61 @@ final class SessionSolver
             if ($in[$need] === $k) {
                 return ['kind' => 'needs', 'lesson' => $problem->tasks[$need]->id];
             }
+            if ($in[$need] === $k - 1 && SessionProblem::has($problem->sooner[$j], $need)) {
+                return ['kind' => 'home', 'lesson' => $problem->tasks[$need]->id];
+            }
         }
 
         return ['kind' => $task->notBefore === $k ? 'not-before' : 'minutes', 'lesson' => null];
     }
 
-    /** The fewest bounds on sessions that cannot hold together: each is left out in turn, and stays out if it still clashes. */
+    /** The smallest set of bounds on sessions that cannot hold together. */
     private static function clash(SessionProblem $problem): InputError
     {
         $bound = array_values(array_filter($problem->tasks, fn (PlanTask $t): bool => ! $t->isFree()));
-        $out = [];
-        foreach ($bound as $task) {
-            $without = $problem->withoutBounds([...$out, $task->id]);
-            $found = (new Search($without, intdiv(self::BUDGET, 8)))->within(self::room($without, self::most($without)));
-            if (! is_array($found)) {
-                $out[] = $task->id;
-            }
-        }
-        $clash = array_values(array_filter($bound, fn (PlanTask $t): bool => ! in_array($t->id, $out, true)));
+        $clash = self::smallest($problem, array_map(fn (PlanTask $t): string => $t->id, $bound));
+        $named = array_values(array_filter($bound, fn (PlanTask $t): bool => in_array($t->id, $clash, true)));
         $said = implode(', ', array_map(fn (PlanTask $t): string => "“{$t->id}” ".match (true) {
             $t->notAfter === $t->notBefore => 'in session '.($t->notBefore + 1),
             $t->notAfter === null => 'not before session '.($t->notBefore + 1),
             $t->notBefore === 0 => 'not after session '.($t->notAfter + 1),
             default => 'in sessions '.($t->notBefore + 1).' to '.($t->notAfter + 1),
-        }, $clash));
+        }, $named));
 
-        return InputError::at('pins', array_map(fn (PlanTask $t): string => $t->id, $clash), "These cannot hold together, with what they need and the minutes there are: $said. Free one of them.");
+        return InputError::at('pins', $clash, "These cannot hold together, with what they need and the minutes there are: $said. Free one of them.");
+    }
+
+    /**
+     * First each bound is left out in turn and stays out if the rest still
+     * clashes; then every smaller set is tried, where they are few.
+     *
+     * @param  list<string>  $bound
+     * @return list<string>
+     */
+    private static function smallest(SessionProblem $problem, array $bound): array
+    {
+        $clash = $bound;
+        foreach ($bound as $id) {
+            $without = array_values(array_diff($clash, [$id]));
+            $clash = self::clashes($problem, array_values(array_diff($bound, $without))) ? $without : $clash;
+        }
+        for ($size = 1; $size < count($clash) && count($bound) <= self::FEW_BOUNDS; $size++) {
+            foreach (range(0, (1 << count($bound)) - 1) as $set) {
+                $kept = array_values(array_filter($bound, fn (int $i): bool => (($set >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
+                if (count($kept) === $size && self::clashes($problem, array_values(array_diff($bound, $kept)))) {
+                    return $kept;
+                }
+            }
+        }
+
+        return $clash;
+    }
+
+    /** @param  list<string>  $without  lessons whose bounds are left out */
+    private static function clashes(SessionProblem $problem, array $without): bool
+    {
+        $freed = $problem->withoutBounds($without);
+
+        return (new Search($freed, intdiv(self::BUDGET, 8)))->within(self::room($freed, self::most($freed))) === false;
     }
 }

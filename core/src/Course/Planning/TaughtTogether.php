@@ -41,13 +41,17 @@ final readonly class TaughtTogether
                 continue;
             }
             $members = array_map(fn (string $id): PlanTask => $byId[$id], $groups[$name] ?? [$task->id]);
-            $needs = array_values(array_unique(array_map(fn (string $id): string => $of[$id] ?? $id, array_merge(...array_map(fn (PlanTask $t): array => $t->needs, $members)))));
+            $needs = array_map(fn (string $id): string => $of[$id] ?? $id, array_merge(...array_map(fn (PlanTask $t): array => $t->needs, $members)));
+            $earlier = array_map(fn (string $id): string => $of[$id] ?? $id, array_merge(...array_map(fn (PlanTask $t): array => $t->earlier, $members)));
+            in_array($name, $earlier, true) && throw InputError::at('together', $groups[$name] ?? [], 'Between these something is sewn at home: they cannot stand in one session.');
+            $strands = array_unique(array_map(fn (PlanTask $t): string => $t->strand ?? '', $members));
             $from = max([0, ...array_map(fn (PlanTask $t): int => $t->notBefore, $members)]);
             $to = min([PHP_INT_MAX, ...array_map(fn (PlanTask $t): int => $t->notAfter ?? PHP_INT_MAX, $members)]);
             $to >= $from || throw InputError::at('together', $groups[$name] ?? [], 'These are to stand together, and are bound to sessions that have none in common.');
             $joined[$name] = new PlanTask(
-                $name, array_sum(array_map(fn (PlanTask $t): float => $t->minutes, $members)), array_values(array_diff($needs, [$name])),
+                $name, array_sum(array_map(fn (PlanTask $t): float => $t->minutes, $members)), array_values(array_unique(array_diff($needs, [$name]))),
                 count($members) === 1 ? $task->foot : null, $from, $to === PHP_INT_MAX ? null : $to,
+                count($strands) === 1 ? $task->strand : null, array_values(array_unique($earlier)),
             );
         }
 

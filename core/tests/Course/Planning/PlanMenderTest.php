@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Tests\Course\Planning;
 
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanMender;
+use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\PlanReview;
 use PHPUnit\Framework\TestCase;
 
@@ -68,5 +69,64 @@ final class PlanMenderTest extends TestCase
                 }
             }
         }
+    }
+
+    /** Against every way to put seven lessons into three sessions: no fewer could have moved. */
+    public function test_the_fewest_lessons_move(): void
+    {
+        mt_srand(8);
+        $proven = 0;
+        for ($round = 0; $round < 60; $round++) {
+            $lessons = [];
+            for ($i = 0; $i < 7; $i++) {
+                $lessons[] = ['id' => "l$i", 'minutes' => (float) mt_rand(15, 45), 'needs' => array_values(array_filter(array_map(fn (int $j): string => "l$j", range(0, max(0, $i - 1))), fn (string $n): bool => $n !== "l$i" && mt_rand(0, 4) === 0))];
+            }
+            $rooms = [90.0, 100.0, 110.0];
+            // Where each stands is drawn by lot: full sessions and broken orders alike.
+            $plan = [[], [], []];
+            foreach ($lessons as $l) {
+                $plan[mt_rand(0, 2)][] = $l['id'];
+            }
+            $mended = PlanMender::mend($lessons, $rooms, $plan, 0, []);
+            $fewest = PHP_INT_MAX;
+            for ($way = 0; $way < 3 ** 7; $way++) {
+                $laid = [[], [], []];
+                $moved = 0;
+                for ($i = 0, $w = $way; $i < 7; $i++, $w = intdiv($w, 3)) {
+                    $laid[$w % 3][] = "l$i";
+                    $moved += in_array("l$i", $plan[$w % 3], true) ? 0 : 1;
+                }
+                if ($moved < $fewest && PlanReview::of($lessons, $laid, $rooms) === []) {
+                    $fewest = $moved;
+                }
+            }
+            if ($fewest === PHP_INT_MAX) {
+                self::assertNotSame([], $mended->left);
+
+                continue;
+            }
+            self::assertSame([], $mended->left);
+            self::assertGreaterThanOrEqual($fewest, count($mended->moved));
+            if ($mended->fewest) {
+                self::assertCount($fewest, $mended->moved, "round $round");
+                $proven++;
+            }
+        }
+        self::assertGreaterThan(40, $proven);
+    }
+
+    public function test_what_is_sewn_at_home_stays_at_home(): void
+    {
+        $wishes = new PlanWishes(home: ['l2']);
+        $mended = PlanMender::mend(self::lessons(), [105.0, 105.0, 105.0, 105.0], [['l0', 'l1'], ['l3', 'l4'], ['l5'], []], 1, ['l0'], $wishes);
+        self::assertSame([['l0'], ['l1'], ['l3', 'l4'], ['l5']], $mended->sessions);
+        self::assertSame([[], ['l2'], [], []], $mended->home);
+        self::assertSame([], PlanReview::of(self::lessons(), $mended->sessions, array_fill(0, 4, 105.0), $mended->home, 1));
+    }
+
+    public function test_a_session_that_is_over_is_not_blamed(): void
+    {
+        self::assertCount(2, PlanReview::of(self::lessons(), [['l0', 'l1', 'l2'], ['l3', 'l4', 'l5']], [105.0, 105.0]));
+        self::assertSame([1], array_column(PlanReview::of(self::lessons(), [['l0', 'l1', 'l2'], ['l3', 'l4', 'l5']], [105.0, 105.0], over: 1), 'session'));
     }
 }

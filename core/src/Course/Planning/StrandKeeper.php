@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Course\Planning;
+
+/**
+ * Third and fourth aim of a plan: the foot changed as seldom as can be, then a
+ * strand of the course put down and taken up again as seldom as can be. Lessons
+ * are moved and exchanged between sessions while that gets better (a local
+ * search: no worse than before, not proven best); inside a session the order is
+ * exact.
+ */
+final class StrandKeeper
+{
+    /** Plans that are weighed at most. */
+    private const MOST_WEIGHED = 400;
+
+    private int $weighed = 0;
+
+    /** @var array<string, array{list<int>, int}> orders of sessions seen before */
+    private array $orders = [];
+
+    /** @param  list<float>  $room  minutes each session may take */
+    private function __construct(private readonly SessionProblem $problem, private readonly array $room) {}
+
+    /**
+     * @param  list<list<int>>  $laid
+     * @param  list<float>  $room  minutes each session may take
+     * @return list<list<int>>
+     */
+    public static function gather(SessionProblem $problem, array $laid, array $room): array
+    {
+        $keeper = new self($problem, $room);
+        $cost = $keeper->cost($laid);
+        while ($cost > [0, 0] && ($better = $keeper->better($laid, $cost)) !== null) {
+            [$laid, $cost] = $better;
+        }
+
+        return $laid;
+    }
+
+    /**
+     * Every session in teaching order, strands carried on from one to the next.
+     *
+     * @param  list<list<int>>  $laid
+     * @return list<array{list<int>, int}> lessons, and changes of foot
+     */
+    public static function ordered(SessionProblem $problem, array $laid): array
+    {
+        return (new self($problem, []))->orders($laid);
+    }
+
+    /**
+     * How often a strand is taken up again after another.
+     *
+     * @param  list<list<int>>  $laid  in teaching order
+     */
+    public static function takenUp(SessionProblem $problem, array $laid): int
+    {
+        $strands = array_values(array_filter(array_map(fn (int $j): ?string => $problem->tasks[$j]->strand, array_merge([], ...$laid)), fn (?string $s): bool => $s !== null));
+
+        return max(0, FootOrder::changes($strands) + 1 - count(array_unique($strands)));
+    }
+
+    /**
+     * @param  list<list<int>>  $laid
+     * @return list<array{list<int>, int}>
+     */
+    private function orders(array $laid): array
+    {
+        $orders = [];
+        $strand = null;
+        foreach ($laid as $load) {
+            sort($load);
+            $key = implode(',', $load).":$strand";
+            $this->orders[$key] ??= FootOrder::of($this->problem, $load, $strand);
+            $orders[] = $this->orders[$key];
+            foreach ($this->orders[$key][0] as $j) {
+                $strand = $this->problem->tasks[$j]->strand ?? $strand;
+            }
+        }
+
+        return $orders;
+    }
+
+    /**
+     * @param  list<list<int>>  $laid
+     * @return array{int, int} changes of foot, strands taken up again
+     */
+    private function cost(array $laid): array
+    {
+        $this->weighed++;
+        $orders = $this->orders($laid);
+
+        return [array_sum(array_column($orders, 1)), self::takenUp($this->problem, array_column($orders, 0))];
+    }
+
+    /**
+     * The first change that makes it better.
+     *
+     * @param  list<list<int>>  $laid
+     * @param  array{int, int}  $cost
+     * @return array{list<list<int>>, array{int, int}}|null
+     */
+    private function better(array $laid, array $cost): ?array
+    {
+        $in = [];
+        foreach ($laid as $k => $load) {
+            $in += array_fill_keys($load, $k);
+        }
+        foreach ($in as $j => $from) {
+            foreach (array_keys($laid) as $to) {
+                foreach ($to === $from ? [] : [null, ...($to > $from ? $laid[$to] : [])] as $other) {
+                    $at = [$j => $to] + ($other === null ? [] : [$other => $from]) + $in;
+                    if (! $this->holds($at, $j) || ($other !== null && ! $this->holds($at, $other))) {
+                        continue;
+                    }
+                    $changed = $laid;
+                    $changed[$from] = [...array_values(array_diff($laid[$from], [$j])), ...($other === null ? [] : [$other])];
+                    $changed[$to] = [...array_values(array_diff($laid[$to], [$other])), $j];
+                    // A session that would be left empty is one the class has: it stays in use.
+                    if ($changed[$from] === [] || ! $this->fits($changed[$from], $from) || ! $this->fits($changed[$to], $to)) {
+                        continue;
+                    }
+                    if ($this->weighed >= self::MOST_WEIGHED) {
+                        return null;
+                    }
+                    $with = $this->cost($changed);
+                    if ($with < $cost) {
+                        return [$changed, $with];
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<int, int>  $at  session by lesson */
+    private function holds(array $at, int $j): bool
+    {
+        $p = $this->problem;
+        if ($at[$j] < $p->tasks[$j]->notBefore || $at[$j] > ($p->tasks[$j]->notAfter ?? PHP_INT_MAX)) {
+            return false;
+        }
+        foreach ($p->needs[$j] as $need) {
+            if ($at[$j] < $at[$need] + (SessionProblem::has($p->sooner[$j], $need) ? 1 : 0)) {
+                return false;
+            }
+        }
+        foreach ($p->next[$j] as $next) {
+            if ($at[$next] < $at[$j] + (SessionProblem::has($p->sooner[$next], $j) ? 1 : 0)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<int>  $load */
+    private function fits(array $load, int $k): bool
+    {
+        return array_sum(array_map(fn (int $j): float => $this->problem->minutes[$j], $load)) <= $this->room[$k] + SessionProblem::EPS;
+    }
+}
