@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\JobController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MaterialController;
@@ -48,8 +49,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/materials', [MaterialController::class, 'show']);
         Route::put('classes/{class}/materials', [MaterialController::class, 'note']);
         Route::put('shop', [MaterialController::class, 'shop']);
-        Route::get('prints/{job}', [PrintController::class, 'progress']);
-        Route::delete('prints/{job}', [PrintController::class, 'stop']);
+        Route::get('jobs/{job}', [JobController::class, 'progress']);
+        Route::delete('jobs/{job}', [JobController::class, 'stop']);
         Route::get('machines', [MachineController::class, 'index']);
         Route::post('machines', [MachineController::class, 'store']);
         Route::put('machines/{machine}', [MachineController::class, 'update']);
@@ -75,6 +76,9 @@ Route::prefix('api')->group(function (): void {
         Route::post('classes/{class}/plan/mend', [PlanController::class, 'mend']);
         Route::get('classes/{class}/plan/export', [PlanController::class, 'export']);
         Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);
+        Route::post('classes/{class}/plan/try', [PlanController::class, 'tryOut']);
+        Route::get('classes/{class}/plan/needs', [PlanController::class, 'needs']);
+        Route::post('plan/estimate', [PlanController::class, 'estimate']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
         Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next']);
         Route::post('classes/{class}/students/{student}/next', [ClassController::class, 'chooseNext']);

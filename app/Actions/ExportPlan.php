@@ -52,6 +52,9 @@ final readonly class ExportPlan
                 $minutes = $room->minutes($this->shelf, $id);
                 $line([...$when, $lesson->title, $minutes->minutes, $minutes->rounds, $lesson->foot]);
             }
+            foreach ($session->homeIds() as $id) {
+                $line([$i + 1, 'at home', '', '', $this->shelf->bundle()->lesson($id)->title, 0, 0, $this->shelf->bundle()->lesson($id)->foot]);
+            }
             $session->lessonIds() === [] && $line([...$when, '', 0, 0, '']);
         }
         rewind($file);
@@ -70,6 +73,8 @@ final readonly class ExportPlan
     /** @return list<string> */
     private function titles(PlanSession $session): array
     {
-        return array_map(fn (string $id): string => $this->shelf->bundle()->lesson($id)->title, $session->lessonIds());
+        $title = fn (string $id): string => $this->shelf->bundle()->lesson($id)->title;
+
+        return [...array_map($title, $session->lessonIds()), ...array_map(fn (string $id): string => "At home: {$title($id)}", $session->homeIds())];
     }
 }

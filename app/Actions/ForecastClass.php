@@ -15,7 +15,7 @@ use App\Support\Shelf;
 use App\Support\Standings;
 use App\Support\StudentReading;
 use Carbon\CarbonImmutable;
-use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Course\SampleRoom;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\FinishForecast;
@@ -66,8 +66,7 @@ final readonly class ForecastClass
     }
 
     /**
-     * Samples a student can sew by the end of each session to come: one of each lesson that is planned,
-     * and as many more as the minutes that are left hold.
+     * Samples a student can sew by the end of each session to come.
      *
      * @param  list<PlanSession>  $coming
      * @return list<int>
@@ -76,18 +75,13 @@ final readonly class ForecastClass
     {
         $room = ClassRoom::of($class);
         $minutes = fn (string $id): float => $room->minutes($this->shelf, $id)->minutes;
-        $each = array_map(fn (string $id): float => $minutes($id) - $this->shelf->bundle()->lesson($id)->minutes->demo, $this->shelf->order($class->course));
-        $one = max(1.0, array_sum($each) / max(1, count($each)));
-        $sum = 0.0;
-        $samples = [];
-        foreach ($coming as $session) {
-            $used = array_sum(array_map($minutes, $session->lessonIds()));
-            $begun = max(0.0, min(1.0, $session->starts_at->diffInMinutes($now, false) / max(1, $session->minutes)));
-            $sum += (count($session->lessonIds()) + max(0.0, SessionTape::usable($session->minutes) - $used) / $one) * (1 - $begun);
-            $samples[] = (int) floor($sum + 1e-9);
-        }
+        $more = array_map(fn (string $id): float => $minutes($id) - $this->shelf->bundle()->lesson($id)->minutes->demo, $this->shelf->order($class->course));
+        $frame = $class->frame();
 
-        return $samples;
+        return SampleRoom::by(array_map(fn (PlanSession $s): array => [
+            'lessons' => count($s->lessonIds()), 'used' => array_sum(array_map($minutes, $s->lessonIds())), 'usable' => $frame->usable($s->position, $s->minutes),
+            'left' => 1 - $s->starts_at->diffInMinutes($now, false) / max(1, $s->minutes),
+        ], $coming), $more);
     }
 
     /** @return array<string, array<string, float>> chance that a skill is known, by student and skill, as of now */

@@ -7,115 +7,108 @@ namespace App\Actions;
 use App\Models\CoursePlan;
 use App\Models\PlannedLesson;
 use App\Models\PlanSession;
-use App\Models\Sample;
 use App\Models\SewingClass;
+use App\Models\Studio;
 use App\Support\ClassRoom;
-use App\Support\Clock;
 use App\Support\Conflict;
 use App\Support\CourseDates;
+use App\Support\LaidCourse;
+use App\Support\LongJob;
 use App\Support\Shelf;
+use App\Support\StudentRecords;
+use App\Support\Taught;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanMender;
-use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Planning\SessionSolver;
 use OpenSeam\Core\InputError;
 
 /** Lays the course into sessions: new dates, or the dates it has. */
 final readonly class LayOutPlan
 {
-    public function __construct(private Shelf $shelf, private StorePlan $store) {}
+    public function __construct(private Shelf $shelf, private StorePlan $store, private StudentRecords $records) {}
 
     /**
-     * @param  array<array-key, int>|null  $pins  session from 0, by lesson; null: those it has
+     * @param  array<string, mixed>  $wishes  what changes of the plan's wishes, as PlanWishes::kept() has it
+     * @param  array<string, int>  $settings  what changes of the class: columns
      *
      * @throws Conflict when $version is given and the plan has moved on
-     * @throws InputError when pins cannot all hold, or name what is not there
+     * @throws InputError when wishes cannot all hold, or name what is not there
      */
-    public function __invoke(SewingClass $class, ?CourseDates $dates = null, ?int $version = null, ?array $pins = null): CoursePlan
+    public function __invoke(SewingClass $class, ?CourseDates $dates = null, ?int $version = null, array $wishes = [], array $settings = [], ?LongJob $job = null): CoursePlan
     {
-        return DB::transaction(function () use ($class, $dates, $version, $pins): CoursePlan {
-            $plan = CoursePlan::query()->firstOrCreate(['class_id' => $class->id], ['studio_id' => $class->studio_id]);
-            $plan = CoursePlan::query()->lockForUpdate()->findOrFail($plan->id);
-            if ($version !== null && $version !== $plan->version) {
-                throw Conflict::stalePlan($version, $plan->version);
-            }
-            if ($dates !== null) {
-                $this->setDates($plan, $dates);
-            }
-            $sessions = array_values($plan->sessions()->with('lessons')->get()->all());
-            $plan->wishes = ['pins' => $this->store->pins($class, $pins ?? $plan->wishes['pins'] ?? [], count($sessions)), 'closed' => $dates->closed ?? $plan->wishes['closed'] ?? []];
-            $usable = array_map(fn (PlanSession $s): float => SessionTape::usable($s->minutes), $sessions);
-            $lessons = ClassRoom::of($class)->lessons($this->shelf, $class->course);
-            $kept = $this->taught($class, $sessions);
-            // What was taught stays in its session; the rest is laid into those to come.
-            [$rest, $toCome] = PlanMender::toCome($lessons, $kept, $plan->wishes['pins']);
-            $laid = CourseLayout::of($rest, array_slice($usable, count($kept)), $toCome);
-            $plan->proof = [
-                'version' => $plan->version + 1, 'count' => $laid->plan->count(), 'low' => $laid->plan->lowerBound, 'proven' => $laid->plan->proven, 'bound' => $laid->plan->bound,
-                'used' => array_sum(array_column($rest, 'minutes')), 'usable' => max([0.0, ...$usable]), 'because' => $laid->plan->because, 'begun' => count($kept),
-            ];
+        $plan = CoursePlan::query()->firstOrCreate(['class_id' => $class->id], ['studio_id' => $class->studio_id]);
 
-            return $this->store->write($plan, [...$kept, ...$laid->sessions]);
-        });
+        return $this->keep($class, $this->work($class, $plan, $dates, $version, $wishes, $settings, $job));
     }
 
     /**
-     * Puts a plan right from where the class really is, moving as few lessons as can be.
+     * Lays it out and keeps nothing yet: this may take a while, and nothing is locked meanwhile.
      *
-     * @return list<string> lessons that were moved
-     *
-     * @throws Conflict when the plan has moved on
+     * @param  array<string, mixed>  $wishes
+     * @param  array<string, int>  $settings
      */
-    public function mend(SewingClass $class, int $version): array
+    public function work(SewingClass $class, CoursePlan $plan, ?CourseDates $dates, ?int $version, array $wishes, array $settings, ?LongJob $job = null): LaidCourse
     {
-        return DB::transaction(function () use ($class, $version): array {
-            $plan = CoursePlan::query()->where('class_id', $class->id)->lockForUpdate()->firstOrFail();
-            if ($version !== $plan->version) {
-                throw Conflict::stalePlan($version, $plan->version);
-            }
-            $sessions = array_values($plan->sessions()->with('lessons')->get()->all());
-            $kept = $this->taught($class, $sessions);
-            $mended = PlanMender::mend(
-                ClassRoom::of($class)->lessons($this->shelf, $class->course), array_map(fn (PlanSession $s): float => SessionTape::usable($s->minutes), $sessions),
-                array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions), count($kept), array_merge([], ...$kept), $plan->wishes['pins'] ?? [],
+        if ($version !== null && $version !== $plan->version) {
+            throw Conflict::stalePlan($version, $plan->version);
+        }
+        $class = (clone $class)->fill($settings);
+        $sessions = array_values($plan->sessions()->with('lessons')->get()->all());
+        $dates ??= CourseDates::ofPlan($plan, $sessions, Studio::query()->findOrFail($class->studio_id)->timezone);
+        /** @var array{pins?: array<array-key, int>} $asked */
+        $asked = $wishes + $plan->wishes()->kept();
+        $wishes = PlanWishes::of($asked);
+        $usable = [];
+        foreach ($dates->all() as $i => [, $minutes]) {
+            $usable[] = $class->frame()->usable($i, $minutes);
+        }
+        $taught = Taught::of($class, array_slice($sessions, 0, $dates->sessions), $this->records);
+        $begun = count($taught->kept);
+        // What was taught stays in its session; the rest is laid into those to come.
+        $rest = PlanMender::toCome(ClassRoom::of($class)->lessons($this->shelf, $class->course), $taught->all());
+        try {
+            $wishes->check($this->shelf->order($class->course), $dates->sessions);
+            $laid = CourseLayout::of(
+                $rest, array_slice($usable, $begun), $wishes->toCome($begun, $taught->all()),
+                $job === null ? null : fn (int $steps, int $found): bool => $job->goesOn($steps, SessionSolver::BUDGET, $begun + $found),
             );
-            $this->store->write($plan, $mended->sessions);
+        } catch (InputError $e) {
+            throw $this->shelf->inTitles($e);
+        }
+        $proof = [
+            'count' => $laid->plan->count(), 'low' => $laid->plan->lowerBound, 'proven' => $laid->plan->proven, 'bound' => $laid->plan->bound,
+            'used' => array_sum(array_map(fn (array $l): float => in_array($l['id'], $wishes->home, true) ? 0.0 : $l['minutes'], $rest)),
+            'usable' => max([0.0, ...array_slice($usable, $begun)]), 'because' => $laid->because, 'begun' => $begun, 'shortest' => $laid->shortest,
+        ];
 
-            return $mended->moved;
+        return new LaidCourse($plan->version, $dates, $wishes, [...$taught->kept, ...$laid->sessions], [...$taught->home, ...$laid->home], $proof, $settings);
+    }
+
+    /** @throws Conflict when the plan has moved on meanwhile */
+    public function keep(SewingClass $class, LaidCourse $laid): CoursePlan
+    {
+        return DB::transaction(function () use ($class, $laid): CoursePlan {
+            $plan = CoursePlan::query()->where('class_id', $class->id)->lockForUpdate()->firstOrFail();
+            if ($laid->version !== $plan->version) {
+                throw Conflict::stalePlan($laid->version, $plan->version);
+            }
+            $laid->settings === [] || $class->update($laid->settings);
+            $this->setDates($plan, $laid->dates);
+            $plan->wishes = $laid->dates->kept() + $laid->wishes->kept();
+            $plan->proof = ['version' => $plan->version + 1] + $laid->proof;
+
+            return $this->store->write($plan, $laid->sessions, $laid->home);
         });
     }
 
-    /**
-     * The sessions that have begun, with what was taught in them: of the one running, all of it; of those
-     * that are over, the lessons of which a sample was kept. Nothing while nobody has sewn yet.
-     *
-     * @param  list<PlanSession>  $sessions
-     * @return list<list<string>>
-     */
-    private function taught(SewingClass $class, array $sessions): array
-    {
-        $sewn = Sample::query()->where('class_id', $class->id)->distinct()->pluck('lesson')->all();
-        if ($sewn === []) {
-            return [];
-        }
-        $now = Clock::now();
-        $kept = [];
-        foreach ($sessions as $session) {
-            if ($session->starts_at > $now) {
-                break;
-            }
-            $kept[] = $session->endsAt() > $now ? $session->lessonIds() : array_values(array_intersect($session->lessonIds(), $sewn));
-        }
-
-        return $kept;
-    }
-
-    /** Sessions that stay keep their id: samples point to them. */
+    /** Sessions that stay keep their id: samples and calendars point to them. */
     private function setDates(CoursePlan $plan, CourseDates $dates): void
     {
         $old = $plan->sessions()->get()->keyBy('position');
-        foreach ($dates->all() as $position => $start) {
-            $values = ['studio_id' => $plan->studio_id, 'starts_at' => $start, 'minutes' => $dates->minutes];
+        foreach ($dates->all() as $position => [$start, $minutes]) {
+            $values = ['studio_id' => $plan->studio_id, 'starts_at' => $start, 'minutes' => $minutes];
             PlanSession::query()->updateOrCreate(['course_plan_id' => $plan->id, 'position' => $position], $values);
             $old->forget($position);
         }

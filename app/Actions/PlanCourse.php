@@ -4,34 +4,37 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Foot;
-use App\Models\Machine;
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Support\CourseDates;
 use Illuminate\Support\Facades\DB;
 
-/** Makes a class with its students and lays its course into sessions. */
+/** Makes a class with its students and lays its course into sessions, or takes over how another class has it laid. */
 final readonly class PlanCourse
 {
-    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut) {}
+    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut, private FurnishRoom $furnish, private StorePlan $store) {}
 
     /**
      * @param  list<string>  $students  names
      * @param  int  $machines  how many stand in the room; only asked while none are kept
+     * @param  array<string, mixed>  $wishes  as PlanWishes::kept() has them
+     * @param  array<string, int>  $settings  of the class: columns
+     * @param  SewingClass|null  $from  the class whose plan is copied; its wishes hold where none are given
      */
-    public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines): SewingClass
+    public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines, array $wishes = [], array $settings = [], ?SewingClass $from = null): SewingClass
     {
-        return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines): SewingClass {
-            if (! Machine::standing()->where('studio_id', $studio)->exists()) {
-                for ($i = 1; $i <= $machines; $i++) {
-                    Machine::query()->create(['studio_id' => $studio, 'name' => "Machine $i", 'drive' => 'mechanical']);
-                }
-                // Each comes with its standard foot.
-                Foot::add($studio, ['kind' => 'standard', 'count' => $machines]);
-            }
-            $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers]);
+        return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines, $wishes, $settings, $from): SewingClass {
+            ($this->furnish)($studio, $machines);
+            $same = $from === null ? [] : $from->only(['policy', 'school', 'settle_minutes', 'clear_minutes', 'review_every', 'review_minutes', 'pace_percent']);
+            $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers] + $settings + $same);
             ($this->addStudents)($class, $students);
-            ($this->layOut)($class, $dates);
+            $old = $from === null || $from->course !== $course ? null : $from->plan()->with('sessions.lessons')->first();
+            $plan = ($this->layOut)($class, $dates, wishes: $wishes + ($old?->wishes()->kept() ?? []));
+            $sessions = array_values($old?->sessions->all() ?? []);
+            if ($sessions !== [] && $wishes === [] && count($sessions) === $dates->sessions) {
+                // As many sessions: each holds what it held last time, moves by hand and all.
+                ($this->store)($class, array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions), $plan->version, null, array_map(fn (PlanSession $s): array => $s->homeIds(), $sessions));
+            }
 
             return $class;
         });

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Enrolment;
-use App\Models\PlanSession;
 use App\Models\SewingClass;
+use App\Models\Studio;
 use App\Printing\Format;
 use App\Printing\HandoutPages;
 use App\Printing\LessonCard;
@@ -15,7 +15,8 @@ use App\Printing\PaperDrivePages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
-use App\Support\PrintJob;
+use App\Support\ClassShop;
+use App\Support\LongJob;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\Drill;
@@ -66,16 +67,16 @@ final readonly class PrintPages
 
     /**
      * @throws InputError for something that cannot be printed of a class
-     * @throws \App\Support\PrintStopped when whoever waits has enough
+     * @throws \App\Support\JobStopped when whoever waits has enough
      */
-    public function class(SewingClass $class, string $what, Format $format, PrintJob $job): string
+    public function class(SewingClass $class, string $what, Format $format, LongJob $job): string
     {
         $sheet = new Sheet($format, $class->name);
         $lessons = array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $this->shelf->order($class->course));
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
             'materials' => $this->shopping($sheet, $class),
-            'handout' => HandoutPages::add($sheet, $class->name, array_values(PlanSession::ofClass($class->id, true)->get()->all()), CountMaterials::shop($class), $this->shelf->bundle()->lesson(...)),
+            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->bundle()->lesson(...)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };
@@ -84,7 +85,7 @@ final readonly class PrintPages
     }
 
     /** @param  list<Lesson>  $lessons */
-    private function pack(Sheet $sheet, SewingClass $class, array $lessons, PrintJob $job): void
+    private function pack(Sheet $sheet, SewingClass $class, array $lessons, LongJob $job): void
     {
         // The seat cards and the cutting plans are one step each.
         $steps = count($lessons) + 2;
@@ -116,8 +117,8 @@ final readonly class PrintPages
 
     private function shopping(Sheet $sheet, SewingClass $class): void
     {
-        $studio = CountMaterials::shop($class);
-        MaterialPages::add($sheet, ($this->materials)($class, null, null)->lines, ($this->count)($class)->layouts, $class->name, $studio);
+        $shop = ClassShop::of($class);
+        MaterialPages::add($sheet, $this->materials->of($shop, null, null)->lines, ($this->count)($shop)->layouts, $class->name, $shop->studio);
     }
 
     private static function address(Lesson $lesson): string

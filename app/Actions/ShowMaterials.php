@@ -11,8 +11,8 @@ use App\Http\Resources\NamedView;
 use App\Http\Resources\ShopView;
 use App\Models\CupboardItem;
 use App\Models\MaterialTick;
-use App\Models\PlanSession;
 use App\Models\SewingClass;
+use App\Support\ClassShop;
 use OpenSeam\Core\Material\Need;
 
 /** The shopping list of a class with what is there, what it costs, and the cutting plans. */
@@ -22,11 +22,16 @@ final readonly class ShowMaterials
 
     public function __invoke(SewingClass $class, ?int $session, ?float $samplesEach): MaterialsView
     {
-        $materials = ($this->count)($class, $session, $samplesEach);
+        return $this->of(ClassShop::of($class), $session, $samplesEach);
+    }
+
+    public function of(ClassShop $shop, ?int $session, ?float $samplesEach): MaterialsView
+    {
+        $class = $shop->class;
+        $materials = ($this->count)($shop, $session, $samplesEach);
         $cupboard = CupboardItem::query()->get()->keyBy('item');
         $ticked = array_flip(array_values(MaterialTick::query()->where('class_id', $class->id)->get()->map(fn (MaterialTick $t): string => $t->item)->all()));
-        $short = $this->count->short($class, array_map(fn (CupboardItem $i): float => $i->have, $cupboard->all()), $samplesEach);
-        $studio = CountMaterials::shop($class);
+        $short = $this->count->short($shop, array_map(fn (CupboardItem $i): float => $i->have, $cupboard->all()), $samplesEach);
         $lines = array_map(function (Need $n) use ($cupboard, $ticked, $short): MaterialLineView {
             $have = $cupboard->get($n->item)->have ?? 0.0;
             $price = $cupboard->get($n->item)->price ?? 0.0;
@@ -34,14 +39,13 @@ final readonly class ShowMaterials
 
             return new MaterialLineView($n->item, $n->title, $n->amount, $n->unit, $n->how, $have, $buy, $price, round($buy * $price, 2), isset($ticked[$n->item]), isset($ticked[$n->item]) ? null : ($short[$n->item] ?? null)?->starts_at->toIso8601ZuluString());
         }, $materials->needs);
-        $students = max(1, $class->enrolments()->count());
         $cost = array_sum(array_map(fn (MaterialLineView $l): float => $l->cost, $lines));
 
         return new MaterialsView(
-            new NamedView($class->id, $class->name), $students, PlanSession::ofClass($class->id)->count(), $materials->samplesEach,
-            $lines, round($cost, 2), round($cost / $students, 2),
-            array_map(fn (string $m): CuttingView => CuttingView::of($m, $materials->layouts[$m], $studio->cloth_width_mm, $studio->selvedge_mm), array_map(strval(...), array_keys($materials->layouts))),
-            ShopView::of($studio),
+            new NamedView($class->id, $class->name), $shop->students, count($shop->sessions), $materials->samplesEach,
+            $lines, round($cost, 2), round($cost / $shop->students, 2),
+            array_map(fn (string $m): CuttingView => CuttingView::of($m, $materials->layouts[$m], $shop->studio->cloth_width_mm, $shop->studio->selvedge_mm), array_map(strval(...), array_keys($materials->layouts))),
+            ShopView::of($shop->studio),
         );
     }
 }

@@ -11,13 +11,16 @@ use App\Http\Resources\PlanProblemView;
 use App\Http\Resources\PlanProofView;
 use App\Http\Resources\PlanSessionView;
 use App\Http\Resources\PlanView;
+use App\Http\Resources\PlanWishesView;
 use App\Models\CoursePlan;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
+use App\Models\Studio;
 use App\Support\ClassRoom;
+use App\Support\Clock;
+use App\Support\CourseDates;
 use App\Support\Shelf;
 use OpenSeam\Core\Course\PlanReview;
-use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Words;
 
 /** A class's plan with what is wrong with it, if anything. */
@@ -28,48 +31,89 @@ final readonly class ShowPlan
     public function __invoke(SewingClass $class): PlanView
     {
         $class->load('plan.sessions.lessons');
+        $plan = $class->plan ?? new CoursePlan;
         $room = ClassRoom::of($class);
         $lessons = $room->lessons($this->shelf, $class->course);
-        $minutes = array_column($lessons, 'minutes', 'id');
-        $title = fn (?string $id): string => $id === null ? '' : $this->shelf->bundle()->lesson($id)->title;
-        $words = Words::in();
         $sessions = array_values($class->plan?->sessions->all() ?? []);
         $laid = array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions);
-        $usable = array_map(fn (PlanSession $s): float => SessionTape::usable($s->minutes), $sessions);
+        $home = array_map(fn (PlanSession $s): array => $s->homeIds(), $sessions);
+        $pins = $plan->wishes()->pins;
+        $dates = CourseDates::ofPlan($plan, $sessions, Studio::query()->findOrFail($class->studio_id)->timezone);
 
         return new PlanView(
             new NamedView($class->id, $class->name), $this->shelf->bundle()->courses[$class->course]['title'], $class->plan->version ?? 0,
             $room->students, $room->machines, $room->helpers,
-            array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $title($l['id']), $l['minutes'], $room->minutes($this->shelf, $l['id'])->rounds, $l['needs']), $lessons),
-            array_map(fn (PlanSession $s, float $u): PlanSessionView => new PlanSessionView(
-                $s->id, $s->starts_at->toIso8601ZuluString(), $s->minutes, $u,
-                array_sum(array_map(fn (string $id): float => $minutes[$id] ?? 0.0, $s->lessonIds())), $s->lessonIds(),
-            ), $sessions, $usable),
-            array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid))),
-            [...$this->cannot($room, $laid), ...array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
-                'session' => (string) ($p['session'] + 1), 'minutes' => $words->number(ceil($p['over'])),
-                'lesson' => $title($p['lesson']), 'needs' => $title($p['needs']),
-            ])), PlanReview::of($lessons, $laid, $usable))],
-            array_map(fn (string|int $lesson, int $session): PlanPinView => new PlanPinView((string) $lesson, $session + 1), array_keys($class->plan->wishes['pins'] ?? []), $class->plan->wishes['pins'] ?? []),
-            $class->plan->wishes['closed'] ?? [],
-            $this->proof($class->plan, $title),
+            array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $this->title($l['id']), $l['minutes'], $room->minutes($this->shelf, $l['id'])->rounds, $l['needs'], $l['strand']), $lessons),
+            $this->sessions($class, $sessions, array_column($lessons, 'minutes', 'id')),
+            array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid, ...$home))),
+            [...$this->cannot($room, $laid), ...$this->problems($class, $lessons, $sessions, $laid, $home)],
+            array_map(fn (string|int $lesson, int $session): PlanPinView => new PlanPinView((string) $lesson, $session + 1), array_keys($pins), $pins),
+            $dates->closed,
+            $this->proof($class, $dates),
+            PlanWishesView::of($class, $dates, $plan->wishes()),
         );
     }
 
-    /** @param  callable(string|null): string  $title */
-    private function proof(?CoursePlan $plan, callable $title): ?PlanProofView
+    private function title(?string $id): string
     {
-        $proof = $plan?->proof;
-        if ($plan === null || $proof === null || $proof['version'] !== $plan->version) {
+        return $id === null ? '' : $this->shelf->bundle()->lesson($id)->title;
+    }
+
+    /**
+     * @param  list<PlanSession>  $sessions
+     * @param  array<string, float>  $minutes  by lesson
+     * @return list<PlanSessionView>
+     */
+    private function sessions(SewingClass $class, array $sessions, array $minutes): array
+    {
+        $now = Clock::now();
+
+        return array_map(fn (PlanSession $s): PlanSessionView => new PlanSessionView(
+            $s->id, $s->starts_at->toIso8601ZuluString(), $s->minutes, $class->frame()->usable($s->position, $s->minutes),
+            array_sum(array_map(fn (string $id): float => $minutes[$id] ?? 0.0, $s->lessonIds())), $s->lessonIds(), $s->homeIds(),
+            $class->frame()->reviewAt($s->position), $s->starts_at <= $now,
+        ), $sessions);
+    }
+
+    /**
+     * @param  list<array{id: string, minutes: float, needs: list<string>, foot: string|null, strand: string}>  $lessons
+     * @param  list<PlanSession>  $sessions
+     * @param  list<list<string>>  $laid
+     * @param  list<list<string>>  $home
+     * @return list<PlanProblemView>
+     */
+    private function problems(SewingClass $class, array $lessons, array $sessions, array $laid, array $home): array
+    {
+        $now = Clock::now();
+        $words = Words::in();
+        $over = count(array_filter($sessions, fn (PlanSession $s): bool => $s->endsAt() <= $now));
+        $usable = array_map(fn (PlanSession $s): float => $class->frame()->usable($s->position, $s->minutes), $sessions);
+
+        return array_map(fn (array $p): PlanProblemView => new PlanProblemView($p['kind'], $p['session'], $p['lesson'], $words->say('plan.'.$p['kind'], [
+            'session' => (string) ($p['session'] + 1), 'minutes' => $words->number(ceil($p['over'])),
+            'lesson' => $this->title($p['lesson']), 'needs' => $this->title($p['needs']),
+        ])), PlanReview::of($lessons, $laid, $usable, $home, $over));
+    }
+
+    private function proof(SewingClass $class, CourseDates $dates): ?PlanProofView
+    {
+        $proof = $class->plan?->proof;
+        if ($class->plan === null || $proof === null || $proof['version'] !== $class->plan->version) {
             return null;
         }
         $words = Words::in();
         $with = ['n' => (string) $proof['count'], 'fewer' => (string) ($proof['low'] - 1), 'low' => (string) $proof['low'], 'used' => $words->number(ceil($proof['used'])), 'usable' => $words->number(floor($proof['usable']))];
+        // From the first knock to the last light, as the teacher reckons.
+        $shortest = ($proof['shortest'] ?? null) === null ? null : (int) ceil($proof['shortest']) + $class->settle_minutes + $class->clear_minutes;
+        $said = [
+            $proof['begun'] > 0 ? $words->say('proof.begun') : '',
+            $words->say($proof['proven'] ? ($proof['low'] <= 1 ? 'proof.one' : "proof.{$proof['bound']}") : 'proof.open', $with),
+            $shortest !== null && $shortest < $dates->minutes ? $words->say('proof.shortest', ['n' => (string) ($dates->sessions - $proof['begun']), 'minutes' => (string) $shortest]) : '',
+        ];
 
         return new PlanProofView(
-            $proof['count'], $proof['low'], $proof['proven'],
-            ($proof['begun'] > 0 ? $words->say('proof.begun').' ' : '').$words->say($proof['proven'] ? ($proof['low'] <= 1 ? 'proof.one' : "proof.{$proof['bound']}") : 'proof.open', $with),
-            (object) array_map(fn (array $b): string => $words->say("because.{$b['kind']}", ['needs' => $title($b['lesson'])]), $proof['because']),
+            $proof['count'], $proof['low'], $proof['proven'], implode(' ', array_filter($said, fn (string $s): bool => $s !== '')),
+            (object) array_map(fn (array $b): string => $words->say("because.{$b['kind']}", ['needs' => $this->title($b['lesson'])]), $proof['because']),
         );
     }
 

@@ -51,7 +51,7 @@ final readonly class ShowToday
                 'lesson' => $p['lesson'] === null ? '' : $this->shelf->bundle()->lesson($p['lesson'])->title,
                 'round' => (string) $p['round'],
             ]),
-        ), SessionTape::of($lessons, $session->minutes));
+        ), SessionTape::of($lessons, $session->minutes, $reading->class->frame(), $session->position));
 
         return new SessionView(
             $session->id, $session->position + 1, count($reading->sessions),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Support\Conflict;
-use App\Support\PrintStopped;
+use App\Support\JobStopped;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
@@ -32,7 +32,7 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         // What somebody typed wrongly is answered, not noted: it may be a student's.
-        $exceptions->dontReport([InputError::class, Conflict::class, PrintStopped::class]);
+        $exceptions->dontReport([InputError::class, Conflict::class, JobStopped::class]);
         // A database error quotes the values it was given, which may be a student's: log the statement only.
         $exceptions->report(function (QueryException $e): bool {
             Log::error('Database: '.$e->getCode().' in '.$e->getSql());
@@ -47,7 +47,7 @@ final class Problems
             return match (true) {
                 $e instanceof InputError => self::answer(422, $e->field, $e->got, $e->getMessage()),
                 $e instanceof Conflict => self::answer(409, $e->field, $e->got, $e->getMessage()),
-                $e instanceof PrintStopped => self::answer(409, 'job', null, $e->getMessage()),
+                $e instanceof JobStopped => self::answer(409, 'job', null, $e->getMessage()),
                 $e instanceof ValidationException => self::invalid($e),
                 $e instanceof AuthenticationException => self::answer(401, '(sign-in)', null, 'You are not signed in, or your session has ended. Sign in and send it again.'),
                 $e instanceof ModelNotFoundException => self::answer(404, '(address)', null, 'There is nothing here, or it belongs to another studio.'),

@@ -6,12 +6,13 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use OpenSeam\Core\Course\Planning\PlanWishes;
 
 /**
  * @property string $class_id
  * @property int $version
- * @property array{pins: array<array-key, int>, closed: list<string>}|null $wishes pins: session from 0, by lesson; closed: days without a class
- * @property array{version: int, count: int, low: int, proven: bool, bound: string, used: float, usable: float, because: array<string, array{kind: string, lesson: string|null}>, begun: int}|null $proof of the version it was laid at
+ * @property array<string, mixed>|null $wishes what the teacher asked for: read by wishes() and Support\CourseDates
+ * @property array{version: int, count: int, low: int, proven: bool, bound: string, used: float, usable: float, because: array<string, array{kind: string, lesson: string|null}>, begun: int, shortest?: float|null}|null $proof of the version it was laid at
  * @property Collection<int, PlanSession> $sessions
  */
 final class CoursePlan extends OwnedByStudio
@@ -24,5 +25,13 @@ final class CoursePlan extends OwnedByStudio
     public function sessions(): HasMany
     {
         return $this->hasMany(PlanSession::class)->orderBy('position');
+    }
+
+    public function wishes(): PlanWishes
+    {
+        /** @var array{pins?: array<array-key, int>, not_before?: array<array-key, int>, not_after?: array<array-key, int>, together?: list<list<string>>, home?: list<string>, order?: string} $kept */
+        $kept = $this->wishes ?? [];
+
+        return PlanWishes::of($kept);
     }
 }

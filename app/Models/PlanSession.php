@@ -35,7 +35,7 @@ final class PlanSession extends OwnedByStudio
     public static function ofClass(string $class, bool $withLessons = false): Builder
     {
         return self::query()->select('plan_sessions.*')
-            ->addSelect($withLessons ? ['laid' => PlannedLesson::query()->selectRaw("group_concat(lesson order by position separator ',')")->whereColumn('plan_session_id', 'plan_sessions.id')] : [])
+            ->addSelect($withLessons ? ['laid' => PlannedLesson::query()->selectRaw("group_concat(lesson order by position separator ',')")->whereColumn('plan_session_id', 'plan_sessions.id')->where('at_home', false)] : [])
             ->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
             ->where('course_plans.class_id', $class)->orderBy('plan_sessions.position');
     }
@@ -45,13 +45,19 @@ final class PlanSession extends OwnedByStudio
         return $this->starts_at->addMinutes($this->minutes);
     }
 
-    /** @return list<string> lesson ids in order */
+    /** @return list<string> ids of the lessons taught in it, in order */
     public function lessonIds(): array
     {
         if ($this->hasAttribute('laid')) {
             return $this->laid === null ? [] : explode(',', $this->laid);
         }
 
-        return array_values($this->lessons->map(fn (PlannedLesson $l): string => $l->lesson)->all());
+        return array_values($this->lessons->where('at_home', false)->map(fn (PlannedLesson $l): string => $l->lesson)->all());
+    }
+
+    /** @return list<string> ids of the lessons sewn at home after it */
+    public function homeIds(): array
+    {
+        return array_values($this->lessons->where('at_home', true)->map(fn (PlannedLesson $l): string => $l->lesson)->all());
     }
 }

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use OpenSeam\Core\Course\SessionFrame;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\Skill\School;
 
@@ -16,6 +17,11 @@ use OpenSeam\Core\Skill\School;
  * @property Policy $policy
  * @property School $school
  * @property int $helpers
+ * @property int $settle_minutes
+ * @property int $clear_minutes
+ * @property int $review_every sessions; 0: none
+ * @property int $review_minutes
+ * @property int $pace_percent of the usual time
  * @property Collection<int, Enrolment> $enrolments
  * @property CoursePlan|null $plan
  */
@@ -23,9 +29,9 @@ final class SewingClass extends OwnedByStudio
 {
     protected $table = 'classes';
 
-    protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0];
+    protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0, 'settle_minutes' => 5, 'clear_minutes' => 10, 'review_every' => 0, 'review_minutes' => 20, 'pace_percent' => 100];
 
-    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int'];
+    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int', 'settle_minutes' => 'int', 'clear_minutes' => 'int', 'review_every' => 'int', 'review_minutes' => 'int', 'pace_percent' => 'int'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany
@@ -37,5 +43,11 @@ final class SewingClass extends OwnedByStudio
     public function plan(): HasOne
     {
         return $this->hasOne(CoursePlan::class, 'class_id');
+    }
+
+    /** What its sessions hold besides lessons. */
+    public function frame(): SessionFrame
+    {
+        return new SessionFrame($this->settle_minutes, $this->clear_minutes, $this->review_every, $this->review_minutes);
     }
 }

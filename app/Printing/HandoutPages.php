@@ -27,6 +27,9 @@ final class HandoutPages
                 $found = $lesson($id);
                 $lines[] = ["{$found->title}: {$found->why}", 10.5, false];
             }
+            foreach ($session->homeIds() as $id) {
+                $lines[] = ["At home, before the next session: {$lesson($id)->title}. {$lesson($id)->why}", 10.5, false];
+            }
             $session->lessonIds() === [] && $lines[] = ['Time for what is not sure yet.', 10.5, false];
         }
         $sheet->flow($y, [...$lines, ['Sleeves and hair tied back. The machine’s manual and your teacher decide.', 10.0, false]], 'the course');

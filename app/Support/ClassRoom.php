@@ -10,20 +10,20 @@ use OpenSeam\Core\Course\ClassMinutes;
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
 {
-    private function __construct(public int $students, public int $machines, public int $helpers, public RoomBook $room) {}
+    private function __construct(public int $students, public int $machines, public int $helpers, public RoomBook $room, private float $pace) {}
 
     /** @param  int|null  $students where they are known already */
     public static function of(SewingClass $class, ?int $students = null): self
     {
         $room = RoomBook::read($class->studio_id);
 
-        return new self(max(1, $students ?? $class->enrolments()->count()), count($room->room->machines), $class->helpers, $room);
+        return new self(max(1, $students ?? $class->enrolments()->count()), count($room->room->machines), $class->helpers, $room, $class->pace_percent / 100);
     }
 
     /**
      * The course's lessons with their minutes for this class and what each needs.
      *
-     * @return list<array{id: string, minutes: float, needs: list<string>, foot: string|null}>
+     * @return list<array{id: string, minutes: float, needs: list<string>, foot: string|null, strand: string}>
      */
     public function lessons(Shelf $shelf, string $course): array
     {
@@ -35,6 +35,7 @@ final readonly class ClassRoom
             'needs' => $shelf->bundle()->needs($id, $order),
             // The first it is sewn under: a change of foot between two lessons costs the class a minute each.
             'foot' => ($shelf->bundle()->lesson($id)->sews[0] ?? null)?->feet[0] ?? null,
+            'strand' => $shelf->bundle()->skills->get($shelf->bundle()->lesson($id)->teaches[0])->strand,
         ], $order);
     }
 
@@ -43,6 +44,6 @@ final readonly class ClassRoom
     {
         $found = $shelf->bundle()->lesson($lesson);
 
-        return ClassMinutes::forLesson($found, $this->students, max(1, min($this->students, $this->room->forLesson($found)->places)), $this->helpers);
+        return ClassMinutes::forLesson($found, $this->students, max(1, min($this->students, $this->room->forLesson($found)->places)), $this->helpers)->paced($this->pace);
     }
 }

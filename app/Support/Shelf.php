@@ -64,6 +64,12 @@ final class Shelf
         return null;
     }
 
+    /** The same with lessons called by their titles, as a teacher knows them. */
+    public function inTitles(InputError $e): InputError
+    {
+        return InputError::at($e->field, $e->got, (string) preg_replace_callback('/“([a-z0-9-]+)”/', fn (array $m): string => '“'.($this->bundle()->lessons[$m[1]]->title ?? $m[1]).'”', $e->getMessage()));
+    }
+
     /** @return list<string> lesson ids of a course in order */
     public function order(string $course): array
     {

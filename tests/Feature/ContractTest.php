@@ -54,7 +54,7 @@ final class ContractTest extends TestCase
             '/api/me' => '/api/me', '/api/lessons' => '/api/lessons', '/api/machines' => '/api/machines', '/api/find?q=e' => '/api/find', "/api/room?class={$class->id}" => '/api/room', '/api/answers' => '/api/answers',
             "/api/classes/{$class->id}" => '/api/classes/{class}',
             "/api/classes/{$class->id}/today" => '/api/classes/{class}/today',
-            "/api/classes/{$class->id}/plan" => '/api/classes/{class}/plan', "/api/classes/{$class->id}/forecast" => '/api/classes/{class}/forecast',
+            "/api/classes/{$class->id}/plan" => '/api/classes/{class}/plan', "/api/classes/{$class->id}/forecast" => '/api/classes/{class}/forecast', "/api/classes/{$class->id}/plan/needs" => '/api/classes/{class}/plan/needs',
             '/api/shelf' => '/api/shelf', '/api/lessons/guides/text' => '/api/lessons/{lesson}/text', "/api/classes/{$class->id}/materials" => '/api/classes/{class}/materials',
             "/api/classes/{$class->id}/students/$student/look" => '/api/classes/{class}/students/{student}/look',
             "/api/classes/{$class->id}/students/$student/look?lesson=square-spiral" => '/api/classes/{class}/students/{student}/look',

@@ -34,11 +34,13 @@ final class PlanTest extends TestCase
     {
         $class = $this->sewingClass($this->teacher());
         $version = $this->version($class);
-        $moved = [['first-seam', 'safe-seat', 'wind-and-thread', 'needle-and-foot', 'paper-drive'], [], ['length-ladder'], ['guides'], ['square-spiral'], []];
+        $moved = [[], [], ['first-seam', 'safe-seat', 'wind-and-thread', 'needle-and-foot', 'paper-drive'], ['length-ladder'], ['guides'], ['square-spiral']];
         $answer = $this->putJson("/api/classes/{$class->id}/plan", ['version' => $version, 'sessions' => $moved])->assertOk()->assertJsonPath('version', $version + 1);
         $said = implode(' ', array_column((array) $answer->json('problems'), 'text'));
         self::assertStringContainsString('First seam stands on Paper drive', $said);
-        self::assertStringContainsString('Session 1 runs', $said);
+        self::assertStringContainsString('Session 3 runs', $said);
+        // What is over is nobody's worry any more.
+        $this->putJson("/api/classes/{$class->id}/plan", ['version' => $version + 1, 'sessions' => [['safe-seat', 'wind-and-thread', 'needle-and-foot', 'paper-drive', 'first-seam'], [], ['length-ladder'], ['guides'], ['square-spiral'], []]])->assertOk()->assertJsonPath('problems', []);
     }
 
     public function test_laying_out_says_how_few_sessions_there_can_be_and_why(): void
@@ -63,7 +65,7 @@ final class PlanTest extends TestCase
         self::assertContains('guides', (array) $plan->json('sessions.5.lessons'));
         self::assertSame('You pinned it here.', $plan->json('proof.reasons.guides'));
         $before = $this->version($class);
-        $this->assertProblem($lay(['first-seam' => 1, 'safe-seat' => 2]), 422, 'pins', '“first-seam” in session 1');
+        $this->assertProblem($lay(['first-seam' => 1, 'safe-seat' => 2]), 422, 'pins', '“First seam” in session 1');
         $this->assertProblem($lay(['juggling' => 1]), 422, 'pins', 'lesson of the course');
         $this->assertProblem($lay(['guides' => 9]), 422, 'pins.guides', 'sessions 1 to 6');
         self::assertSame($before, $this->version($class), 'nothing is stored');

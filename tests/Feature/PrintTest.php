@@ -211,16 +211,16 @@ final class PrintTest extends TestCase
     public function test_a_long_print_tells_how_far_it_is_and_can_be_stopped(): void
     {
         [$job, $other] = ['01jbq3zz7h4x8v1m2n3p4q5r6s', '01jbq3zz7h4x8v1m2n3p4q5r6t'];
-        $this->getJson("/api/prints/$job")->assertOk()->assertExactJson(['done' => 0, 'of' => 0]);
+        $this->getJson("/api/jobs/$job")->assertOk()->assertExactJson(['done' => 0, 'of' => 0, 'found' => null]);
         $this->get("/api/classes/{$this->class->id}/print?what=pack&job=$job")->assertOk();
         // Eight lessons, the seat cards and the cutting plans.
-        $this->getJson("/api/prints/$job")->assertExactJson(['done' => 10, 'of' => 10]);
-        $this->deleteJson("/api/prints/$other")->assertNoContent();
+        $this->getJson("/api/jobs/$job")->assertExactJson(['done' => 10, 'of' => 10, 'found' => null]);
+        $this->deleteJson("/api/jobs/$other")->assertNoContent();
         $this->assertProblem($this->getJson("/api/classes/{$this->class->id}/print?what=pack&job=$other"), 409, 'job', 'stopped');
         $this->assertProblem($this->getJson("/api/classes/{$this->class->id}/print?what=pack&job=mine"), 422, 'job', 'ULID');
         // Another studio's job is none of theirs.
         $this->actingAs($this->teacher('Other'));
-        $this->getJson("/api/prints/$job")->assertExactJson(['done' => 0, 'of' => 0]);
+        $this->getJson("/api/jobs/$job")->assertExactJson(['done' => 0, 'of' => 0, 'found' => null]);
     }
 
     private static function bundle(): Bundle

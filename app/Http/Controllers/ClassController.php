@@ -42,7 +42,8 @@ final readonly class ClassController
     public function store(NewClassBody $body, PlanCourse $plan, Shelf $shelf): JsonResponse
     {
         $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
-        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->dates(), $body->whole('helpers'), $body->whole('machines'));
+        $from = $body->wordOrNull('from') === null ? null : $this->find($body->word('from'));
+        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->dates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from);
 
         return new JsonResponse(new NamedView($class->id, $class->name), 201);
     }

@@ -4,26 +4,36 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\EstimateCourse;
 use App\Actions\ExportBundle;
 use App\Actions\ExportPlan;
 use App\Actions\ForecastClass;
 use App\Actions\LayOutPlan;
+use App\Actions\MendPlan;
 use App\Actions\ShowPlan;
+use App\Actions\ShowPlanNeeds;
 use App\Actions\StorePlan;
+use App\Actions\TryPlan;
+use App\Http\Requests\EstimateBody;
 use App\Http\Requests\LayOutBody;
 use App\Http\Requests\MendBody;
 use App\Http\Requests\PlanBody;
 use App\Http\Resources\ErrorBody;
+use App\Http\Resources\EstimateView;
 use App\Http\Resources\ForecastView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\PlanNeedsView;
 use App\Http\Resources\PlanView;
 use App\Models\SewingClass;
 use App\Models\User;
+use App\Support\CourseDates;
+use App\Support\LongJob;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Curriculum\BundleJson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -54,7 +64,7 @@ final readonly class PlanController
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
         $found = SewingClass::query()->findOrFail($class);
-        $store($found, $body->sessions(), $body->whole('version'), $body->pins());
+        $store($found, $body->sessions(), $body->whole('version'), $body->pins(), $body->home());
 
         return new JsonResponse(($this->show)($found));
     }
@@ -69,9 +79,58 @@ final readonly class PlanController
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
         $found = SewingClass::query()->findOrFail($class);
-        $layOut($found, $body->dates(), $body->whole('version'), $body->pins());
+        $layOut($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job')));
 
-        return new JsonResponse(($this->show)($found));
+        return new JsonResponse(($this->show)($found->refresh()));
+    }
+
+    #[OA\Post(
+        path: '/api/classes/{class}/plan/try',
+        operationId: 'tryPlan',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: LayOutBody::class)),
+        responses: [new OA\Response(response: 200, description: 'how it would look; nothing is kept', content: new OA\JsonContent(ref: PlanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function tryOut(LayOutBody $body, string $class, TryPlan $try): JsonResponse
+    {
+        $found = SewingClass::query()->findOrFail($class);
+
+        return new JsonResponse($try($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job'))));
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/plan/needs',
+        operationId: 'planNeeds',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'what must stand ready on each day', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanNeedsView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function needs(string $class, ShowPlanNeeds $needs): JsonResponse
+    {
+        return new JsonResponse($needs(SewingClass::query()->findOrFail($class)));
+    }
+
+    #[OA\Post(
+        path: '/api/plan/estimate',
+        operationId: 'estimateCourse',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EstimateBody::class)),
+        responses: [new OA\Response(response: 200, description: 'how many sessions a course would take a class that is not there yet', content: new OA\JsonContent(ref: EstimateView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function estimate(EstimateBody $body, EstimateCourse $estimate, Shelf $shelf): JsonResponse
+    {
+        $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
+        $class = new SewingClass(['studio_id' => $body->teacher()->studio_id, 'course' => $course, 'helpers' => $body->whole('helpers')] + $body->frame());
+        /** @var array{together?: list<list<string>>, home?: list<string>, order?: string} $wishes */
+        $wishes = $body->wishes();
+
+        return new JsonResponse($estimate($class, $body->whole('students'), $body->whole('machines'), $body->whole('minutes'), PlanWishes::of($wishes)));
+    }
+
+    /** The dates a plan has: what a body leaves out stays. */
+    private static function known(SewingClass $class, string $zone): CourseDates
+    {
+        $plan = $class->plan()->with('sessions')->firstOrFail();
+
+        return CourseDates::ofPlan($plan, array_values($plan->sessions->all()), $zone);
     }
 
     #[OA\Post(
@@ -79,13 +138,13 @@ final readonly class PlanController
         operationId: 'mendPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MendBody::class)),
-        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class))], required: ['moved'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
-    public function mend(MendBody $body, string $class, LayOutPlan $layOut, Shelf $shelf): JsonResponse
+    public function mend(MendBody $body, string $class, MendPlan $mend, Shelf $shelf): JsonResponse
     {
-        $moved = $layOut->mend(SewingClass::query()->findOrFail($class), $body->whole('version'));
+        $mended = $mend(SewingClass::query()->findOrFail($class), $body->whole('version'));
 
-        return new JsonResponse(['moved' => array_map(fn (string $id): NamedView => new NamedView($id, $shelf->bundle()->lesson($id)->title), $moved)]);
+        return new JsonResponse(['moved' => array_map(fn (string $id): NamedView => new NamedView($id, $shelf->bundle()->lesson($id)->title), $mended->moved), 'fewest' => $mended->fewest]);
     }
 
     #[OA\Get(

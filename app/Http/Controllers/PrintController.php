@@ -7,15 +7,12 @@ namespace App\Http\Controllers;
 use App\Actions\PrintPages;
 use App\Http\Resources\ErrorBody;
 use App\Models\SewingClass;
-use App\Models\User;
 use App\Printing\Format;
 use App\Printing\SamplerSvg;
-use App\Support\PrintJob;
+use App\Support\LongJob;
 use App\Support\Shelf;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
 
@@ -75,41 +72,7 @@ final readonly class PrintController
     {
         $what = $request->string('what')->toString();
 
-        return self::pdf($this->print->class(SewingClass::query()->findOrFail($class), $what, self::format($request), self::job($request, $request->query('job'))), $what);
-    }
-
-    #[OA\Get(
-        path: '/api/prints/{job}',
-        operationId: 'printProgress',
-        parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer')], required: ['done', 'of'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
-    )]
-    public function progress(Request $request, string $job): JsonResponse
-    {
-        return new JsonResponse(self::job($request, $job)->at());
-    }
-
-    #[OA\Delete(
-        path: '/api/prints/{job}',
-        operationId: 'stopPrint',
-        parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
-    )]
-    public function stop(Request $request, string $job): JsonResponse
-    {
-        self::job($request, $job)->stop();
-
-        return new JsonResponse(null, 204);
-    }
-
-    private static function job(Request $request, mixed $id): PrintJob
-    {
-        $user = $request->user();
-        if ($id !== null && (! is_string($id) || ! Str::isUlid($id))) {
-            throw InputError::at('job', $id, 'A job is named by a ULID, 26 letters and digits.');
-        }
-
-        return PrintJob::of($user instanceof User ? $user->studio_id : '', $id === null ? null : strtolower($id));
+        return self::pdf($this->print->class(SewingClass::query()->findOrFail($class), $what, self::format($request), LongJob::named($request, $request->query('job'))), $what);
     }
 
     private static function format(Request $request): Format

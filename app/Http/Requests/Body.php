@@ -73,7 +73,7 @@ abstract class Body extends FormRequest
         return is_array($part) ? $part : [];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string|array<string, string>> */
     public function messages(): array
     {
         return [
@@ -82,12 +82,8 @@ abstract class Body extends FormRequest
             'integer' => '“:attribute” must be a whole number.',
             'boolean' => '“:attribute” must be true or false.',
             'array' => '“:attribute” must be a list.',
-            'min.numeric' => '“:attribute” must be at least :min.',
-            'max.numeric' => '“:attribute” can be at most :max.',
-            'min.string' => '“:attribute” needs at least :min characters.',
-            'max.string' => '“:attribute” can have at most :max characters.',
-            'min.array' => '“:attribute” needs at least :min entry.',
-            'max.array' => '“:attribute” can have at most :max entries.',
+            'min' => ['numeric' => '“:attribute” must be at least :min.', 'string' => '“:attribute” needs at least :min characters.', 'array' => '“:attribute” needs at least :min in it.'],
+            'max' => ['numeric' => '“:attribute” can be at most :max.', 'string' => '“:attribute” can have at most :max characters.', 'array' => '“:attribute” can have at most :max entries.'],
             'in' => '“:attribute” must be one of: :values.',
             'date_format' => '“:attribute” must be written as :format.',
             'email' => '“:attribute” must be an e-mail address.',

@@ -14,19 +14,29 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'helpers', type: 'integer'), new OA\Property(property: 'machines', type: 'integer'),
     new OA\Property(property: 'closed', type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class, as 2030-12-25'),
     new OA\Property(property: 'course', type: 'string', description: 'a course of the shelf; the first one when left out'),
+    new OA\Property(property: 'from', type: 'string', description: 'a class whose plan and wishes are copied'),
+    new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'every_weeks', type: 'integer'),
+    new OA\Property(property: 'made_up', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+    new OA\Property(property: 'lengths', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
+    new OA\Property(property: 'together', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'string'))),
+    new OA\Property(property: 'home', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'order', type: 'string', enum: ['course', 'stitches-first', 'feet-first', 'one-day']),
+    new OA\Property(property: 'settle', type: 'integer'), new OA\Property(property: 'clear', type: 'integer'),
+    new OA\Property(property: 'review_every', type: 'integer'), new OA\Property(property: 'review_minutes', type: 'integer'), new OA\Property(property: 'pace', type: 'integer'),
 ])]
 final class NewClassBody extends Body
 {
-    use HasCourseDates;
+    use HasCourseDates, HasWishes;
 
     public function rules(): array
     {
-        return $this->dateRules() + [
+        return $this->dateRules() + $this->wishRules() + $this->frameRules() + [
             'name' => ['required', 'string', 'max:80'],
             'students' => ['required', 'array', 'min:1', 'max:40'],
             'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case'],
             'helpers' => ['required', 'integer', 'min:0', 'max:20'],
             'machines' => ['required', 'integer', 'min:1', 'max:40'],
+            'from' => ['sometimes', 'nullable', 'string', 'max:26'],
             'course' => ['sometimes', 'string', 'in:'.implode(',', array_keys(app(Shelf::class)->bundle()->courses))],
         ];
     }

@@ -19,5 +19,6 @@ final readonly class PlanLessonView
         #[OA\Property] public float $minutes,
         #[OA\Property] public int $rounds,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $needs,
+        #[OA\Property] public string $strand,
     ) {}
 }

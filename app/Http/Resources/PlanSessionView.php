@@ -12,6 +12,7 @@ final readonly class PlanSessionView
 {
     /**
      * @param  list<string>  $lessons
+     * @param  list<string>  $home
      */
     public function __construct(
         #[OA\Property] public string $id,
@@ -20,5 +21,8 @@ final readonly class PlanSessionView
         #[OA\Property] public float $usable,
         #[OA\Property] public float $used,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $lessons,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'sewn at home after it')] public array $home,
+        #[OA\Property(description: 'minutes to look back, taken from the session')] public float $review,
+        #[OA\Property(description: 'it has begun')] public bool $begun,
     ) {}
 }

@@ -32,5 +32,6 @@ final readonly class PlanView
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlanPinView::class))] public array $pins,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class')] public array $closed,
         #[OA\Property(nullable: true, description: 'null once the plan was changed by hand')] public ?PlanProofView $proof,
+        #[OA\Property] public PlanWishesView $wishes,
     ) {}
 }

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class TapePieceView
 {
     public function __construct(
-        #[OA\Property(enum: ['settle', 'show', 'sew', 'look', 'free', 'clear'])] public string $kind,
+        #[OA\Property(enum: ['settle', 'review', 'show', 'sew', 'look', 'free', 'clear'])] public string $kind,
         #[OA\Property] public float $from,
         #[OA\Property] public float $to,
         #[OA\Property] public int $round,

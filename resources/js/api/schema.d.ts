@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobProgress"];
+        put?: never;
+        post?: never;
+        delete: operations["stopJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons": {
         parameters: {
             query?: never;
@@ -356,6 +372,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/plan/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/plan/needs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planNeeds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["estimateCourse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/plan/mend": {
         parameters: {
             query?: never;
@@ -463,22 +527,6 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/prints/{job}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["printProgress"];
-        put?: never;
-        post?: never;
-        delete: operations["stopPrint"];
         options?: never;
         head?: never;
         patch?: never;
@@ -809,6 +857,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/course-dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Dates of a course from a weekly rule, less closed days, with make-up dates, at the same clock time across clock changes. */
+        post: operations["course-dates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/cut-cloth": {
         parameters: {
             query?: never;
@@ -903,7 +968,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Lessons laid into the fewest sessions, proven where it can be, as even as can be, with the fewest changes of foot. */
+        /** @description Lessons laid into the fewest sessions, proven where it can be, as even as can be, with the fewest changes of foot and strands kept together. */
         post: operations["plan-sessions"];
         delete?: never;
         options?: never;
@@ -1209,6 +1274,23 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        EstimateBody: {
+            students: number;
+            helpers: number;
+            machines: number;
+            /** @description of a session */
+            minutes: number;
+            course?: string;
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            together?: string[][];
+            settle?: number;
+            clear?: number;
+            review_every?: number;
+            review_minutes?: number;
+            pace?: number;
+        };
         FootBody: {
             facts: components["schemas"]["FootFacts"];
         };
@@ -1221,16 +1303,52 @@ export interface components {
         };
         LayOutBody: {
             version: number;
+            /** @description a ULID of the caller, to ask how far it is and to stop it */
+            job?: string;
             starts_on: string;
             time: string;
             sessions: number;
             minutes: number;
             /** @description days without a class, as 2030-12-25 */
             closed?: string[];
+            /** @description 1 Monday to 7 Sunday; none: that of the first session */
+            weekdays?: number[];
+            every_weeks?: number;
+            /** @description by day: the date and time instead, as 2030-12-28 10:00 */
+            made_up?: {
+                [key: string]: string;
+            };
+            /** @description minutes, by number of the session, where they differ */
+            lengths?: {
+                [key: string]: number;
+            };
             /** @description number of the session, from 1, by lesson */
             pins?: {
                 [key: string]: number;
             };
+            /** @description number of the first session, by lesson */
+            not_before?: {
+                [key: string]: number;
+            };
+            /** @description number of the last session, by lesson */
+            not_after?: {
+                [key: string]: number;
+            };
+            /** @description groups of lessons for one session */
+            together?: string[][];
+            /** @description lessons sewn at home */
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            /** @description minutes to open up */
+            settle?: number;
+            /** @description minutes to clear up */
+            clear?: number;
+            /** @description sessions; 0: none */
+            review_every?: number;
+            review_minutes?: number;
+            /** @description percent of the usual time */
+            pace?: number;
         };
         MachineBody: {
             name: string;
@@ -1261,6 +1379,25 @@ export interface components {
             closed?: string[];
             /** @description a course of the shelf; the first one when left out */
             course?: string;
+            /** @description a class whose plan and wishes are copied */
+            from?: string;
+            weekdays?: number[];
+            every_weeks?: number;
+            made_up?: {
+                [key: string]: string;
+            };
+            lengths?: {
+                [key: string]: number;
+            };
+            together?: string[][];
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            settle?: number;
+            clear?: number;
+            review_every?: number;
+            review_minutes?: number;
+            pace?: number;
         };
         NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
             lesson: {
@@ -1279,6 +1416,8 @@ export interface components {
         PlanBody: {
             version: number;
             sessions: string[][];
+            /** @description lessons sewn at home after each session */
+            home?: string[][];
             /** @description number of the session, from 1, by lesson */
             pins?: {
                 [key: string]: number;
@@ -1430,6 +1569,13 @@ export interface components {
             placed: components["schemas"]["PlacedView"][];
             offcuts: components["schemas"]["PlacedView"][];
         };
+        /** @description A kind of foot that a session needs, and how many there are. */
+        DayFootView: {
+            title: string;
+            /** @description wanted at the same time */
+            wanted: number;
+            have: number;
+        };
         /** @description How one machine of the room is set for a lesson, by its own dial. */
         DialView: {
             machine: string;
@@ -1521,6 +1667,22 @@ export interface components {
             got: unknown;
             message: string;
             kept: string;
+        };
+        /** @description How many sessions a course would take. */
+        EstimateView: {
+            lessons: number;
+            /**
+             * Format: float
+             * @description of all lessons together
+             */
+            minutes: number;
+            /** @description fewest */
+            sessions: number;
+            proven: boolean;
+            longest: components["schemas"]["NamedView"];
+            /** Format: float */
+            longest_minutes: number;
+            left: components["schemas"]["NamedView"][];
         };
         /** @description A reading behind a reason. */
         EvidenceView: {
@@ -1854,6 +2016,17 @@ export interface components {
             minutes: number;
             rounds: number;
             needs: string[];
+            strand: string;
+        };
+        /** @description What one session of a plan needs to stand ready. */
+        PlanNeedsView: {
+            /** @description number of the session, from 1 */
+            session: number;
+            /** @description machines that sew at the same time */
+            machines: number;
+            feet: components["schemas"]["DayFootView"][];
+            /** @description cloth to cut, in words */
+            cloth: string[];
         };
         /** @description A lesson bound to a session. */
         PlanPinView: {
@@ -1890,6 +2063,15 @@ export interface components {
             /** Format: float */
             used: number;
             lessons: string[];
+            /** @description sewn at home after it */
+            home: string[];
+            /**
+             * Format: float
+             * @description minutes to look back, taken from the session
+             */
+            review: number;
+            /** @description it has begun */
+            begun: boolean;
         };
         /** @description The course laid into sessions. */
         PlanView: {
@@ -1907,6 +2089,41 @@ export interface components {
             /** @description days without a class */
             closed: string[];
             proof: components["schemas"]["PlanProofView"] | null;
+            wishes: components["schemas"]["PlanWishesView"];
+        };
+        /** @description What a teacher wants of a plan, as it is sent to have it laid out. */
+        PlanWishesView: {
+            starts_on: string;
+            time: string;
+            sessions: number;
+            minutes: number;
+            closed: string[];
+            weekdays: number[];
+            every_weeks: number;
+            made_up: {
+                [key: string]: string;
+            };
+            lengths: {
+                [key: string]: number;
+            };
+            pins: {
+                [key: string]: number;
+            };
+            not_before: {
+                [key: string]: number;
+            };
+            not_after: {
+                [key: string]: number;
+            };
+            together: string[][];
+            home: string[];
+            /** @enum {string} */
+            order: "course" | "stitches-first" | "feet-first" | "one-day";
+            settle: number;
+            clear: number;
+            review_every: number;
+            review_minutes: number;
+            pace: number;
         };
         /** @description Why, with the readings behind it. */
         ReasonView: {
@@ -2102,7 +2319,7 @@ export interface components {
         /** @description A stretch of the session, in minutes from its start. */
         TapePieceView: {
             /** @enum {string} */
-            kind: "settle" | "show" | "sew" | "look" | "free" | "clear";
+            kind: "settle" | "review" | "show" | "sew" | "look" | "free" | "clear";
             /** Format: float */
             from: number;
             /** Format: float */
@@ -2586,6 +2803,75 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FoundView"][];
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    jobProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        done: number;
+                        of: number;
+                        /** @description the best that is known so far */
+                        found: number | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    stopJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -3114,6 +3400,111 @@ export interface operations {
             };
         };
     };
+    tryPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayOutBody"];
+            };
+        };
+        responses: {
+            /** @description how it would look; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    planNeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what must stand ready on each day */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanNeedsView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    estimateCourse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EstimateBody"];
+            };
+        };
+        responses: {
+            /** @description how many sessions a course would take a class that is not there yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EstimateView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     mendPlan: {
         parameters: {
             query?: never;
@@ -3137,6 +3528,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         moved: components["schemas"]["NamedView"][];
+                        /** @description no fewer could have moved */
+                        fewest: boolean;
                     };
                 };
             };
@@ -3348,73 +3741,6 @@ export interface operations {
                 content: {
                     "application/pdf": string;
                 };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    printProgress: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        done: number;
-                        of: number;
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    stopPrint: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -4389,6 +4715,10 @@ export interface operations {
                     sew: number;
                     /** @description minutes to look at one sample */
                     inspect: number;
+                    /** @description minutes to open up and find seats */
+                    opening?: number;
+                    /** @description minutes to clear up */
+                    clearing?: number;
                 };
             };
         };
@@ -4402,7 +4732,7 @@ export interface operations {
                     "application/json": {
                         /** @description of sewing */
                         rounds: number;
-                        /** @description from the first word to the last sample */
+                        /** @description from the first word to the last sample, with opening and clearing up where they are given */
                         minutes: number;
                         /** @description what happens when */
                         spans: {
@@ -4468,6 +4798,66 @@ export interface operations {
                         inches: string;
                         /** @description mm less the sixteenth */
                         leftover_mm: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "course-dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description first session by the clock on the wall, such as 2030-05-02 18:30 */
+                    first: string;
+                    /** @description time zone of the studio, such as UTC or Europe/Berlin */
+                    zone: string;
+                    /** @description how many */
+                    sessions: number;
+                    /** @description 1 Monday to 7 Sunday; that of the first session when left out */
+                    weekdays?: number[];
+                    /** @description weeks from one to the next */
+                    every_weeks?: number;
+                    /** @description days without a class */
+                    closed?: string[];
+                    /** @description by day: the date and time instead */
+                    made_up?: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description one after the other */
+                        dates: {
+                            /** @description by the clock on the wall */
+                            local: string;
+                            /** @description ISO 8601 */
+                            utc: string;
+                        }[];
                     };
                 };
             };
@@ -5107,10 +5497,14 @@ export interface operations {
                         needs?: string[];
                         /** @description kind of foot it is sewn with */
                         foot?: string | null;
+                        /** @description what it belongs to; strands are kept together */
+                        strand?: string | null;
                         /** @description number of a session, from 1 */
                         not_before?: number;
                         /** @description number of a session, from 1 */
                         not_after?: number;
+                        /** @description sewn at home between two sessions, without class time */
+                        home?: boolean;
                     }[];
                     /** @description usable minutes of the first sessions, where they differ */
                     session_minutes?: number[];
@@ -5127,6 +5521,15 @@ export interface operations {
                     together?: string[][];
                     /** @description so many sessions: then the shortest equal session is looked for */
                     sessions?: number;
+                    /**
+                     * @description teaching order where there is a choice, kept where it costs no session; "one-day": what one session holds
+                     * @enum {string}
+                     */
+                    school?: "course" | "stitches-first" | "feet-first" | "one-day";
+                    /** @description sessions from one review to the next */
+                    review_every?: number;
+                    /** @description minutes of a review, taken from its session */
+                    review_minutes?: number;
                 };
             };
         };
@@ -5146,6 +5549,8 @@ export interface operations {
                             minutes: number;
                             /** @description changes of foot */
                             foot_changes: number;
+                            /** @description sewn at home after it */
+                            home: string[];
                         }[];
                         /** @description sessions */
                         count: number;
@@ -5160,6 +5565,10 @@ export interface operations {
                         bound: "minutes" | "large" | "thirds" | "chain" | "bounds" | "search";
                         /** @description of a session */
                         capacity_minutes: number;
+                        /** @description how often a strand is taken up again after another */
+                        strands_taken_up: number;
+                        /** @description with "one-day": what the day has no room for */
+                        left: string[];
                         /** @description why each does not stand earlier */
                         reasons: {
                             /** @description an id */
@@ -5168,7 +5577,7 @@ export interface operations {
                              * @description what forces it
                              * @enum {string}
                              */
-                            kind: "first" | "needs" | "minutes" | "pin" | "not-before";
+                            kind: "first" | "needs" | "home" | "minutes" | "pin" | "not-before";
                             /** @description the lesson it needs */
                             because: string | null;
                         }[];

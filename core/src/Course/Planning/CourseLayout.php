@@ -15,13 +15,17 @@ use OpenSeam\Core\InputError;
  */
 final readonly class CourseLayout
 {
+    /** Steps for the question how short the sessions could be. */
+    private const SHORTEST_STEPS = 60_000;
+
     /**
      * @param  list<list<string>>  $sessions  lesson ids; as many as the class has
      * @param  list<list<string>>  $home  lessons sewn at home after each session
      * @param  list<string>  $left  lessons for which no session has room
      * @param  array<string, array{kind: string, lesson: string|null}>  $because  by lesson: why it does not stand earlier
+     * @param  float|null  $shortest  usable minutes that would do, were all the sessions equal; null where that was not looked for or not settled
      */
-    private function __construct(public array $sessions, public array $home, public array $left, public SessionPlan $plan, public array $because) {}
+    private function __construct(public array $sessions, public array $home, public array $left, public SessionPlan $plan, public array $because, public ?float $shortest) {}
 
     /**
      * @param  list<CourseLesson>  $lessons  in course order
@@ -56,7 +60,23 @@ final readonly class CourseLayout
 
         return new self(
             $in, array_map(fn (array $ids): array => array_values(array_filter($ids, $fits)), $home),
-            array_values(array_intersect(array_map(fn (array $l): string => $l['id'], $lessons), [...$out, ...$homeless])), $plan, $because,
+            array_values(array_intersect(array_map(fn (array $l): string => $l['id'], $lessons), [...$out, ...$homeless])), $plan, $because, $out === [] && $homeless === [] ? self::shortest($problem, count($sessions)) : null,
         );
+    }
+
+    /** As many sessions as the class has, of equal length and as short as can be (type 2). */
+    private static function shortest(SessionProblem $problem, int $sessions): ?float
+    {
+        if ($problem->tasks === [] || $sessions < 1) {
+            return null;
+        }
+        try {
+            $plan = SessionSolver::shortest($problem, $sessions, self::SHORTEST_STEPS);
+        } catch (InputError) {
+            // Not found in so few steps.
+            return null;
+        }
+
+        return $plan->proven ? $plan->capacity : null;
     }
 }

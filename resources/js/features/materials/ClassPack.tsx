@@ -14,7 +14,7 @@ export function ClassPack({ id }: { id: string }) {
     const job = state.is === 'making' ? state.job : null
     const at = useQuery({
         queryKey: ['print', job],
-        queryFn: () => ask(api.GET('/api/prints/{job}', { params: { path: { job: job ?? '' } } })),
+        queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: job ?? '' } } })),
         enabled: job !== null, refetchInterval: 250, gcTime: 0,
     })
     useEffect(() => () => { if (state.is === 'ready') URL.revokeObjectURL(state.url) }, [state])
@@ -36,7 +36,7 @@ export function ClassPack({ id }: { id: string }) {
         }
     }
     const stop = () => {
-        if (job !== null) void api.DELETE('/api/prints/{job}', { params: { path: { job } } })
+        if (job !== null) void api.DELETE('/api/jobs/{job}', { params: { path: { job } } })
         stopped.current?.abort()
     }
     switch (state.is) {

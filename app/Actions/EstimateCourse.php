@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\EstimateView;
+use App\Http\Resources\NamedView;
+use App\Models\SewingClass;
+use App\Support\ClassRoom;
+use App\Support\Shelf;
+use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\InputError;
+
+/** How many sessions a course would take a class that is not there yet. */
+final readonly class EstimateCourse
+{
+    /** More sessions than any class has. */
+    private const SESSIONS = 60;
+
+    public function __construct(private Shelf $shelf, private FurnishRoom $furnish) {}
+
+    /**
+     * @param  SewingClass  $class  not kept, with its studio, course and settings
+     * @param  int  $machines  how many stand in the room; only asked while none are kept
+     *
+     * @throws InputError when wishes contradict each other
+     */
+    public function __invoke(SewingClass $class, int $students, int $machines, int $minutes, PlanWishes $wishes): EstimateView
+    {
+        DB::beginTransaction();
+        try {
+            ($this->furnish)($class->studio_id, $machines);
+            $room = ClassRoom::of($class, $students);
+        } finally {
+            DB::rollBack();
+        }
+        $lessons = $room->lessons($this->shelf, $class->course);
+        try {
+            $wishes->check($this->shelf->order($class->course), self::SESSIONS);
+            $laid = CourseLayout::of($lessons, array_map(fn (int $i): float => $class->frame()->usable($i, $minutes), range(0, self::SESSIONS - 1)), $wishes);
+        } catch (InputError $e) {
+            throw $this->shelf->inTitles($e);
+        }
+        $named = fn (string $id): NamedView => new NamedView($id, $this->shelf->bundle()->lesson($id)->title);
+        $inClass = array_filter(array_column($lessons, 'minutes', 'id'), fn (string $id): bool => ! in_array($id, $wishes->home, true), ARRAY_FILTER_USE_KEY);
+        $longest = (string) array_search(max([0.0, ...array_values($inClass)]), $inClass, true);
+
+        return new EstimateView(count($lessons), array_sum($inClass), $laid->plan->count(), $laid->plan->proven, $named($longest), $inClass[$longest], array_map($named, $laid->left));
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** How many sessions a course would take. */
+#[OA\Schema]
+final readonly class EstimateView
+{
+    /** @param  list<NamedView>  $left  lessons longer than any session */
+    public function __construct(
+        #[OA\Property] public int $lessons,
+        #[OA\Property(description: 'of all lessons together')] public float $minutes,
+        #[OA\Property(description: 'fewest')] public int $sessions,
+        #[OA\Property] public bool $proven,
+        #[OA\Property] public NamedView $longest,
+        #[OA\Property] public float $longest_minutes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $left,
+    ) {}
+}
