@@ -35,6 +35,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('lessons/{lesson}/dials', [LessonController::class, 'dials']);
         Route::get('lessons/{lesson}/text', [DraftController::class, 'text']);
         Route::post('drafts/read', [DraftController::class, 'read']);
+        Route::post('drafts/check', [DraftController::class, 'check']);
+        Route::post('drafts/path', [DraftController::class, 'path']);
         Route::post('drafts/row', [DraftController::class, 'row']);
         Route::post('drafts', [DraftController::class, 'keep']);
         Route::get('shelf', [ShelfController::class, 'show']);

@@ -75,6 +75,7 @@ final readonly class LoadDemo
         }
         $class = $this->class($data, $user, $now);
         $this->samples($data, $class, $user, $now);
+        $this->later($data->part('later'), $user, $now);
 
         return $user->studio;
     }
@@ -89,6 +90,16 @@ final readonly class LoadDemo
             $user->studio_id, $c->text('name'), $c->text('course'),
             array_map(fn (Data $s): string => $s->text('name'), $data->parts('students')),
             new CourseDates($first, $c->whole('sessions'), $c->whole('minutes')), $c->whole('helpers'), 1,
+        );
+    }
+
+    /** A course that has not begun. */
+    private function later(Data $c, User $user, CarbonImmutable $now): void
+    {
+        ($this->plan)(
+            $user->studio_id, $c->text('name'), $c->text('course'), $c->texts('students'),
+            new CourseDates($now->addDays($c->whole('starts_in_days'))->setTimeFromTimeString($c->text('time')), $c->whole('sessions'), $c->whole('minutes')),
+            $c->whole('helpers'), 1, ['home' => $c->texts('home')], ['review_every' => $c->whole('review_every')],
         );
     }
 

@@ -33,7 +33,7 @@ final readonly class ShowPlanNeeds
                 $machines = max($machines, $places);
                 foreach ($fit->feet as $f) {
                     // The same kind in two lessons of the evening is wanted once.
-                    $wanted = $f['shared'] ? min(1, $places) : min($shop->students, count($fit->machines));
+                    $wanted = $f['shared'] ? 1 : min($shop->students, count($fit->machines) ?: count($shop->room->room->machines));
                     $feet[$f['kind']] = ['wanted' => max($feet[$f['kind']]['wanted'] ?? 0, $wanted), 'have' => $f['best']];
                 }
             }

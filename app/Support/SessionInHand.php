@@ -11,7 +11,7 @@ use Carbon\CarbonImmutable;
 final readonly class SessionInHand
 {
     /** A session stays in hand this long after its end, for what is still on the table. */
-    private const GRACE_MINUTES = 90;
+    public const GRACE_MINUTES = 90;
 
     private function __construct(public PlanSession $session, public string $state) {}
 

@@ -20,7 +20,7 @@ final class PlanningTest extends BrowserCase
         }
         $browser->keys(self::ENTER)->see('at least 10 characters');
         $browser->find('input[autocomplete=new-password]')->sendKeys(' but longer now');
-        $browser->keys(self::ENTER)->see('Three things, and the first evening is planned');
+        $browser->keys(self::ENTER)->see('Three steps, and the first evening is planned');
         $browser->find('input[placeholder="Evening beginners"]')->sendKeys('Saturday morning');
         $browser->find('textarea')->sendKeys("Ona\nPim\nRue");
         $browser->see('3 so far')->press('Lay it out for me');
@@ -74,10 +74,58 @@ final class PlanningTest extends BrowserCase
         $browser->click('.session:nth-child(4) .lesson-name')->see('Guides: The sessions before it have no minutes left for it');
         $browser->driver->executeScript('document.querySelector(".session:nth-child(4) .pin-act").click()');
         $browser->see('pinned')->press('Lay it out for me')->see('You pinned it here.');
-        $day = $browser->find('.closed input');
-        $browser->driver->executeScript('Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(arguments[0], "2026-06-18"); arguments[0].dispatchEvent(new Event("input", {bubbles: true}))', [$day]);
-        $browser->press('Move the sessions on')->see('2026-06-18')->until('the last session is a week later', fn (): bool => preg_match('/6\s+Thu,? (Jul 16|16 Jul)/', $browser->text()) === 1);
-        $browser->press('There is a class on 2026-06-18 after all')->until('it is back', fn (): bool => preg_match('/6\s+Thu,? (Jul 9|9 Jul)/', $browser->text()) === 1);
+        $browser->press('Wishes')->see('No class on');
+        $this->date($browser, '.closed input[type=date]', '2026-06-18');
+        $browser->press('Leave that day out')->see('2026-06-18')->press('Lay it out with these')->until('the last session is a week later', fn (): bool => preg_match('/6\s+Thu,? (Jul 16|16 Jul)/', $browser->text()) === 1);
+        $browser->press('There is a class on 2026-06-18 after all')->press('Lay it out with these')->until('it is back', fn (): bool => preg_match('/6\s+Thu,? (Jul 9|9 Jul)/', $browser->text()) === 1);
+        self::assertQuiet();
+    }
+
+    private function date(Browser $browser, string $input, string $value): void
+    {
+        $browser->driver->executeScript('Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(arguments[0], arguments[1]); arguments[0].dispatchEvent(new Event("input", {bubbles: true}))', [$browser->find($input), $value]);
+    }
+
+    private function choose(Browser $browser, string $label, string $value): void
+    {
+        $browser->driver->executeScript('const s = document.querySelector(`[aria-label="${arguments[0]}"]`); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[1]); s.dispatchEvent(new Event("change", {bubbles: true}))', [$label, $value]);
+    }
+
+    public function test_wishes_are_tried_beside_the_plan_and_taken_back(): void
+    {
+        $browser = $this->freshPlan();
+        $before = fn (): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".session")].map((s) => [...s.querySelectorAll("[data-lesson]")].map((l) => l.dataset.lesson).join("+")).join(" | ")');
+        $old = $before();
+        $browser->press('Wishes')->see('What comes first')->click('.wishes-lessons summary');
+        $this->choose($browser, 'Guides: not before session', '6');
+        $browser->click('[aria-label="Paper drive: sewn at home"]');
+        $browser->press('Show it beside the plan first')->see('Two plans side by side')->see('Paper drive (at home)')->see('from 4');
+        self::assertSame($old, $before(), 'nothing has changed yet');
+        $browser->press('Leave it as it is')->until('it is gone', fn (): bool => ! str_contains($browser->text(), 'Two plans side by side'));
+        $browser->press('Show it beside the plan first')->see('Two plans side by side')->press('Take the new one')->see('Sewn at home after it:')->until('guides stand in the sixth', fn (): bool => str_ends_with($before(), '| guides'));
+        $browser->press('Undo')->until('as it was', fn (): bool => $before() === $old);
+        // What cannot be is said in the lesson’s own name, and the plan stays.
+        $browser->click('.wishes-lessons summary');
+        $this->choose($browser, 'Square spiral: not after session', '1');
+        $browser->press('Lay it out with these')->see('“Square spiral” in session 1');
+        self::assertSame($old, $before());
+        self::assertQuiet();
+    }
+
+    public function test_a_lesson_goes_home_and_back_and_the_course_is_taught_again(): void
+    {
+        $browser = $this->freshPlan()->click('[data-lesson=paper-drive] .lesson-name');
+        $browser->until('threads', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".plan-threads path").length') > 0);
+        $browser->press('Sew it at home after this session')->see('Sewn at home after it: Paper drive');
+        $browser->press('sew it in class')->until('it is back', fn (): bool => ! str_contains($browser->text(), 'Sewn at home after it'));
+        $browser->see('8 × Standard foot')->see('m Cotton or poly-cotton');
+        // Taught again next term: three steps, and only names and dates are new.
+        $browser->press('Teach it again to a new class')->see('again, for a new class');
+        $browser->find('textarea')->sendKeys("Una\nVal");
+        $browser->see('8 lessons take 2 students')->press('On to: Wishes')->see('As the course has it')->press('On to: Dates')->see('Every week on');
+        $browser->press('every 2 weeks');
+        $this->date($browser, 'input[type=date]', '2026-09-03');
+        $browser->press('Lay it out for me')->see('2 students')->until('every second week', fn (): bool => preg_match('/2\s+Thu,? (Sep 17|17 Sep)/', $browser->text()) === 1);
         self::assertQuiet();
     }
 }

@@ -8,6 +8,8 @@ use App\Actions\KeepLesson;
 use App\Actions\ShowShelf;
 use App\Http\Requests\DraftBody;
 use App\Http\Requests\KeepLessonBody;
+use App\Http\Requests\NewCheckBody;
+use App\Http\Requests\NewPathBody;
 use App\Http\Requests\NewRowBody;
 use App\Http\Resources\DraftView;
 use App\Http\Resources\ErrorBody;
@@ -19,7 +21,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\BundleJson;
+use OpenSeam\Core\Curriculum\CheckStarter;
 use OpenSeam\Core\Curriculum\LessonDraft;
+use OpenSeam\Core\Curriculum\PathStarter;
 use OpenSeam\Core\Curriculum\RowStarter;
 use OpenSeam\Core\InputError;
 
@@ -69,6 +73,28 @@ final readonly class DraftController
     public function row(NewRowBody $body): JsonResponse
     {
         return new JsonResponse(['row' => RowStarter::row($body->lesson(), $body->word('piece'), $body->word('stitch'))]);
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/check',
+        operationId: 'startCheck',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewCheckBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function check(NewCheckBody $body): JsonResponse
+    {
+        return new JsonResponse(CheckStarter::of($body->row(), $body->word('label'), $body->word('kind'), $body->words('teaches')));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/path',
+        operationId: 'startPath',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPathBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function path(NewPathBody $body): JsonResponse
+    {
+        return new JsonResponse(['path' => PathStarter::of($body->word('run'), $body->amount('width_mm'), $body->amount('height_mm'))]);
     }
 
     #[OA\Post(

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ListClasses;
 use App\Http\Requests\MeBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\MeView;
 use App\Http\Resources\NamedView;
-use App\Models\SewingClass;
 use App\Models\User;
 use App\Support\Clock;
 use App\Support\Shelf;
@@ -19,7 +19,7 @@ use OpenApi\Attributes as OA;
 /** Who is signed in. */
 final readonly class MeController
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf, private ListClasses $classes) {}
 
     #[OA\Get(
         path: '/api/me',
@@ -50,11 +50,9 @@ final readonly class MeController
 
     private function view(User $user): MeView
     {
-        $classes = SewingClass::query()->orderByDesc('id')->get()->map(fn (SewingClass $c): NamedView => new NamedView($c->id, $c->name))->all();
-
         $courses = $this->shelf->bundle()->courses;
         $named = array_map(fn (string $id, array $c): NamedView => new NamedView($id, $c['title']), array_keys($courses), $courses);
 
-        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, Clock::now()->toIso8601ZuluString(), array_values($classes), array_values($named));
+        return new MeView($user->name, $user->studio->name, $user->unit->value, $user->studio->timezone, Clock::now()->toIso8601ZuluString(), ($this->classes)(), array_values($named));
     }
 }

@@ -10,8 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class EstimateView
 {
-    /** @param  list<NamedView>  $left  lessons longer than any session */
+    /**
+     * @param  list<NamedView>  $course
+     * @param  list<NamedView>  $left  lessons longer than any session
+     */
     public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'its lessons')] public array $course,
         #[OA\Property] public int $lessons,
         #[OA\Property(description: 'of all lessons together')] public float $minutes,
         #[OA\Property(description: 'fewest')] public int $sessions,

@@ -6,8 +6,11 @@ namespace OpenSeam\Core\Tests\Curriculum;
 
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Curriculum\CheckStarter;
 use OpenSeam\Core\Curriculum\DraftProblem;
 use OpenSeam\Core\Curriculum\LessonDraft;
+use OpenSeam\Core\Curriculum\PathStarter;
+use OpenSeam\Core\Curriculum\RowReader;
 use OpenSeam\Core\Curriculum\RowStarter;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
@@ -198,5 +201,38 @@ final class LessonDraftTest extends TestCase
         self::assertSame('1 mm or less; 2 near', $said['buttonhole.sewn.sides']);
         self::assertSame('differ by 15 % or less; 30 % near', $said['buttonhole.sewn.density']);
         self::assertSame('yes', $said['buttonhole.sewn.bars']);
+    }
+
+    /** Every run on pieces from tiny to large can be read back, lies on its piece, and every way of reading starts with an order that holds. */
+    public function test_runs_and_checks_start_so_that_they_can_be_read(): void
+    {
+        $count = 0;
+        foreach ([[20.0, 20.0], [50.0, 200.0], [150.0, 150.0], [400.0, 60.0]] as [$width, $height]) {
+            $piece = new \OpenSeam\Core\Sampler\Piece('p', $width, $height, 2, 'Piece');
+            foreach (PathStarter::RUNS as $run) {
+                $row = ['id' => 'r', 'title' => 'Row', 'piece' => 'p', 'path' => PathStarter::of($run, $width, $height), 'stitch' => 'straight', 'stitch_mm' => 2.5, 'readings' => [], 'checks' => []];
+                foreach (CheckStarter::KINDS as $n => $kind) {
+                    $started = CheckStarter::of($row, "Look $n", $kind, ['follow-line', 'pivot']);
+                    $row['readings'][] = $started['reading'];
+                    $row['checks'][] = ['changes' => []] + $started['check'];
+                    self::assertSame('own-'.($n + 1), $started['check']['id']);
+                }
+                $read = RowReader::read(\OpenSeam\Core\Data::of($row), ['p' => $piece]);
+                foreach ($read->path?->places(range(0.0, $read->path->lengthMm(), 1.0)) ?? [] as [[$x, $y]]) {
+                    self::assertTrue($x >= 0 && $x <= $width && $y >= 0 && $y <= $height, "$run on $width × $height");
+                    $count++;
+                }
+                self::assertCount(count(CheckStarter::KINDS), $read->checks);
+            }
+        }
+        self::assertGreaterThan(500, $count);
+        foreach ([fn () => PathStarter::of('zigzag', 100, 100), fn () => PathStarter::of('edge', 10, 100), fn () => CheckStarter::of([], ' ', 'count', []), fn () => CheckStarter::of([], 'x', 'smell', [])] as $wrong) {
+            try {
+                $wrong();
+                self::fail('It started.');
+            } catch (InputError $e) {
+                self::assertContains($e->field, ['run', 'label', 'kind']);
+            }
+        }
     }
 }

@@ -45,8 +45,8 @@ export function useEvidence(id: string, student: string, skill: string) {
     })
 }
 
-export function usePlan(id: string) {
-    return useQuery({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })) })
+export function usePlan(id: string, wanted = true) {
+    return useQuery({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })), enabled: wanted })
 }
 
 export function useLessons() {
@@ -106,4 +106,18 @@ export function useShelf() {
 
 export function useForecast(id: string) {
     return useQuery({ queryKey: ['forecast', id], queryFn: () => ask(api.GET('/api/classes/{class}/forecast', { params: { path: { class: id } } })) })
+}
+
+export function usePlanNeeds(id: string) {
+    return useQuery({ queryKey: ['plan-needs', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan/needs', { params: { path: { class: id } } })) })
+}
+
+/** How many sessions a course would take; null: not enough is known to ask. */
+export function useEstimate(of: View['EstimateBody'] | null) {
+    return useQuery({
+        queryKey: ['estimate', of],
+        queryFn: () => (of === null ? null : ask(api.POST('/api/plan/estimate', { body: of }))),
+        enabled: of !== null, placeholderData: keepPreviousData, retry: false, staleTime: Infinity,
+        select: (answer) => answer ?? undefined,
+    })
 }

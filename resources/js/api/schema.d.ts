@@ -164,6 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drafts/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drafts": {
         parameters: {
             query?: never;
@@ -1366,6 +1398,15 @@ export interface components {
         MendBody: {
             version: number;
         };
+        NewCheckBody: {
+            row: {
+                [key: string]: unknown;
+            };
+            label: string;
+            /** @enum {string} */
+            kind: "yes-no" | "length" | "lengths" | "count" | "stitches";
+            teaches: string[];
+        };
         NewClassBody: {
             name: string;
             students: string[];
@@ -1398,6 +1439,13 @@ export interface components {
             review_every?: number;
             review_minutes?: number;
             pace?: number;
+        };
+        NewPathBody: {
+            /** @enum {string} */
+            run: "edge" | "line" | "arc" | "circle" | "s-curve" | "square-spiral" | "round-spiral";
+            /** @description of the piece */
+            width_mm: number;
+            height_mm: number;
         };
         NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
             lesson: {
@@ -1670,6 +1718,8 @@ export interface components {
         };
         /** @description How many sessions a course would take. */
         EstimateView: {
+            /** @description its lessons */
+            course: components["schemas"]["NamedView"][];
             lessons: number;
             /**
              * Format: float
@@ -2728,6 +2778,87 @@ export interface operations {
                 content: {
                     "application/json": {
                         row: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheckBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        reading: {
+                            [key: string]: unknown;
+                        };
+                        check: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPathBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        path: {
                             [key: string]: unknown;
                         };
                     };

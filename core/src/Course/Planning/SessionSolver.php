@@ -60,9 +60,7 @@ final class SessionSolver
         }
         $laid = self::trim(self::even($problem, self::trim($laid), max(2_000, intdiv($budget - $spent, 4)), self::asking($go, $spent, count($laid))));
 
-        $kept = $inOrder ? self::inOrder($problem, count($laid)) : null;
-        $laid = $kept !== null && self::fullest($problem, $kept) <= self::fullest($problem, $laid) * self::HARDLY_LONGER
-            ? $kept : StrandKeeper::gather($problem, $laid, array_map(fn (float $m): float => $m * self::fullest($problem, $laid), self::room($problem, count($laid))));
+        $laid = $inOrder ? self::ordered($problem, $laid) : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, 1.0));
 
         return self::plan($problem, $laid, min($low, count($laid)), $low >= count($laid), $bound, $problem->capacity);
     }
@@ -263,6 +261,33 @@ final class SessionSolver
         }
 
         return $laid;
+    }
+
+    /**
+     * With as many sessions, the teacher's order where that fits, else as near to it as is found; the longest hardly longer.
+     *
+     * @param  list<list<int>>  $laid
+     * @return list<list<int>>
+     */
+    private static function ordered(SessionProblem $problem, array $laid): array
+    {
+        $kept = self::inOrder($problem, count($laid));
+
+        return $kept !== null && self::fullest($problem, $kept) <= self::fullest($problem, $laid) * self::HARDLY_LONGER
+            ? $kept : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, self::HARDLY_LONGER), true);
+    }
+
+    /**
+     * Minutes each session may take: as full as the fullest, and a little fuller, but not more than it has.
+     *
+     * @param  list<list<int>>  $laid
+     * @return list<float>
+     */
+    private static function filled(SessionProblem $problem, array $laid, float $more): array
+    {
+        $full = min(1.0, self::fullest($problem, $laid) * $more);
+
+        return array_map(fn (float $m): float => $m * $full, self::room($problem, count($laid)));
     }
 
     /**

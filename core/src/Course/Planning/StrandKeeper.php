@@ -6,15 +6,19 @@ namespace OpenSeam\Core\Course\Planning;
 
 /**
  * Third and fourth aim of a plan: the foot changed as seldom as can be, then a
- * strand of the course put down and taken up again as seldom as can be. Lessons
- * are moved and exchanged between sessions while that gets better (a local
- * search: no worse than before, not proven best); inside a session the order is
- * exact.
+ * strand of the course put down and taken up again as seldom as can be; where the
+ * teacher's order is to be kept, before both as few lessons as can be in a session
+ * before one that they follow. Lessons are moved and exchanged between sessions
+ * while that gets better (a local search: no worse than before, not proven best);
+ * inside a session the order is exact.
  */
 final class StrandKeeper
 {
     /** Plans that are weighed at most. */
     private const MOST_WEIGHED = 400;
+
+    /** The same where they are weighed by the teacher's order, which is soon seen. */
+    private const MOST_ORDERED = 6_000;
 
     private int $weighed = 0;
 
@@ -22,16 +26,17 @@ final class StrandKeeper
     private array $orders = [];
 
     /** @param  list<float>  $room  minutes each session may take */
-    private function __construct(private readonly SessionProblem $problem, private readonly array $room) {}
+    private function __construct(private readonly SessionProblem $problem, private readonly array $room, private readonly bool $inOrder = false) {}
 
     /**
      * @param  list<list<int>>  $laid
      * @param  list<float>  $room  minutes each session may take
+     * @param  bool  $inOrder  the teacher's order counts first
      * @return list<list<int>>
      */
-    public static function gather(SessionProblem $problem, array $laid, array $room): array
+    public static function gather(SessionProblem $problem, array $laid, array $room, bool $inOrder = false): array
     {
-        $keeper = new self($problem, $room);
+        $keeper = new self($problem, $room, $inOrder);
         $cost = $keeper->cost($laid);
         while ($cost > [0, 0] && ($better = $keeper->better($laid, $cost)) !== null) {
             [$laid, $cost] = $better;
@@ -86,14 +91,38 @@ final class StrandKeeper
 
     /**
      * @param  list<list<int>>  $laid
-     * @return array{int, int} changes of foot, strands taken up again
+     * @return array{int, int} changes of foot and strands taken up again; or pairs that stand the wrong way round, and 0
      */
     private function cost(array $laid): array
     {
         $this->weighed++;
+        if ($this->inOrder) {
+            return [self::turned($laid), 0];
+        }
         $orders = $this->orders($laid);
 
         return [array_sum(array_column($orders, 1)), self::takenUp($this->problem, array_column($orders, 0))];
+    }
+
+    /**
+     * Pairs of lessons of which the later one in the teacher's order stands in an earlier session.
+     *
+     * @param  list<list<int>>  $laid
+     */
+    private static function turned(array $laid): int
+    {
+        $turned = 0;
+        $before = [];
+        foreach ($laid as $load) {
+            foreach ($load as $j) {
+                foreach ($before as $i) {
+                    $turned += $i > $j ? 1 : 0;
+                }
+            }
+            $before = [...$before, ...$load];
+        }
+
+        return $turned;
     }
 
     /**
@@ -123,7 +152,7 @@ final class StrandKeeper
                     if ($changed[$from] === [] || ! $this->fits($changed[$from], $from) || ! $this->fits($changed[$to], $to)) {
                         continue;
                     }
-                    if ($this->weighed >= self::MOST_WEIGHED) {
+                    if ($this->weighed >= ($this->inOrder ? self::MOST_ORDERED : self::MOST_WEIGHED)) {
                         return null;
                     }
                     $with = $this->cost($changed);

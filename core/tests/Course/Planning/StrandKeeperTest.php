@@ -93,4 +93,37 @@ final class StrandKeeperTest extends TestCase
         self::assertSame([2, 0], [$plan->count(), $plan->takenUp]);
         self::assertEqualsCanonicalizing(['t0', 't2', 't4'], in_array('t0', $plan->sessions[0]['lessons'], true) ? $plan->sessions[0]['lessons'] : $plan->sessions[1]['lessons']);
     }
+
+    /** Where the teacher's order does not fit, the plan is nearer to it than the evenest one, in as many sessions. */
+    public function test_the_teacher_s_order_is_kept_as_far_as_it_goes(): void
+    {
+        $turned = function (SessionProblem $p, array $sessions): int {
+            $number = array_flip(array_map(fn (PlanTask $t): string => $t->id, $p->tasks));
+            $all = [];
+            foreach ($sessions as $k => $ids) {
+                foreach ($ids as $id) {
+                    $all[$number[$id]] = $k;
+                }
+            }
+            $count = 0;
+            foreach ($all as $i => $a) {
+                foreach ($all as $j => $b) {
+                    $count += $i < $j && $a > $b ? 1 : 0;
+                }
+            }
+
+            return $count;
+        };
+        $nearer = 0;
+        for ($seed = 0; $seed < 25; $seed++) {
+            $problem = SessionProblem::of(self::course(16, $seed), 125.0);
+            $even = SessionSolver::fewest($problem);
+            $kept = SessionSolver::fewest($problem, inOrder: true);
+            self::assertSame($even->count(), $kept->count());
+            self::assertLessThanOrEqual(125.0, max(array_column($kept->sessions, 'minutes')));
+            [$a, $b] = [$turned($problem, array_column($even->sessions, 'lessons')), $turned($problem, array_column($kept->sessions, 'lessons'))];
+            $nearer += $b < $a ? 1 : 0;
+        }
+        self::assertGreaterThan(15, $nearer);
+    }
 }

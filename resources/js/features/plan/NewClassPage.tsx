@@ -1,66 +1,86 @@
-import { NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
-import { useNavigate } from 'react-router'
+import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
-import { useChange, useMachines, useMe } from '../../api/queries'
+import { useChange, useEstimate, useMachines, useMe, usePlan } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
+import { DateWishes } from './DateWishes'
+import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
+import type { Plan } from './usePlanning'
 
-/** A new class in one sheet: who comes, when, what stands in the room. The course lays itself out. */
+/** A new class in three steps: class and room, wishes, dates. Or last term's course with new names and dates. */
 export default function NewClassPage() {
+    const [search] = useSearchParams()
+    const from = search.get('from') ?? ''
+    const plan = usePlan(from, from !== '')
+    const me = useMe()
+    if (from !== '' && plan.data === undefined && plan.error === null) return null
+    return <Steps key={from} from={plan.data ?? null} today={(me.data?.now ?? new Date().toISOString()).slice(0, 10)} />
+}
+
+function blank(from: Plan | null, today: string): NewClass {
+    const w = from?.wishes
+    return {
+        name: from?.class.title ?? '', students: '', course: '', helpers: from?.helpers ?? 0, machines: 8,
+        starts_on: today, time: w?.time ?? '18:30', sessions: w?.sessions ?? 6, minutes: w?.minutes ?? 120,
+        closed: [], weekdays: w?.weekdays ?? [], every_weeks: w?.every_weeks ?? 1, made_up: {}, lengths: w?.lengths ?? {},
+        home: w?.home ?? [], order: w?.order ?? 'course', settle: w?.settle ?? 5, clear: w?.clear ?? 10, review_every: w?.review_every ?? 0, review_minutes: w?.review_minutes ?? 20, pace: w?.pace ?? 100,
+    }
+}
+
+function Steps({ from, today }: { from: Plan | null; today: string }) {
     const me = useMe()
     const machines = useMachines()
     const navigate = useNavigate()
-    const [form, setForm] = useState({ name: '', students: '', starts_on: (me.data?.now ?? new Date().toISOString()).slice(0, 10), time: '18:30', sessions: 6, minutes: 120, helpers: 0, machines: 8, course: '' })
+    const [step, setStep] = useState(0)
+    const [form, setForm] = useState(() => blank(from, today))
     const courses = me.data?.courses ?? []
-    const course = courses.find((c) => c.id === form.course) ?? courses[0]
+    const course = courses.find((c) => c.id === form.course) ?? courses.find((c) => c.title === from?.course) ?? courses[0]
     const names = form.students.split(/[\n,;]+/).map((n) => n.trim()).filter((n) => n !== '')
+    const set = (change: Partial<NewClass>) => setForm({ ...form, ...change })
+    const { home, order, ...plain } = form
+    // What is taken over from last term is not sent again: its whole plan is copied.
+    const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
     const make = useChange(async () => {
-        const made = await ask(api.POST('/api/classes', { body: { ...form, course: course?.id ?? '', students: names } }))
+        const made = await ask(api.POST('/api/classes', { body: { ...plain, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names } }))
         await navigate(`/plan/${made.id}`)
     })
+    const estimate = useEstimate(course === undefined || names.length === 0 ? null : {
+        students: Math.min(40, names.length), helpers: form.helpers, machines: form.machines, minutes: form.minutes, course: course.id,
+        home, order, settle: form.settle, clear: form.clear, review_every: form.review_every, review_minutes: form.review_minutes, pace: form.pace,
+    })
     const wrong = make.error?.all ?? {}
-    const number = (name: 'sessions' | 'minutes' | 'helpers' | 'machines', label: string, min: number, max: number, step = 1) => (
-        <NumberInput label={label} min={min} max={max} step={step} allowDecimal={false} value={form[name]} error={wrong[name]} onChange={(v) => setForm({ ...form, [name]: Number(v) })} />
-    )
+    const steps = [t('Class and room'), t('Wishes'), t('Dates')]
+    const ready = form.name.trim() !== '' && names.length > 0
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
-        make.mutate(undefined)
+        if (step < steps.length - 1) setStep(step + 1)
+        else make.mutate(undefined)
     }
+    const e = estimate.data
     return (
         <form className="new-class" onSubmit={submit}>
-            <h1>{t('Plan a class')}</h1>
-            <p>{me.data?.classes.length === 0 ? t('Three things, and the first evening is planned: who comes, when, and how many machines stand ready.') : t('Who comes, when, and how many machines stand ready.')}</p>
-            <div className="new-class-grid">
-                <div>
-                    <TextInput label={t('Name of the class')} placeholder={t('Evening beginners')} required withAsterisk={false} value={form.name} error={wrong.name} onChange={(e) => setForm({ ...form, name: e.currentTarget.value })} />
-                    <Textarea
-                        label={t('Students, one a line')} description={t('The name they go by in the room is enough. {n} so far.', { n: names.length })} autosize minRows={8} maxRows={12}
-                        required withAsterisk={false} value={form.students} error={Object.entries(wrong).find(([k]) => k.startsWith('students'))?.[1]}
-                        onChange={(e) => setForm({ ...form, students: e.currentTarget.value })}
-                    />
-                </div>
-                <div>
-                    <div className="pair">
-                        <TextInput label={t('First session')} type="date" required withAsterisk={false} value={form.starts_on} error={wrong.starts_on} onChange={(e) => setForm({ ...form, starts_on: e.currentTarget.value })} />
-                        <TextInput label={t('At')} type="time" required withAsterisk={false} value={form.time} error={wrong.time} onChange={(e) => setForm({ ...form, time: e.currentTarget.value })} />
-                    </div>
-                    <div className="pair">
-                        {number('sessions', t('Sessions, one a week'), 1, 60)}
-                        {number('minutes', t('Minutes each'), 30, 600, 15)}
-                    </div>
-                    <div className="pair">
-                        {number('helpers', t('Helpers beside you'), 0, 20)}
-                        {machines.data?.length === 0
-                            ? number('machines', t('Machines in the room'), 1, 40)
-                            : <p className="quiet">{t('{n} usable machines in the room', { n: machines.data?.filter((m) => m.usable).length ?? 0 })}</p>}
-                    </div>
-                    <NativeSelect label={t('Course')} value={course?.id ?? ''} data={courses.map((c) => ({ value: c.id, label: c.title }))} onChange={(e) => setForm({ ...form, course: e.currentTarget.value })} />
-                    <p className="quiet">{t('Its lessons are laid into the sessions in order. Everything can be moved afterwards.')}</p>
-                    <Trouble error={make.error} />
-                    <button type="submit" className="act big" disabled={make.isPending}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
-                </div>
-            </div>
+            <h1>{from === null ? t('Plan a class') : t('{course} again, for a new class', { course: from.class.title })}</h1>
+            <p>{me.data?.classes.length === 0 ? t('Three steps, and the first evening is planned: who comes and what stands in the room, what you wish, and when.') : t('Who comes and what stands in the room, what you wish, and when.')}</p>
+            <ol className="steps">
+                {steps.map((s, i) => <li key={s} aria-current={i === step ? 'step' : undefined}><button type="button" disabled={i > 0 && !ready} onClick={() => setStep(i)}><b>{i + 1}</b>{s}</button></li>)}
+            </ol>
+            {step === 0 && <ClassAndRoom form={form} names={names.length} wrong={wrong} room={machines.data?.filter((m) => m.usable).length ?? 0} asks={machines.data?.length === 0} onChange={set} />}
+            {step === 1 && <CourseWishes form={form} wrong={wrong} courses={courses} course={course} lessons={estimate.data?.course ?? []} onChange={set} />}
+            {step === 2 && <div className="step-dates"><DateWishes wishes={form} wrong={wrong} onChange={set} /></div>}
+            {e !== undefined && (
+                <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
+                    {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', { lessons: e.lessons, n: names.length, minutes: Math.round(e.minutes), sessions: e.sessions, each: form.minutes })}
+                    {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
+                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && <button type="button" className="quiet-act" onClick={() => set({ sessions: e.sessions })}>{t('Make it {n} sessions', { n: e.sessions })}</button>}
+                </p>
+            )}
+            <Trouble error={make.error ?? estimate.error} />
+            <p className="step-acts">
+                {step > 0 && <button type="button" className="quiet-act big" onClick={() => setStep(step - 1)}>{t('Back')}</button>}
+                {step < steps.length - 1 && <button type="submit" className="act big" disabled={!ready}>{t('On to: {step}', { step: steps[step + 1] ?? '' })}</button>}
+                <button type={step === steps.length - 1 ? 'submit' : 'button'} className={step === steps.length - 1 ? 'act big' : 'quiet-act big'} disabled={!ready || make.isPending} onClick={step === steps.length - 1 ? undefined : () => make.mutate(undefined)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
+            </p>
         </form>
     )
 }

@@ -1,5 +1,8 @@
 import { useState } from 'react'
+import { api, ask, type View } from '../../../api/client'
+import { useChange } from '../../../api/queries'
 import { t } from '../../../app/text'
+import { Trouble } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import type { Band, DraftCheck, DraftReading, DraftRow } from './lesson'
 import { Num } from './Num'
@@ -63,34 +66,26 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
     return <>{c.kind !== 'spread' && num(t('target'), 'target_mm', 'mm', 0.1)}{num(c.kind === 'spread' ? t('met up to') : t('met ±'), 'met_mm')}{num(c.kind === 'spread' ? t('near up to') : t('near ±'), 'near_mm')}</>
 }
 
-const KINDS = [
+type Kind = View['NewCheckBody']['kind']
+
+const KINDS: { id: Kind; title: string }[] = [
     { id: 'yes-no', title: t('yes or no') }, { id: 'length', title: t('one length') }, { id: 'lengths', title: t('a length at three marks') }, { id: 'count', title: t('a count') }, { id: 'stitches', title: t('stitches counted over mm') },
 ]
 
 function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; onAdd: (reading: DraftReading, check: DraftCheck) => void }) {
     const [label, setLabel] = useState('')
-    const [kind, setKind] = useState('yes-no')
-    const add = () => {
-        const taken = new Set([...row.readings.map((r) => r.id), ...row.checks.map((c) => c.id)])
-        let n = row.checks.length + 1
-        while (taken.has(`own-${n}`)) n++
-        const id = `own-${n}`
-        const common = { id, title: label, of: id, shows: teaches.slice(0, 1), source: 'the studio’s own', changes: {} }
-        const from = row.path?.run === 'edge' ? (row.path.from_mm ?? 0) : 0
-        const to = row.path?.run === 'edge' ? (row.path.to_mm ?? 30) : 30
-        const marks = [1, 3, 5].map((k) => ({ at_mm: Math.round((from + ((to - from) * k) / 6) * 10) / 10 }))
-        const judged: Record<string, Partial<DraftCheck>> = {
-            'yes-no': { kind: 'yes' }, length: { kind: 'band', met: { from: 0, to: 1 }, near: { from: 0, to: 2 } }, lengths: { kind: 'each', target_mm: row.path?.distance_mm ?? 0, met_mm: 1, near_mm: 2 },
-            count: { kind: 'band', met: { from: 1 }, near: { from: 1 } }, stitches: { kind: 'stitch-length', target_mm: row.stitch_mm ?? 2.5, met_mm: 0.2, near_mm: 0.4 },
-        }
-        onAdd({ id, label, kind, ...(kind === 'lengths' ? { marks } : {}) }, { kind: 'yes', ...common, ...judged[kind] })
+    const [kind, setKind] = useState<Kind>('yes-no')
+    const add = useChange(async () => {
+        const started = await ask(api.POST('/api/drafts/check', { body: { row: row as unknown as Record<string, unknown>, label, kind, teaches } }))
+        onAdd(started.reading as unknown as DraftReading, started.check as unknown as DraftCheck)
         setLabel('')
-    }
+    })
     return (
         <div className="draft-fields new-check">
             <label className="wide">{t('Look also for')}<input value={label} maxLength={60} placeholder={t('Corner lies flat')} onChange={(e) => setLabel(e.currentTarget.value)} /></label>
-            <Choice label={t('read as')} value={kind} options={KINDS} onChange={setKind} />
-            <button type="button" className="quiet-act" disabled={label.trim() === ''} onClick={add}>{t('Add the check')}</button>
+            <Choice label={t('read as')} value={kind} options={KINDS} onChange={(id) => setKind(KINDS.find((k) => k.id === id)?.id ?? 'yes-no')} />
+            <button type="button" className="quiet-act" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>{t('Add the check')}</button>
+            <Trouble error={add.error} />
         </div>
     )
 }

@@ -1,6 +1,7 @@
-import type { View } from '../../../api/client'
-import { useLessons } from '../../../api/queries'
+import { api, ask, type View } from '../../../api/client'
+import { useChange, useLessons } from '../../../api/queries'
 import { t } from '../../../app/text'
+import { Trouble } from '../../../ui/Trouble'
 import { Choice, mm } from '../../workshop/fields'
 import { CheckEditor } from './CheckEditor'
 import { withRow, type DraftLesson, type DraftPath, type DraftRow, type Pair } from './lesson'
@@ -16,7 +17,7 @@ interface Props {
     onPut: (place: string, value: number) => void
 }
 
-const RUNS = [
+const RUNS: { id: View['NewPathBody']['run']; title: string }[] = [
     { id: 'edge', title: t('along an edge') }, { id: 'line', title: t('a line with corners') }, { id: 'arc', title: t('an arc') }, { id: 'circle', title: t('a circle') },
     { id: 's-curve', title: t('an S') }, { id: 'square-spiral', title: t('a square spiral') }, { id: 'round-spiral', title: t('a round spiral') },
 ]
@@ -26,6 +27,11 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
     const change = (what: string, by: (row: DraftRow) => DraftRow) => onChange(`${row.id} ${what}`, (l) => withRow(l, row.id, by))
     const kind = stitches.find((s) => s.id === (row.stitch ?? 'straight'))
     const piece = lesson.sampler.pieces.find((p) => p.id === row.piece)
+    const run = useChange(async (to: View['NewPathBody']['run']) => {
+        if (piece === undefined) return
+        const { path } = await ask(api.POST('/api/drafts/path', { body: { run: to, width_mm: piece.width_mm, height_mm: piece.height_mm } }))
+        change('run', (r) => ({ ...r, path: path as unknown as DraftPath }))
+    })
     return (
         <div className="row-editor">
             {problems.map((p) => (
@@ -51,10 +57,11 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
             </div>
             {row.path !== undefined && piece !== undefined && (
                 <div className="draft-fields">
-                    <Choice label={t('Runs')} value={row.path.run} options={RUNS} onChange={(run) => change('run', (r) => ({ ...r, path: fresh(run, piece.width_mm, piece.height_mm) }))} />
+                    <Choice label={t('Runs')} value={row.path.run} options={RUNS} onChange={(id) => { const to = RUNS.find((r) => r.id === id); if (to !== undefined) run.mutate(to.id) }} />
                     <PathFields path={row.path} onChange={(what, path) => change(what, (r) => ({ ...r, path }))} />
                 </div>
             )}
+            <Trouble error={run.error} />
             {read !== undefined && read.machines.length > 0 && <Machines machines={read.machines} />}
             <Faults lesson={lesson} row={row} onChange={change} />
             <CheckEditor row={row} allows={read?.allows ?? {}} teaches={lesson.teaches} onChange={change} />
@@ -102,21 +109,6 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
             return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{num(t('Lanes apart'), 'lane_mm')}{num(t('Turns'), 'turns', '', 0.5)}</>
         default:
             return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{path.run === 'arc' && <>{num(t('From'), 'from_deg', '°', 5)}{num(t('To'), 'to_deg', '°', 5)}</>}</>
-    }
-}
-
-/** A run of this kind somewhere on the piece, to be moved from there. */
-function fresh(run: string, width: number, height: number): DraftPath {
-    const centre: Pair = [width / 2, height / 2]
-    const radius = Math.floor(Math.min(width, height) / 3)
-    switch (run) {
-        case 'edge': return { run, edge: 'left', distance_mm: Math.min(15, width / 2), from_mm: 8, to_mm: Math.max(9, height - 8) }
-        case 'line': return { run, through: [[width / 4, height / 4], [width / 4, (3 * height) / 4], [(3 * width) / 4, (3 * height) / 4]] }
-        case 'arc': return { run, centre, radius_mm: radius, from_deg: 0, to_deg: 180 }
-        case 'circle': return { run, centre, radius_mm: radius }
-        case 's-curve': return { run, from: [width / 2, 10], to: [width / 2, height - 10], swing_mm: Math.floor(width / 5) }
-        case 'square-spiral': return { run, margin_mm: 12.7, lane_mm: 7, corners: 4 }
-        default: return { run: 'round-spiral', centre, radius_mm: radius, lane_mm: 7, turns: Math.max(1, Math.floor(radius / 7) - 1) }
     }
 }
 

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\NamedView;
+use App\Models\PlanSession;
+use App\Models\SewingClass;
+use App\Support\Clock;
+use App\Support\SessionInHand;
+
+/** The studio's classes: the one whose session is running or comes next first, those that are over last. */
+final readonly class ListClasses
+{
+    /** @return list<NamedView> */
+    public function __invoke(): array
+    {
+        $next = PlanSession::query()->selectRaw('min(plan_sessions.starts_at)')->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
+            ->whereColumn('course_plans.class_id', 'classes.id')
+            ->whereRaw('date_add(plan_sessions.starts_at, interval plan_sessions.minutes + ? minute) > ?', [SessionInHand::GRACE_MINUTES, Clock::now()->utc()->format('Y-m-d H:i:s')]);
+        $classes = SewingClass::query()->select('classes.*')->selectSub($next, 'next_at')->orderByRaw('next_at is null')->orderBy('next_at')->orderByDesc('id')->get();
+
+        return array_values(array_map(fn (SewingClass $c): NamedView => new NamedView($c->id, $c->name), $classes->all()));
+    }
+}

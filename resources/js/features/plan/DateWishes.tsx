@@ -1,0 +1,86 @@
+import { TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { t } from '../../app/text'
+import { Whole, weekdays } from './fields'
+import type { Wishes } from './usePlanning'
+
+export type Dates = Pick<Wishes, 'starts_on' | 'time' | 'sessions' | 'minutes' | 'closed' | 'weekdays' | 'every_weeks' | 'made_up' | 'lengths'>
+
+interface Props {
+    wishes: Dates
+    wrong: Record<string, string>
+    onChange: (change: Partial<Dates>) => void
+    /** Beginnings of the sessions there are, if any: to say which is made up. */
+    days?: string[]
+}
+
+const without = <T,>(of: Record<string, T>, key: string): Record<string, T> => Object.fromEntries(Object.entries(of).filter(([k]) => k !== key))
+
+/** The weekly rule, days without a class, make-up dates, and sessions that are longer or shorter. */
+export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
+    const names = weekdays()
+    const first = ((new Date(`${wishes.starts_on}T12:00:00Z`).getUTCDay() + 6) % 7) + 1
+    const chosen = wishes.weekdays.length > 0 ? wishes.weekdays : [first]
+    const toggle = (d: number) => {
+        const next = chosen.includes(d) ? chosen.filter((x) => x !== d) : [...chosen, d].sort((a, b) => a - b)
+        if (next.length > 0) onChange({ weekdays: next })
+    }
+    return (
+        <>
+            <div className="wish-grid">
+                <TextInput label={t('First session')} type="date" value={wishes.starts_on} error={wrong.starts_on} onChange={(e) => onChange({ starts_on: e.currentTarget.value })} />
+                <TextInput label={t('At')} type="time" value={wishes.time} error={wrong.time} onChange={(e) => onChange({ time: e.currentTarget.value })} />
+                <Whole label={t('Sessions')} min={1} max={60} value={wishes.sessions} wrong={wrong.sessions} onChange={(sessions) => onChange({ sessions })} />
+                <Whole label={t('Minutes each')} min={30} max={600} step={15} value={wishes.minutes} wrong={wrong.minutes} onChange={(minutes) => onChange({ minutes })} />
+            </div>
+            <fieldset className="weekdays">
+                <legend>{wishes.every_weeks === 1 ? t('Every week on') : t('Every {n} weeks on', { n: wishes.every_weeks })}</legend>
+                {names.map((name, i) => <button key={name} type="button" aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>{name}</button>)}
+                <span className="weeks">{[1, 2, 3, 4].map((n) => <button key={n} type="button" aria-pressed={wishes.every_weeks === n} aria-label={t('every {n} weeks', { n })} onClick={() => onChange({ every_weeks: n })}>{n === 1 ? t('weekly') : t('{n} weeks', { n })}</button>)}</span>
+            </fieldset>
+            <Closed closed={wishes.closed} wrong={wrong.closed} onChange={(closed) => onChange({ closed })} />
+            {(days.length > 0 || Object.keys(wishes.made_up).length > 0) && <MadeUp made={wishes.made_up} days={days} time={wishes.time} wrong={Object.entries(wrong).find(([k]) => k.startsWith('made_up'))?.[1]} onChange={(made_up) => onChange({ made_up })} />}
+            <Lengths lengths={wishes.lengths} sessions={wishes.sessions} usual={wishes.minutes} onChange={(lengths) => onChange({ lengths })} />
+        </>
+    )
+}
+
+/** Days without a class: the sessions from there on move to the next day of the rule. */
+function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string | undefined; onChange: (closed: string[]) => void }) {
+    const [day, setDay] = useState('')
+    return (
+        <div className="closed">
+            <label>{t('No class on')}<input type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} /></label>
+            <button type="button" className="quiet-act" disabled={day === ''} onClick={() => { onChange([...new Set([...closed, day])].sort()); setDay('') }}>{t('Leave that day out')}</button>
+            {closed.map((d) => <span key={d} className="chip">{d} <button type="button" className="link" aria-label={t('There is a class on {day} after all', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>×</button></span>)}
+            {wrong !== undefined && <span className="short">{wrong}</span>}
+        </div>
+    )
+}
+
+function MadeUp({ made, days, time, wrong, onChange }: { made: Record<string, string>; days: string[]; time: string; wrong: string | undefined; onChange: (made: Record<string, string>) => void }) {
+    const [of, setOf] = useState('')
+    const [at, setAt] = useState('')
+    const known = [...new Set(days.map((d) => d.slice(0, 10)))].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
+    return (
+        <div className="closed">
+            <label>{t('Instead of')}<select value={of} onChange={(e) => { setOf(e.currentTarget.value); setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`) }}><option value="">{t('choose a session')}</option>{known.map((d) => <option key={d}>{d}</option>)}</select></label>
+            <label>{t('made up on')}<input type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} /></label>
+            <button type="button" className="quiet-act" disabled={of === '' || at === ''} onClick={() => { onChange({ ...made, [of]: at.replace('T', ' ').slice(0, 16) }); setOf(''); setAt('') }}>{t('Move that session')}</button>
+            {Object.entries(made).map(([d, m]) => <span key={d} className="chip">{d} → {m} <button type="button" className="link" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>×</button></span>)}
+            {wrong !== undefined && <span className="short">{wrong}</span>}
+        </div>
+    )
+}
+
+function Lengths({ lengths, sessions, usual, onChange }: { lengths: Record<string, number>; sessions: number; usual: number; onChange: (lengths: Record<string, number>) => void }) {
+    const [session, setSession] = useState('')
+    return (
+        <div className="closed">
+            <label>{t('Longer or shorter')}<select value={session} onChange={(e) => { setSession(''); onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual }) }}><option value="">{t('choose a session')}</option>{Array.from({ length: sessions }, (_, i) => String(i + 1)).filter((n) => lengths[n] === undefined).map((n) => <option key={n} value={n}>{t('session {n}', { n })}</option>)}</select></label>
+            {Object.entries(lengths).map(([n, minutes]) => (
+                <span key={n} className="chip">{t('session {n}', { n })} <input className="amount" type="number" min={30} max={600} step={15} aria-label={t('Minutes of session {n}', { n })} value={minutes} onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })} /> {t('min')} <button type="button" className="link" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>×</button></span>
+            ))}
+        </div>
+    )
+}

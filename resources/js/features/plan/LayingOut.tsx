@@ -1,0 +1,35 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { api, ask } from '../../api/client'
+import { t } from '../../app/text'
+
+/** Nothing is said of what is done in a blink. */
+const PATIENCE_MS = 400
+
+/** How far the laying out is, and a stop that keeps the best plan found so far. */
+export function LayingOut({ job }: { job: string | null }) {
+    const [shown, setShown] = useState<string | null>(null)
+    useEffect(() => {
+        if (job === null) return
+        const timer = setTimeout(() => setShown(job), PATIENCE_MS)
+        return () => clearTimeout(timer)
+    }, [job])
+    const waits = job !== null && shown === job
+    const at = useQuery({
+        queryKey: ['job', job],
+        queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: job ?? '' } } })),
+        enabled: waits, refetchInterval: 300, gcTime: 0,
+    })
+    const stop = () => {
+        if (job !== null) void api.DELETE('/api/jobs/{job}', { params: { path: { job } } })
+    }
+    if (!waits) return null
+    const found = at.data?.found ?? null
+    return (
+        <p className="progress laying" role="status">
+            <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
+            {found === null ? t('Laying it out …') : t('{n} sessions can do. Looking whether {fewer} can …', { n: found, fewer: found - 1 })}
+            <button type="button" className="quiet-act" onClick={stop}>{t('Stop, and take what there is')}</button>
+        </p>
+    )
+}

@@ -1,0 +1,58 @@
+import { t } from '../../app/text'
+import type { Plan } from './usePlanning'
+
+interface Props {
+    p: Plan
+    id: string
+    share: number
+    problem: boolean
+    state: string
+    at: number
+    onTouch: (id: string | null) => void
+    onMove: (to: number, before: string | null) => void
+    onDropBefore?: (dragged: string) => void
+    pinned?: boolean
+    onPin?: () => void
+    onHome?: () => void
+}
+
+/** A lesson as a length of tape: it is dragged, or moved with the arrow keys. */
+export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, onDropBefore, pinned = false, onPin, onHome }: Props) {
+    const lesson = p.lessons.find((l) => l.id === id)
+    if (lesson === undefined) return null
+    const last = p.sessions.length
+    return (
+        <div
+            className={`lesson-tape ${state} ${problem ? 'problem' : ''}`} style={{ width: `${share}%` }} draggable data-lesson={id}
+            onDragStart={(e) => e.dataTransfer.setData('text/plain', id)}
+            onDragOver={(e) => e.preventDefault()}
+            onDrop={(e) => {
+                if (onDropBefore === undefined) return
+                e.preventDefault()
+                e.stopPropagation()
+                onDropBefore(e.dataTransfer.getData('text/plain'))
+            }}
+        >
+            <button
+                type="button" className="lesson-name" onFocus={() => onTouch(id)} onClick={() => onTouch(id)}
+                onKeyDown={(e) => {
+                    const to = e.key === 'ArrowRight' || e.key === 'ArrowDown' ? at + 1 : e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? at - 1 : null
+                    if (to === null) return
+                    e.preventDefault()
+                    if (to >= 0 && to < last) onMove(to, null)
+                }}
+            >
+                <strong>{lesson.title}</strong><span>{pinned && <b className="pin">{t('pinned')} · </b>}{t('{n} min', { n: Math.round(lesson.minutes) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
+                <span className="hidden">, {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}</span>
+            </button>
+            {state === 'touched' && (
+                <span className="nudge">
+                    {onPin !== undefined && <button type="button" aria-pressed={pinned} aria-label={pinned ? t('Let it move again') : t('Pin it to this session')} className="pin-act" onClick={onPin}>{pinned ? t('free') : t('pin')}</button>}
+                    {onHome !== undefined && <button type="button" aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>{t('home')}</button>}
+                    {at > 0 && <button type="button" aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>↑</button>}
+                    {at < last - 1 && <button type="button" aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>↓</button>}
+                </span>
+            )}
+        </div>
+    )
+}

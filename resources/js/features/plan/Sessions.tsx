@@ -1,0 +1,86 @@
+import { useRef, type DragEvent } from 'react'
+import { Link } from 'react-router'
+import { usePlanNeeds } from '../../api/queries'
+import { t } from '../../app/text'
+import { clock, day } from '../../app/time'
+import { LessonTape } from './LessonTape'
+import { PlanThreads } from './PlanThreads'
+import type { Plan } from './usePlanning'
+
+interface Props {
+    p: Plan
+    zone: string
+    touched: string | null
+    onTouch: (id: string | null) => void
+    onMove: (lesson: string, to: number, before: string | null) => void
+    onHome: (lesson: string, after: number) => void
+    onPin: (lesson: string, session: number | null) => void
+}
+
+/** The sessions one under the other: what is laid in each, what goes home, what must stand ready. */
+export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: Props) {
+    const list = useRef<HTMLOListElement | null>(null)
+    const needs = p.lessons.find((l) => l.id === touched)?.needs ?? []
+    // A thread for what it stands on itself; what that stands on in turn is marked without one.
+    const direct = needs.filter((n) => !needs.some((m) => p.lessons.find((l) => l.id === m)?.needs.includes(n) === true))
+    const pins = Object.fromEntries(p.pins.map((x) => [x.lesson, x.session]))
+    const longest = Math.max(...p.sessions.map((s) => Math.max(s.usable, s.used)), 1)
+    const title = (id: string) => p.lessons.find((l) => l.id === id)?.title ?? id
+    return (
+        <ol className="sessions" ref={list}>
+            {p.sessions.map((s, i) => (
+                <li
+                    key={s.id} className={`session ${s.used > s.usable && !s.begun ? 'over' : ''} ${s.begun ? 'begun' : ''}`}
+                    onDragOver={(e: DragEvent) => e.preventDefault()}
+                    onDrop={(e: DragEvent) => { e.preventDefault(); onMove(e.dataTransfer.getData('text/plain'), i, null) }}
+                >
+                    <div className="session-day"><strong>{i + 1}</strong><span>{day(s.starts_at, zone)}<small>{clock(s.starts_at, zone)} · {t('{n} min', { n: s.minutes })}</small></span></div>
+                    <div>
+                        <div className="session-tape">
+                            <div className="session-usable" style={{ width: `${(100 * s.usable) / longest}%` }} />
+                            {s.lessons.map((l) => (
+                                <LessonTape
+                                    key={l} p={p} id={l} share={(100 * (p.lessons.find((x) => x.id === l)?.minutes ?? 0)) / longest}
+                                    problem={p.problems.some((x) => x.lesson === l)}
+                                    state={touched === l ? 'touched' : needs.includes(l) ? 'needed' : ''}
+                                    onTouch={onTouch} at={i} onMove={(to, before) => onMove(l, to, before)}
+                                    onDropBefore={(dragged) => onMove(dragged, i, l)}
+                                    pinned={pins[l] !== undefined} onPin={() => onPin(l, pins[l] === undefined ? i + 1 : null)} onHome={() => onHome(l, i)}
+                                />
+                            ))}
+                        </div>
+                        {s.home.map((l) => (
+                            <p key={l} className={`at-home ${needs.includes(l) ? 'needed' : ''}`} data-lesson={l}>
+                                <span>{t('Sewn at home after it:')} <strong>{title(l)}</strong></span>
+                                <button type="button" className="link" onClick={() => onMove(l, i, null)}>{t('sew it in class')}</button>
+                            </p>
+                        ))}
+                        <Ready id={p.class.id} session={i + 1} />
+                    </div>
+                    <div className="session-sum">
+                        {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}
+                        {s.review > 0 && <span>{t('{n} min to look back', { n: Math.round(s.review) })}</span>}
+                        {s.used > s.usable && !s.begun && <strong>{t('{n} over', { n: Math.round(s.used - s.usable) })}</strong>}
+                        {s.lessons.length > 0 && <Link className="bring" to={`/materials/${p.class.id}?session=${i + 1}`}>{t('what to bring')}</Link>}
+                    </div>
+                </li>
+            ))}
+            <PlanThreads over={list} touched={touched} needs={direct} change={p} />
+        </ol>
+    )
+}
+
+/** Machines, feet and cloth for one day; what is short stands out. */
+function Ready({ id, session }: { id: string; session: number }) {
+    const day = usePlanNeeds(id).data?.find((d) => d.session === session)
+    if (day === undefined || (day.machines === 0 && day.cloth.length === 0)) return null
+    return (
+        <p className="ready">
+            {day.machines > 0 && <span>{t('{n} machines', { n: day.machines })}</span>}
+            {day.feet.map((f) => (f.have < f.wanted
+                ? <strong key={f.title}>{f.have === 0 ? t('no {foot} foot', { foot: f.title }) : t('{foot} foot: {have} for {wanted}, in rounds', { foot: f.title, have: f.have, wanted: f.wanted })}</strong>
+                : <span key={f.title}>{t('{n} × {foot} foot', { n: f.wanted, foot: f.title })}</span>))}
+            {day.cloth.map((c) => <span key={c}>{c}</span>)}
+        </p>
+    )
+}

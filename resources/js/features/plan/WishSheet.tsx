@@ -1,0 +1,37 @@
+import { useState } from 'react'
+import { t } from '../../app/text'
+import { DateWishes } from './DateWishes'
+import { FrameWishes } from './FrameWishes'
+import { LessonWishes } from './LessonWishes'
+import { OrderWish } from './OrderWish'
+import type { Plan, Wishes } from './usePlanning'
+
+/** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
+export function WishSheet({ p, busy, wrong, onLay, onTry }: { p: Plan; busy: boolean; wrong: Record<string, string>; onLay: (wishes: Wishes) => void; onTry: (wishes: Wishes) => void }) {
+    const [wishes, setWishes] = useState(p.wishes)
+    const set = (change: Partial<Wishes>) => setWishes({ ...wishes, ...change })
+    return (
+        <section className="wishes" aria-label={t('Wishes and dates')}>
+            <div className="wishes-cols">
+                <div>
+                    <h2>{t('Dates')}</h2>
+                    <DateWishes wishes={wishes} wrong={wrong} onChange={set} days={p.sessions.map((s) => s.starts_at)} />
+                </div>
+                <div>
+                    <h2>{t('Order and time')}</h2>
+                    <OrderWish value={wishes.order} onChange={(order) => set({ order })} />
+                    <FrameWishes wishes={wishes} wrong={wrong} onChange={set} />
+                </div>
+            </div>
+            <details className="wishes-lessons" open={Object.keys({ ...wishes.not_before, ...wishes.not_after }).length + wishes.together.length + wishes.home.length > 0}>
+                <summary>{t('Lesson by lesson: not before, not after, together, at home')}</summary>
+                <LessonWishes p={p} wishes={wishes} onChange={set} />
+            </details>
+            <p className="wishes-acts">
+                <button type="button" className="act" disabled={busy} onClick={() => onLay(wishes)}>{t('Lay it out with these')}</button>
+                <button type="button" className="quiet-act" disabled={busy} onClick={() => onTry(wishes)}>{t('Show it beside the plan first')}</button>
+                <button type="button" className="link" onClick={() => setWishes(p.wishes)}>{t('As they were')}</button>
+            </p>
+        </section>
+    )
+}
