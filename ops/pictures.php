@@ -59,17 +59,20 @@ $take('look-length-ladder', function () use ($browser, $look): void {
     }
     $browser->see('to decide');
 });
-$take('look-square-spiral', function () use ($browser, $look): void {
-    $look('Isaura');
-    foreach (['0', '-2', '0.5', '0', '1', '0', '-0.5', '0', '7', '7', '8', '7'] as $reading) {
-        $browser->keys($reading, WebDriverKeys::ENTER);
-    }
-    $browser->see('furthest');
+// Taller, so that the whole course is on it.
+$browser->size(1280, 1130);
+$take('plan', function () use ($browser): void {
+    $long = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes[1].id))');
+    $browser->go("/plan/$long")->see('m Cotton')->click('[data-lesson=zip] .lesson-name');
+    $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
+    usleep(400_000);
 });
-// Taller, so that the forecast is on it.
-$browser->size(1280, 1240);
-$take('plan', fn () => $browser->go("/plan/$class")->see('Who will finish')->click('.session:nth-child(3) .lesson-name'));
 $browser->size(1280, 800);
+$take('forecast', function () use ($browser, $class): void {
+    $browser->go("/plan/$class")->see('Who will finish')->find('.forecast');
+    $browser->driver->executeScript('document.querySelector(".forecast").scrollIntoView()');
+    usleep(400_000);
+});
 $take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
 $take('class-evidence', function () use ($browser, $class): void {
     $browser->go("/class/$class")->see('Tobiah')->press('Tobiah, Keep the allowance');

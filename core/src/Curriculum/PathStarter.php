@@ -30,11 +30,21 @@ final class PathStarter
             'arc' => ['centre' => $centre, 'radius_mm' => $radius, 'from_deg' => 0, 'to_deg' => 180],
             'circle' => ['centre' => $centre, 'radius_mm' => $radius],
             's-curve' => ['from' => [$width / 2, min(10.0, $height / 4)], 'to' => [$width / 2, $height - min(10.0, $height / 4)], 'swing_mm' => max(1.0, floor($width / 5))],
-            'square-spiral' => ['margin_mm' => min(self::SPIRAL_MARGIN_MM, floor(min($width, $height) / 4)), 'lane_mm' => min(RowStarter::FOOT_EDGE_MM, floor(min($width, $height) / 6)), 'corners' => 4],
+            'square-spiral' => self::squareSpiral($width, $height),
             'round-spiral' => ['centre' => $centre, 'radius_mm' => $radius, 'lane_mm' => min(RowStarter::FOOT_EDGE_MM, max(1.0, floor($radius / 2))), 'turns' => max(1.0, floor($radius / RowStarter::FOOT_EDGE_MM) - 1)],
             default => throw InputError::at('run', $run, 'It must be one of: '.implode(', ', self::RUNS).'.'),
         };
 
         return ['run' => $run] + $about;
+    }
+
+    /** @return array<string, mixed> its sides go by the piece's width: a piece that is wider than long needs a margin for that */
+    private static function squareSpiral(float $width, float $height): array
+    {
+        $margin = max(min(self::SPIRAL_MARGIN_MM, floor(min($width, $height) / 4)), $width - $height);
+        $lane = min(RowStarter::FOOT_EDGE_MM, floor(($width - 2 * $margin) / 3));
+        $lane >= 1.0 || throw InputError::at('run', 'square-spiral', sprintf('A square spiral needs a piece about as long as it is wide; this one is %g × %g mm.', $width, $height));
+
+        return ['margin_mm' => $margin, 'lane_mm' => $lane, 'corners' => 4];
     }
 }

@@ -257,4 +257,22 @@ final class SessionSolverTest extends TestCase
         self::assertGreaterThanOrEqual($plan->lowerBound, $plan->count());
         self::assertEquals($plan, SessionSolver::fewest(SessionProblem::of($tasks, 105.0), 20_000));
     }
+
+    /** Stopped at the first question, there is a plan all the same, and nothing is claimed that was not shown. */
+    public function test_a_search_can_be_stopped(): void
+    {
+        $tasks = RandomLessons::course(80, 5);
+        $asked = [];
+        $plan = SessionSolver::fewest(SessionProblem::of($tasks, 105.0), go: function (int $steps, int $sessions) use (&$asked): bool {
+            $asked[] = [$steps, $sessions];
+
+            return false;
+        });
+        self::assertHolds($plan, $tasks, 105.0);
+        self::assertNotSame([], $asked);
+        $whole = SessionSolver::fewest(SessionProblem::of($tasks, 105.0));
+        self::assertGreaterThanOrEqual($whole->count(), $plan->count());
+        self::assertLessThanOrEqual($whole->count(), $plan->lowerBound);
+        self::assertLessThan(60_000, max(array_column($asked, 0)));
+    }
 }

@@ -26,5 +26,5 @@ export function PlanThreads({ over, touched, needs, change }: { over: RefObject<
         window.addEventListener('resize', draw)
         return () => window.removeEventListener('resize', draw)
     }, [over, touched, needs, change])
-    return <svg className="plan-threads" aria-hidden="true">{threads.map((d) => <path key={d} d={d} />)}</svg>
+    return <svg className="plan-threads" aria-hidden="true">{threads.map((d) => <path key={`${d} under`} className="under" d={d} />)}{threads.map((d) => <path key={d} d={d} />)}</svg>
 }
