@@ -47,6 +47,8 @@ final class Registry
             new Calculators\AdviseNeedle,
             new Calculators\PlanSessions,
             new Calculators\CourseDates,
+            new Calculators\OrderChecks,
+            new Calculators\Diagnose,
             new Calculators\AdviseFeet,
             new Calculators\TranslateDial,
             new Calculators\ShowTension,

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Compute\Calculators;
+
+use OpenSeam\Core\Compute\Calculator;
+use OpenSeam\Core\Compute\Schema;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\Fault\CauseBook;
+use OpenSeam\Core\Fault\Diagnosis;
+
+/** What is behind what is seen. */
+final class Diagnose implements Calculator
+{
+    public function name(): string
+    {
+        return 'diagnose';
+    }
+
+    public function summary(): string
+    {
+        return 'Likely causes of what is seen on a sample, the order to try them in, and the first change to make.';
+    }
+
+    public function schema(): array
+    {
+        $book = CauseBook::standard();
+
+        return Schema::object([
+            'seen' => Schema::list('faults', Schema::oneOf('fault', array_map(strval(...), array_keys($book->shares))), 1, 20),
+            'known' => Schema::object([
+                'settings' => Schema::object([
+                    'length_mm' => Schema::number('stitch length', 0, 20), 'width_mm' => Schema::number('swing', 0, 20),
+                    'tension_notches' => Schema::number('above the machine’s usual mark, below it negative', -20, 20),
+                    'cloth' => Schema::oneOf('what is sewn', ['woven', 'thin', 'stretch']),
+                    'stabiliser' => ['type' => 'boolean', 'description' => 'under it'], 'fast' => ['type' => 'boolean', 'description' => 'sewn fast'],
+                ], ['length_mm', 'width_mm', 'tension_notches', 'cloth', 'stabiliser', 'fast']),
+                'machine' => Schema::object([
+                    'needle_hours' => Schema::number('sewn since the needle was new', 0, 10_000), 'needle_new' => ['type' => 'boolean', 'description' => 'fitted just now'],
+                    'rethreaded' => ['type' => 'boolean', 'description' => 'the top, foot up'], 'bobbin_reseated' => ['type' => 'boolean', 'description' => 'just now'],
+                    'others_here' => Schema::whole('other students with the same on this machine', 0, 1000),
+                ], ['needle_hours', 'needle_new', 'rethreaded', 'bobbin_reseated', 'others_here']),
+                'tried' => Schema::list('causes that were tried and were not it', Schema::oneOf('cause', array_map(strval(...), array_keys($book->causes)))),
+            ], ['settings', 'machine', 'tried']),
+            'confirmed' => Schema::list('causes that were found before', Schema::object(['fault' => Schema::text('id'), 'cause' => Schema::text('id'), 'count' => Schema::whole('times', 1, 100_000)])),
+        ], ['known', 'confirmed']);
+    }
+
+    public function answer(): array
+    {
+        return Schema::object([
+            'causes' => Schema::list('most likely first; the rest of the probability is something else', Schema::object(['id' => Schema::text('cause'), 'title' => Schema::text('in words'), 'probability' => Schema::number('that this is it'), 'minutes' => Schema::number('to try it')])),
+            'order' => Schema::texts('causes, first to try first'), 'expected_minutes' => Schema::number('until it is found'),
+            'first_change' => Schema::object(['cause' => Schema::text('id'), 'kind' => Schema::text('habit, thread, needle, setting, guide or machine'), 'text' => Schema::text('what to do')]),
+        ]);
+    }
+
+    public function example(): array
+    {
+        return ['seen' => ['skipped'], 'known' => ['machine' => ['needle_hours' => 12], 'settings' => ['cloth' => 'woven']]];
+    }
+
+    public function run(Data $in): array
+    {
+        $known = $in->has('known') ? $in->part('known') : Data::of([]);
+        $facts = ($known->has('settings') ? $known->part('settings')->raw() : []) + ($known->has('machine') ? $known->part('machine')->raw() : []);
+        $confirmed = [];
+        foreach ($in->has('confirmed') ? $in->parts('confirmed') : [] as $c) {
+            $confirmed[$c->text('fault')][$c->text('cause')] = $c->whole('count');
+        }
+        /** @var array<string, mixed> $facts */
+        $found = Diagnosis::of($in->texts('seen'), $facts, $known->has('tried') ? $known->texts('tried') : [], $confirmed);
+        $book = CauseBook::standard();
+        $causes = [];
+        foreach ($found->causes as $id => $chance) {
+            $causes[] = ['id' => $id, 'title' => $book->cause($id)->title, 'probability' => $chance, 'minutes' => $book->cause($id)->minutes];
+        }
+
+        return ['causes' => $causes, 'order' => $found->order, 'expected_minutes' => $found->expectedMinutes, 'first_change' => ['cause' => $found->first()->id, 'kind' => $found->first()->kind, 'text' => $found->first()->do]];
+    }
+}

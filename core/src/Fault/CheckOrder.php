@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Fault;
+
+use InvalidArgumentException;
+
+/**
+ * In what order to try causes so that the fault is found in the least expected
+ * time: descending probability ÷ minutes (Kadane & Simon 1977; Heckerman, Breese
+ * & Rommelse 1995, with one cause at a time).
+ */
+final readonly class CheckOrder
+{
+    private const DUST = 1e-9;
+
+    /** @param  list<string>  $order  ids */
+    private function __construct(
+        public array $order,
+        /** Minutes until the cause is found; where it is none of these, all of them are spent. */
+        public float $expectedMinutes,
+    ) {}
+
+    /**
+     * @param  list<array{id: string, probability: float, minutes: float}>  $checks  ties stay as given
+     *
+     * @throws InvalidArgumentException when probabilities are no probabilities, or a check takes no time
+     */
+    public static function of(array $checks): self
+    {
+        $sum = 0.0;
+        foreach ($checks as $check) {
+            if ($check['probability'] < 0 || $check['probability'] > 1 || $check['minutes'] <= 0) {
+                throw new InvalidArgumentException('A check has a probability from 0 to 1 and takes more than 0 minutes.');
+            }
+            $sum += $check['probability'];
+        }
+        if ($sum > 1 + self::DUST) {
+            throw new InvalidArgumentException('Only one cause is behind it: the probabilities add up to 1 at most.');
+        }
+        // Sorting keeps ties as they are.
+        usort($checks, fn (array $a, array $b): int => $b['probability'] * $a['minutes'] <=> $a['probability'] * $b['minutes']);
+        $spent = 0.0;
+        $expected = 0.0;
+        foreach ($checks as $check) {
+            $spent += $check['minutes'];
+            $expected += $check['probability'] * $spent;
+        }
+
+        return new self(array_map(fn (array $c): string => $c['id'], $checks), $expected + max(0.0, 1 - $sum) * $spent);
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Fault;
+
+use InvalidArgumentException;
+use OpenSeam\Core\Fault\CauseBook;
+use OpenSeam\Core\Fault\CheckOrder;
+use OpenSeam\Core\Fault\Diagnosis;
+use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Tests\Support\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DiagnosisTest extends TestCase
+{
+    /** Kadane & Simon (1977), Heckerman et al. (1995): descending probability ÷ time, worked by hand. */
+    public function test_the_worked_order_of_checks(): void
+    {
+        $order = CheckOrder::of([['id' => 'first', 'probability' => 0.5, 'minutes' => 10.0], ['id' => 'second', 'probability' => 0.3, 'minutes' => 2.0], ['id' => 'third', 'probability' => 0.2, 'minutes' => 1.0]]);
+        self::assertSame(['third', 'second', 'first'], $order->order);
+        self::assertEqualsWithDelta(7.6, $order->expectedMinutes, 1e-9);
+        // Where it may be none of them, that spends all.
+        self::assertEqualsWithDelta(0.5 * 2 + 0.5 * 2, CheckOrder::of([['id' => 'only', 'probability' => 0.5, 'minutes' => 2.0]])->expectedMinutes, 1e-9);
+    }
+
+    /** No order of up to seven causes takes less: all of them are tried. */
+    public function test_against_all_orders(): void
+    {
+        mt_srand(4);
+        for ($round = 0; $round < 25; $round++) {
+            $n = 2 + $round % 6;
+            $checks = [];
+            $left = 1.0;
+            for ($i = 0; $i < $n; $i++) {
+                $p = $left * mt_rand(5, 60) / 100;
+                $left -= $p;
+                $checks[] = ['id' => "c$i", 'probability' => $p, 'minutes' => mt_rand(1, 80) / 10];
+            }
+            $found = CheckOrder::of($checks);
+            self::assertEqualsWithDelta(self::least($checks, 0.0, 1.0), $found->expectedMinutes, 1e-9);
+        }
+    }
+
+    /** @param  list<array{id: string, probability: float, minutes: float}>  $checks  still to do */
+    private static function least(array $checks, float $spent, float $left): float
+    {
+        if ($checks === []) {
+            return $left * $spent;
+        }
+        $least = INF;
+        foreach ($checks as $i => $check) {
+            $rest = $checks;
+            array_splice($rest, $i, 1);
+            $least = min($least, $check['probability'] * ($spent + $check['minutes']) + self::least($rest, $spent + $check['minutes'], $left - $check['probability']));
+        }
+
+        return $least;
+    }
+
+    /** @return iterable<string, array{list<array{id: string, probability: float, minutes: float}>}> */
+    public static function noOrders(): iterable
+    {
+        yield 'more than sure' => [[['id' => 'a', 'probability' => 0.7, 'minutes' => 1.0], ['id' => 'b', 'probability' => 0.4, 'minutes' => 1.0]]];
+        yield 'below 0' => [[['id' => 'a', 'probability' => -0.1, 'minutes' => 1.0]]];
+        yield 'no time' => [[['id' => 'a', 'probability' => 0.1, 'minutes' => 0.0]]];
+    }
+
+    /** @param  list<array{id: string, probability: float, minutes: float}>  $checks */
+    #[DataProvider('noOrders')]
+    public function test_what_is_no_probability_is_refused(array $checks): void
+    {
+        $this->expectException(InvalidArgumentException::class);
+        CheckOrder::of($checks);
+    }
+
+    /** Every fault of the course has its causes in the table, in the order of how usual they are; common practice, no source. */
+    public function test_every_fault_of_the_course_can_be_diagnosed(): void
+    {
+        foreach (array_keys(Fixtures::bundle()->faults) as $fault) {
+            $found = Diagnosis::of([$fault]);
+            self::assertSame(array_keys(CauseBook::standard()->shares[$fault]), array_keys($found->causes), "$fault: most usual first");
+            self::assertEqualsWithDelta(0.97, array_sum($found->causes), 1e-9);
+            self::assertEqualsCanonicalizing(array_keys($found->causes), $found->order);
+        }
+    }
+
+    public function test_what_is_known_speaks(): void
+    {
+        $chance = fn (string $cause, array $seen, array $known = [], array $tried = [], array $confirmed = []): float => Diagnosis::of($seen, $known, $tried, $confirmed)->causes[$cause];
+        self::assertGreaterThan($chance('needle-worn', ['skipped']), $chance('needle-worn', ['skipped'], ['needle_hours' => 12]));
+        self::assertLessThan(0.15, $chance('needle-worn', ['skipped'], ['needle_new' => true]));
+        self::assertGreaterThan(0.5, $chance('top-tension-low', ['loops-under'], ['rethreaded' => true]));
+        self::assertGreaterThan($chance('stitch-too-long', ['puckered'], ['length_mm' => 2.5]), $chance('stitch-too-long', ['puckered'], ['length_mm' => 4.0]));
+        self::assertLessThan(0.05, $chance('stretch-universal-needle', ['skipped'], ['cloth' => 'woven']));
+        // One cause behind two faults is likelier than either alone says.
+        self::assertGreaterThan($chance('needle-worn', ['puckered']), $chance('needle-worn', ['puckered', 'skipped']));
+        // Tried in vain, it is nearly out; the next one comes up.
+        $after = Diagnosis::of(['nest'], [], ['tails-not-held']);
+        self::assertNotSame('tails-not-held', $after->first()->id);
+        self::assertLessThan(0.1, $after->causes['tails-not-held']);
+        // The same with many at one machine: rather the machine than the hands.
+        self::assertGreaterThan($chance('needle-worn', ['knots']), $chance('needle-worn', ['knots'], ['others_here' => 3]));
+    }
+
+    /** A Dirichlet prior worth six cases: after six confirmed ones the studio's own weigh half. */
+    public function test_confirmed_causes_are_learnt(): void
+    {
+        $before = Diagnosis::of(['breaks'])->causes;
+        $after = Diagnosis::of(['breaks'], [], [], ['breaks' => ['caught-on-spool' => 6]])->causes;
+        self::assertEqualsWithDelta(0.97 * (0.5 * $before['caught-on-spool'] / 0.97 + 0.5), $after['caught-on-spool'], 1e-9);
+        self::assertSame('caught-on-spool', array_key_first($after));
+        self::assertEqualsWithDelta(array_sum($before), array_sum($after), 1e-9);
+    }
+
+    public function test_a_studio_s_own_fault_has_its_own_causes(): void
+    {
+        $own = new Fault('squeak', 'it squeaks', ['dry race', 'loose plate'], [], new Change('setting', 'Brush out the race, power off.'));
+        $found = Diagnosis::of(['squeak'], book: CauseBook::standard()->with([$own]));
+        self::assertSame(['squeak/1', 'squeak/2'], array_keys($found->causes));
+        self::assertSame('Brush out the race, power off.', $found->first()->do);
+        foreach ([[[], 'seen'], [['squeak'], 'seen[0]']] as [$seen, $field]) {
+            try {
+                Diagnosis::of($seen);
+                self::fail('It was diagnosed.');
+            } catch (InputError $e) {
+                self::assertSame($field, $e->field);
+            }
+        }
+    }
+}
