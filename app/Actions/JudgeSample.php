@@ -15,7 +15,11 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Sampler\Comparison;
+use OpenSeam\Core\Sampler\Grade;
+use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Sampler\Grader;
+use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
@@ -29,10 +33,11 @@ final readonly class JudgeSample
      * @param  list<string>  $faults
      * @param  string|null  $replaces  the sample this one corrects
      * @param  int|null  $version  of the lesson that was sewn; null: of the sample that is corrected, or today's
+     * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      *
-     * @throws InputError naming the reading that does not fit, or a version that never was
+     * @throws InputError naming the reading that does not fit, a check that is not there, or a version that never was
      */
-    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null): JudgedSample
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = []): JudgedSample
     {
         $words = Words::in($unit);
         $records = $this->records->of($class->id, [$student->id], $words)[$student->id];
@@ -41,17 +46,20 @@ final readonly class JudgeSample
         }
         $lesson = $this->lesson($lessonId, $version);
         $readings = Readings::typed($lesson, $typed, $unit);
-        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults);
+        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled);
+        self::checkOverruled($grade, $overruled);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');
         $at = $now;
         $past = [];
+        $before = null;
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
                 // A correction stands where the sample it corrects stood.
                 $at = $kept->past->evidence->at;
             } elseif ($kept->sample->id !== $id) {
                 $past[] = $kept->past;
+                $before = $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept->grade : $before;
             }
         }
         if ($grade->verdict() !== null) {
@@ -59,7 +67,16 @@ final readonly class JudgeSample
             usort($past, fn (PastSample $a, PastSample $b): int => $a->evidence->at <=> $b->evidence->at);
         }
 
-        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now);
+        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now, $before === null ? [] : Comparison::of($before, $grade));
+    }
+
+    /** @param  array<string, Overruling>  $overruled */
+    private static function checkOverruled(Grade $grade, array $overruled): void
+    {
+        $keys = array_map(fn (GradedCheck $c): string => $c->key(), $grade->checks);
+        foreach (array_diff(array_map(strval(...), array_keys($overruled)), $keys) as $key) {
+            throw InputError::at("overruled.$key", $key, 'This lesson has no such check. Its checks: '.implode(', ', $keys).'.');
+        }
     }
 
     private function lesson(string $id, ?int $version): Lesson

@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Sampler\Overruling;
 
 /**
  * Keeps a sample: readings, faults and settings as they are, the standings that
@@ -40,7 +41,7 @@ final readonly class RecordSample
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             // One sample of a student at a time: standings are worked out from all of them.
             Student::query()->whereKey($student->id)->lockForUpdate()->first();
-            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version);
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }
@@ -72,7 +73,7 @@ final readonly class RecordSample
             'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id,
             'plan_session_id' => $inHand?->isOpen($now) === true ? $inHand->session->id : null,
             'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $new->drill,
-            'settings' => $new->settings, 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
+            'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
         ]);
         $readings = [];
         foreach ($judged->readings->values as $reading => $values) {

@@ -37,6 +37,8 @@ final readonly class ShowClass
         $reading = ($this->read)($class, $unit);
         $skills = array_values(array_map($this->skill($class), $this->shelf->bundle()->skills->all()));
 
+        $checks = array_merge([], ...array_map(fn (StudentReading $s): array => array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $s->samples)), array_values($reading->students)));
+
         return new ClassView(
             new NamedView($class->id, $class->name), $class->policy->value, $class->school->value, $skills,
             array_values(array_map(fn (StudentReading $s): StandingRowView => new StandingRowView(
@@ -45,6 +47,7 @@ final readonly class ShowClass
                 Titles::of($this->shelf->bundle(), $s->lesson(), $s->drill()),
                 count(array_filter($s->levels, fn (Level $l): bool => $l === Level::Sure)),
             ), $reading->students)),
+            count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null)), count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null && $c->overruled !== null)),
         );
     }
 

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $lesson_version
  * @property string|null $drill
  * @property array<string, string|null> $settings
+ * @property array<string, array{verdict: string, because: string}>|null $overruled the teacher's own verdicts, by check
  * @property string|null $replaces_id
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
@@ -30,7 +31,7 @@ final class Sample extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int'];
 
     /** @return HasMany<SampleReading, $this> */
     public function readings(): HasMany

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\NextLesson\Advice;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Sampler\Comparison;
 use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Sampler\Readings;
 
@@ -22,5 +23,7 @@ final readonly class JudgedSample
         public Advice $advice,
         public array $past,
         public CarbonImmutable $at,
+        /** @var list<Comparison> with the sample of this lesson before */
+        public array $compared = [],
     ) {}
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use OpenSeam\Core\Sampler\Overruling;
+
 /** A sample as it was sent. */
 final readonly class NewSample
 {
@@ -23,5 +25,7 @@ final readonly class NewSample
         public ?Choice $choice = null,
         /** Of the lesson that was sewn; null: the one on the shelf. */
         public ?int $version = null,
+        /** @var array<string, Overruling> the teacher's own verdicts, by check */
+        public array $overruled = [],
     ) {}
 }

@@ -12,6 +12,7 @@ use Illuminate\Database\Query\Builder;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Grader;
+use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
@@ -90,7 +91,7 @@ final readonly class StudentRecords
         }
         $readings = Readings::kept(array_map(array_values(...), $values));
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
-        $grade = $grader->grade($lesson, $readings, $faults);
+        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []));
 
         return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade));
     }

@@ -35,7 +35,7 @@ final readonly class SampleController
     public function preview(PreviewBody $body, JudgeSample $judge): JsonResponse
     {
         [$class, $student] = $this->find($body);
-        $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, 'preview', $body->wordOrNull('replaces'), $body->version());
+        $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, 'preview', $body->wordOrNull('replaces'), $body->version(), $body->overruled());
 
         return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()));
     }

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Sampler\Overruling;
 
 #[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
     new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
     new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
 ])]
 class PreviewBody extends Body
@@ -25,6 +27,8 @@ class PreviewBody extends Body
             'faults.*' => ['required', 'string', 'max:60'],
             'replaces' => ['nullable', 'string', 'ulid'],
             'version' => ['nullable', 'integer', 'min:1'],
+            'overruled' => ['sometimes', 'nullable', 'array', 'max:40'],
+            'overruled.*' => ['required', 'array:verdict,because'],
         ];
     }
 
@@ -32,6 +36,14 @@ class PreviewBody extends Body
     public function version(): ?int
     {
         return $this->validated('version') === null ? null : $this->whole('version');
+    }
+
+    /** @return array<string, Overruling> the teacher's own verdicts, by check */
+    public function overruled(): array
+    {
+        $sent = $this->input('overruled');
+
+        return Overruling::all(is_array($sent) ? $sent : []);
     }
 
     /** @return array<array-key, mixed> as typed; the core reads and checks them */

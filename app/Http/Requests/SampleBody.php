@@ -15,6 +15,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
+    new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
     new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
     new OA\Property(property: 'next', ref: ChoiceBody::class),
 ])]
@@ -57,7 +58,7 @@ final class SampleBody extends PreviewBody
             $this->wordOrNull('drill'),
             $this->wordOrNull('replaces') === null ? null : strtolower($this->word('replaces')),
             is_array($next) ? new Choice($this->word('next.lesson'), $this->wordOrNull('next.drill'), $this->word('next.because')) : null,
-            $this->version(),
+            $this->version(), $this->overruled(),
         );
     }
 }

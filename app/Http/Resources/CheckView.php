@@ -18,5 +18,7 @@ final readonly class CheckView
         #[OA\Property(nullable: true)] public ?string $text,
         #[OA\Property(nullable: true)] public ?string $again,
         #[OA\Property(nullable: true)] public ?ChangeView $change,
+        #[OA\Property(nullable: true, description: 'the habit its pattern usually points to; common practice')] public ?string $habit,
+        #[OA\Property(nullable: true)] public ?OverruledView $overruled,
     ) {}
 }

@@ -20,5 +20,7 @@ final readonly class ClassView
         #[OA\Property] public string $school,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SkillView::class))] public array $skills,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))] public array $students,
+        #[OA\Property(description: 'verdicts of checks that were given')] public int $verdicts,
+        #[OA\Property(description: 'of them overruled by the teacher')] public int $overruled,
     ) {}
 }

@@ -9,6 +9,7 @@ use App\Support\RoomBook;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Comparison;
 use OpenSeam\Core\Sampler\Drawing;
 use OpenSeam\Core\Sampler\GradedCheck;
 
@@ -19,6 +20,7 @@ final readonly class JudgedView
     /**
      * @param  list<CheckView>  $checks
      * @param  list<MeasuredRowView>  $measured
+     * @param  list<ComparedView>  $compared
      */
     public function __construct(
         #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
@@ -26,6 +28,7 @@ final readonly class JudgedView
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MeasuredRowView::class))] public array $measured,
         #[OA\Property] public AdviceView $advice,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ComparedView::class), description: 'with the sample of this lesson before')] public array $compared,
     ) {}
 
     public static function of(JudgedSample $judged, Bundle $bundle, RoomBook $room): self
@@ -35,6 +38,7 @@ final readonly class JudgedView
             array_map(self::check(...), $judged->grade->checks),
             array_map(fn (array $r): MeasuredRowView => new MeasuredRowView(...$r), Drawing::of($judged->lesson)->measured($judged->readings)),
             AdviceView::of($judged->advice, $bundle, $room),
+            array_map(fn (Comparison $c): ComparedView => new ComparedView($c->key, $c->how, $c->before), $judged->compared),
         );
     }
 
@@ -45,7 +49,8 @@ final readonly class JudgedView
         return new CheckView(
             $check->key(), $check->row->title, $check->spec->title, $check->verdict()?->value, $check->result?->text,
             $check->verdict() === Verdict::Unsure ? $check->result?->again : null,
-            $change === null ? null : new ChangeView($change->kind, $change->text),
+            $change === null ? null : new ChangeView($change->kind, $change->text), $check->result?->habit,
+            $check->overruled === null || $check->result === null ? null : new OverruledView($check->result->judgement->verdict->value, $check->overruled->because),
         );
     }
 }

@@ -27,6 +27,8 @@ final readonly class SeamReading
         public float $wobbleMm,
         public float $spreadMm,
         public SeamPattern $pattern,
+        /** Where it goes on along another guide; null where it does not. */
+        public ?SeamStep $step,
         /** Of the mean allowance. */
         public Judgement $judgement,
     ) {}
@@ -57,6 +59,7 @@ final readonly class SeamReading
             driftMm: $line->slope * ($atMm[$n - 1] - $atMm[0]),
             wobbleMm: $line->residualSd,
             spreadMm: $spread,
+            step: $spread > 2 * $metMm ? SeamStep::find($allowanceMm, $line->sumSquaresResidual, $metMm) : null,
             pattern: self::pattern($line, $allowanceMm, $bias, $spread, $metMm),
             judgement: Judgement::of(
                 Reading::rulerMean($line->meanY, $n),

@@ -26,8 +26,8 @@ final readonly class PastSample
             $result = $check->result;
             if ($result !== null) {
                 $findings[] = new Finding(
-                    $check->key(), $check->spec->title, $result->text, $result->judgement->verdict, $check->spec->shows,
-                    $result->fix, $check->change(), $result->judgement->verdict === Verdict::Unsure ? $result->again : null,
+                    $check->key(), $check->spec->title, $result->text, $check->verdict() ?? $result->judgement->verdict, $check->spec->shows,
+                    $check->verdict() === Verdict::Met ? null : $result->fix, $check->change(), $check->verdict() === Verdict::Unsure ? $result->again : null,
                 );
             }
         }

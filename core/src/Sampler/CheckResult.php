@@ -19,5 +19,11 @@ final readonly class CheckResult
         public array $figures = [],
         /** What to measure again when unsure. */
         public ?string $again = null,
+        /** How far from what is wanted, 0 or more, to compare two samples by; null where it is not measured. */
+        public ?float $off = null,
+        /** Its standard uncertainty, in the same unit. */
+        public ?float $u = null,
+        /** The pattern of the error with the habit it usually points to: common practice, no source. */
+        public ?string $habit = null,
     ) {}
 }

@@ -4,26 +4,34 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Measure\Judgement;
 use OpenSeam\Core\Measure\Verdict;
 
 /** A check of a row with its result; no result while too little has been read. */
 final readonly class GradedCheck
 {
-    public function __construct(public Row $row, public CheckSpec $spec, public ?CheckResult $result) {}
+    public function __construct(public Row $row, public CheckSpec $spec, public ?CheckResult $result, public ?Overruling $overruled = null) {}
 
     public function key(): string
     {
         return "{$this->row->id}.{$this->spec->id}";
     }
 
+    /** The teacher's where there is one, else what the readings say. */
     public function verdict(): ?Verdict
     {
-        return $this->result?->judgement->verdict;
+        return $this->result === null ? null : ($this->overruled->verdict ?? $this->result->judgement->verdict);
+    }
+
+    /** Soft evidence for its skills, 0 to 1; null while too little has been read. */
+    public function weight(): ?float
+    {
+        return $this->result === null ? null : ($this->overruled === null ? $this->result->judgement : Judgement::plain($this->overruled->verdict))->weight();
     }
 
     public function change(): ?Change
     {
-        $fix = $this->result?->fix;
+        $fix = $this->verdict() === Verdict::Met ? null : $this->result?->fix;
 
         return $fix === null ? null : ($this->spec->changes[$fix] ?? $this->spec->changes['any'] ?? null);
     }

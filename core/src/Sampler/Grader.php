@@ -16,10 +16,11 @@ final readonly class Grader
 
     /**
      * @param  list<string>  $faults  ids of what was seen
+     * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      *
      * @throws InputError for a fault the bundle does not know
      */
-    public function grade(Lesson $lesson, Readings $readings, array $faults = []): Grade
+    public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = []): Grade
     {
         $checks = [];
         $evidence = [];
@@ -27,10 +28,12 @@ final readonly class Grader
             foreach ($row->checks as $spec) {
                 $field = $row->fields[$spec->of];
                 $result = $spec->check->judge($field, $readings->of($row, $field), $this->words);
-                $checks[] = new GradedCheck($row, $spec, $result);
-                if ($result !== null) {
+                $check = new GradedCheck($row, $spec, $result, $overruled["{$row->id}.{$spec->id}"] ?? null);
+                $checks[] = $check;
+                $weight = $check->weight();
+                if ($weight !== null) {
                     foreach ($spec->shows as $skill) {
-                        $evidence[$skill][] = $result->judgement->weight();
+                        $evidence[$skill][] = $weight;
                     }
                 }
             }

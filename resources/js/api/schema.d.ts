@@ -923,6 +923,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/diagnose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Likely causes of what is seen on a sample, the order to try them in, and the first change to make. */
+        post: operations["diagnose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/find-guide": {
         parameters: {
             query?: never;
@@ -985,6 +1002,23 @@ export interface paths {
         put?: never;
         /** @description The next lesson, the one thing to change, and why, from skills, lessons, course order and samples so far. */
         post: operations["next-lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/order-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The order of checks that finds the cause in the least expected time. */
+        post: operations["order-checks"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1479,6 +1513,14 @@ export interface components {
                 [key: string]: (string | number | null)[];
             };
             faults: string[];
+            /** @description the teacher’s own verdicts, by check */
+            overruled?: {
+                [key: string]: {
+                    /** @enum {string} */
+                    verdict: "met" | "near" | "not-yet";
+                    because: string;
+                };
+            } | null;
             replaces?: string | null;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
@@ -1497,6 +1539,14 @@ export interface components {
             settings?: {
                 [key: string]: string | null;
             };
+            /** @description the teacher’s own verdicts, by check */
+            overruled?: {
+                [key: string]: {
+                    /** @enum {string} */
+                    verdict: "met" | "near" | "not-yet";
+                    because: string;
+                };
+            } | null;
             replaces?: string | null;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
@@ -1590,6 +1640,9 @@ export interface components {
             text: string | null;
             again: string | null;
             change: components["schemas"]["ChangeView"] | null;
+            /** @description the habit its pattern usually points to; common practice */
+            habit: string | null;
+            overruled: components["schemas"]["OverruledView"] | null;
         };
         /** @description Students and skills. */
         ClassView: {
@@ -1599,6 +1652,21 @@ export interface components {
             school: string;
             skills: components["schemas"]["SkillView"][];
             students: components["schemas"]["StandingRowView"][];
+            /** @description verdicts of checks that were given */
+            verdicts: number;
+            /** @description of them overruled by the teacher */
+            overruled: number;
+        };
+        /** @description A check beside the same one of the sample before. */
+        ComparedView: {
+            key: string;
+            /**
+             * @description by more than the uncertainty
+             * @enum {string}
+             */
+            how: "better" | "same" | "worse";
+            /** @description what it was */
+            before: string;
         };
         /** @description A cutting plan. */
         CuttingView: {
@@ -1844,6 +1912,8 @@ export interface components {
             checks: components["schemas"]["CheckView"][];
             measured: components["schemas"]["MeasuredRowView"][];
             advice: components["schemas"]["AdviceView"];
+            /** @description with the sample of this lesson before */
+            compared: components["schemas"]["ComparedView"][];
         };
         /** @description An answer of the workshop kept beside a lesson or with a student. */
         KeptAnswerView: {
@@ -2030,6 +2100,15 @@ export interface components {
         NamedView: {
             id: string;
             title: string;
+        };
+        /** @description The teacher's own verdict on a check: what the readings say, and why it was overruled. */
+        OverruledView: {
+            /**
+             * @description of the readings
+             * @enum {string}
+             */
+            read: "met" | "near" | "not-yet" | "unsure";
+            because: string;
         };
         /** @description A piece in mm. */
         PieceView: {
@@ -5089,6 +5168,110 @@ export interface operations {
             };
         };
     };
+    diagnose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description faults */
+                    seen: ("nest" | "unthreads" | "dragged-edge" | "loops-under" | "bobbin-on-top" | "skipped" | "breaks" | "knots" | "end-opens" | "puckered" | "wanders" | "guide-changed" | "wrong-guide" | "corner-off" | "needle-up-turn" | "needle-strike" | "slack-thread" | "drifts" | "tunnelling" | "bh-no-start" | "signals" | "bh-overrun" | "bh-short" | "bh-sides-differ" | "bh-sticks" | "bar-cut" | "hem-big-picks" | "hem-misses" | "stretch-pops" | "layers-creep")[];
+                    known?: {
+                        settings?: {
+                            /** @description stitch length */
+                            length_mm?: number;
+                            /** @description swing */
+                            width_mm?: number;
+                            /** @description above the machine’s usual mark, below it negative */
+                            tension_notches?: number;
+                            /**
+                             * @description what is sewn
+                             * @enum {string}
+                             */
+                            cloth?: "woven" | "thin" | "stretch";
+                            /** @description under it */
+                            stabiliser?: boolean;
+                            /** @description sewn fast */
+                            fast?: boolean;
+                        };
+                        machine?: {
+                            /** @description sewn since the needle was new */
+                            needle_hours?: number;
+                            /** @description fitted just now */
+                            needle_new?: boolean;
+                            /** @description the top, foot up */
+                            rethreaded?: boolean;
+                            /** @description just now */
+                            bobbin_reseated?: boolean;
+                            /** @description other students with the same on this machine */
+                            others_here?: number;
+                        };
+                        /** @description causes that were tried and were not it */
+                        tried?: ("top-not-seated" | "bobbin-not-seated" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];
+                    };
+                    /** @description causes that were found before */
+                    confirmed?: {
+                        /** @description id */
+                        fault: string;
+                        /** @description id */
+                        cause: string;
+                        /** @description times */
+                        count: number;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description most likely first; the rest of the probability is something else */
+                        causes: {
+                            /** @description cause */
+                            id: string;
+                            /** @description in words */
+                            title: string;
+                            /** @description that this is it */
+                            probability: number;
+                            /** @description to try it */
+                            minutes: number;
+                        }[];
+                        /** @description causes, first to try first */
+                        order: string[];
+                        /** @description until it is found */
+                        expected_minutes: number;
+                        first_change: {
+                            /** @description id */
+                            cause: string;
+                            /** @description habit, thread, needle, setting, guide or machine */
+                            kind: string;
+                            /** @description what to do */
+                            text: string;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "find-guide": {
         parameters: {
             query?: never;
@@ -5606,6 +5789,56 @@ export interface operations {
             };
         };
     };
+    "order-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description one cause each */
+                    checks: {
+                        /** @description its name */
+                        id: string;
+                        /** @description that this is the cause */
+                        probability: number;
+                        /** @description the check takes */
+                        minutes: number;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description ids, first to try first */
+                        order: string[];
+                        /** @description until the cause is found; where it is none of these, all are spent */
+                        expected_minutes: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "plan-sessions": {
         parameters: {
             query?: never;
@@ -5786,6 +6019,13 @@ export interface operations {
                          * @enum {string}
                          */
                         verdict: "met" | "near" | "not-yet" | "unsure";
+                        /** @description where the seam goes on along another guide */
+                        step: null | {
+                            /** @description readings before it */
+                            after: number;
+                            /** @description how far it jumps */
+                            mm: number;
+                        };
                         /** @description chance */
                         p_met: number;
                         /** @description chance */

@@ -45,6 +45,7 @@ final class ReadSeam implements Calculator
         return Schema::object(
             array_fill_keys(['slope', 'intercept_mm', 'mean_mm', 'bias_mm', 'drift_mm', 'wobble_mm', 'spread_mm'], Schema::number('of the seam')) + [
                 'pattern' => Schema::oneOf('what stands out', array_column(SeamPattern::cases(), 'value')), 'verdict' => Schema::oneOf('on the mean', array_column(Verdict::cases(), 'value')),
+                'step' => ['anyOf' => [['type' => 'null'], Schema::object(['after' => Schema::whole('readings before it', 2, 1000), 'mm' => Schema::number('how far it jumps')])], 'description' => 'where the seam goes on along another guide'],
             ] + array_fill_keys(['p_met', 'p_near', 'p_not_yet'], Schema::number('chance', 0, 1)),
         );
     }
@@ -84,6 +85,7 @@ final class ReadSeam implements Calculator
             'wobble_mm' => $seam->wobbleMm,
             'spread_mm' => $seam->spreadMm,
             'pattern' => $seam->pattern->value,
+            'step' => $seam->step === null ? null : ['after' => $seam->step->after, 'mm' => $seam->step->mm],
             'verdict' => $seam->judgement->verdict->value,
             'p_met' => $seam->judgement->pMet,
             'p_near' => $seam->judgement->pNear,

@@ -42,6 +42,7 @@ final readonly class AlikeCheck implements Check
             $words->say('alike', ['percent' => (string) (int) round($percent)]),
             $judgement->verdict === Verdict::Met ? null : 'high',
             ['percent' => $percent],
+            habit: $judgement->verdict === Verdict::Met ? null : $words->say('habit.unlike'),
         );
     }
 }

@@ -25,7 +25,8 @@ final readonly class BandCheck implements Check
             return null;
         }
         $isLength = $field->kind === FieldKind::Length;
-        $judgement = Judgement::of($isLength ? Reading::ruler($value, $field->limitMm) : Reading::exact($value), $this->tolerance);
+        $reading = $isLength ? Reading::ruler($value, $field->limitMm) : Reading::exact($value);
+        $judgement = Judgement::of($reading, $this->tolerance);
         $text = match (true) {
             $isLength => $words->length($value),
             $field->hint !== '' => $words->say('band.of', ['value' => $words->number($value), 'of' => $words->number($field->max)]),
@@ -38,6 +39,19 @@ final readonly class BandCheck implements Check
             $judgement->verdict === Verdict::Met ? null : ($value < $this->tolerance->metLow ? 'low' : 'high'),
             [$isLength ? 'value_mm' : 'value' => $value],
             $words->say('again.length'),
+            $this->off($value), $reading->u,
         );
+    }
+
+    /** From the middle of the band, or from its one limit where it is open; 0 on the right side of that. */
+    private function off(float $value): float
+    {
+        $t = $this->tolerance;
+
+        return match (true) {
+            is_finite($t->metLow) && is_finite($t->metHigh) => abs($value - ($t->metLow + $t->metHigh) / 2),
+            is_finite($t->metLow) => max(0.0, $t->metLow - $value),
+            default => max(0.0, $value - $t->metHigh),
+        };
     }
 }

@@ -31,7 +31,8 @@ final readonly class EachCheck implements Check
         foreach ($errors as $i => $error) {
             $worst = abs($error) > abs($errors[$worst]) ? $i : $worst;
         }
-        $judgement = Judgement::of(Reading::ruler(abs($errors[$worst]), $field->limitMm), Tolerance::atMost($this->metMm, $this->nearMm));
+        $reading = Reading::ruler(abs($errors[$worst]), $field->limitMm);
+        $judgement = Judgement::of($reading, Tolerance::atMost($this->metMm, $this->nearMm));
         $met = $judgement->verdict === Verdict::Met;
 
         return new CheckResult(
@@ -40,6 +41,18 @@ final readonly class EachCheck implements Check
             $met ? null : ($errors[$worst] < 0 ? 'low' : 'high'),
             ['worst_mm' => $errors[$worst], 'mean_mm' => array_sum($errors) / count($errors), 'mark' => $worst + 1],
             $words->say('again.each', ['mark' => (string) ($worst + 1)]),
+            abs($errors[$worst]), $reading->u,
+            $met || ! self::oneSided($errors) ? null : $words->say($errors[$worst] < 0 ? 'habit.all-short' : 'habit.all-long'),
         );
+    }
+
+    /**
+     * Three or more, all to the same side: not chance but something set or held so.
+     *
+     * @param  list<float>  $errors
+     */
+    private static function oneSided(array $errors): bool
+    {
+        return count($errors) >= 3 && (min($errors) > 0 || max($errors) < 0);
     }
 }

@@ -77,6 +77,8 @@ final readonly class SeamCheck implements Check
             $met ? null : ($bias < 0 ? 'low' : 'high'),
             $figures,
             $words->say('again.mean'),
+            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n)->u,
+            $met || $seam->pattern !== SeamPattern::Offset ? null : $words->say('habit.offset'),
         );
     }
 
@@ -90,16 +92,20 @@ final readonly class SeamCheck implements Check
             $pattern = $seam->line->sumSquaresSlope >= $seam->line->sumSquaresResidual ? SeamPattern::Drift : SeamPattern::Wobble;
         }
         $steady = $judgement->verdict === Verdict::Met;
+        $named = $steady ? 'steady' : ($seam->step === null ? $pattern->value : 'step');
 
         return new CheckResult(
             $judgement,
-            $words->say('spread.'.($steady ? 'steady' : $pattern->value), [
+            $words->say("spread.$named", [
+                'step' => $words->length(abs($seam->step->mm ?? 0.0)), 'after' => (string) ($seam->step->after ?? 0),
                 'spread' => $words->length($seam->spreadMm), 'drift' => $words->signed($seam->driftMm),
                 'wobble' => $words->length($seam->wobbleMm), 'over' => $words->mm($overMm, 0),
             ]),
             $steady ? null : $pattern->value,
             $figures,
             $words->say('again.spread'),
+            $seam->spreadMm, Reading::rulerDifference($seam->spreadMm)->u,
+            $steady ? null : $words->say("habit.$named"),
         );
     }
 }

@@ -37,6 +37,7 @@ final readonly class StitchLengthCheck implements Check
             $read->stitchesToDecide === null
                 ? $words->say('again.stitch-limit')
                 : $words->say('again.stitch', ['count' => (string) $read->stitchesToDecide, 'span' => $words->mm($read->stitchesToDecide * $length, 0)]),
+            abs($length - $this->targetMm), $read->reading->u,
         );
     }
 }

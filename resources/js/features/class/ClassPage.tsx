@@ -56,6 +56,7 @@ export default function ClassPage() {
                     </tbody>
                 </table>
             </div>
+            {read.data.overruled > 0 && <p className="quiet">{t('You overruled {n} of {all} verdicts; each stands with its reason in what a level rests on.', { n: read.data.overruled, all: read.data.verdicts })}</p>}
             <AddStudents id={id} empty={students.length === 0} />
             <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('What it rests on')}>
                 {open !== null && <Evidence id={id} student={open.student} skill={open.skill} />}

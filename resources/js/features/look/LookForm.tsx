@@ -116,7 +116,10 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                                             onEye={(i) => setEye({ key: field.key, index: i })}
                                         />
                                         {row.checks.filter((c) => c.reading === field.key).map((rule) => (
-                                            <VerdictLine key={rule.key} rule={rule} check={results.get(rule.key)} named={field.kind !== 'yes-no'} />
+                                            <VerdictLine
+                                                key={rule.key} rule={rule} check={results.get(rule.key)} compared={judged?.compared.find((c) => c.key === rule.key)} named={field.kind !== 'yes-no'}
+                                                own={sample.draft.overruled?.[rule.key]} onOwn={(own) => sample.overrule(rule.key, own)}
+                                            />
                                         ))}
                                     </div>
                                 ))}

@@ -1,17 +1,46 @@
+import { useState } from 'react'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
+import type { Own } from './useSample'
 
 const WORDS = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call' } as const
 
-/** One check under its reading: what is allowed, and as soon as it can be judged, the verdict with its number. */
-export function VerdictLine({ rule, check, named }: { rule: View['CheckRuleView']; check: View['CheckView'] | undefined; named: boolean }) {
+interface Props {
+    rule: View['CheckRuleView']
+    check: View['CheckView'] | undefined
+    compared?: View['ComparedView'] | undefined
+    named: boolean
+    own?: Own | undefined
+    /** Left out where nothing can be said any more. */
+    onOwn?: (own: Own | null) => void
+}
+
+/** One check under its reading: what is allowed, and as soon as it can be judged, the verdict with its number; the teacher may say otherwise. */
+export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props) {
+    const [asking, setAsking] = useState(false)
     if (check?.verdict == null) return named ? <p className="verdict none">{rule.title}: {rule.allows}</p> : null
-    if (!named && check.verdict === 'met') return null
+    const open = asking || own !== undefined
+    if (!named && check.verdict === 'met' && !open) return null
     return (
-        <p className={`verdict ${check.verdict}`}>
-            {named && <b>{rule.title}</b>} <strong>{t(WORDS[check.verdict])}</strong>
-            {named && check.text !== null && <>: {check.text}</>}
-            {check.again !== null && <em> {check.again}</em>}
-        </p>
+        <>
+            <p className={`verdict ${check.verdict}`}>
+                {named && <b>{rule.title}</b>} <strong>{t(WORDS[check.verdict])}</strong>
+                {named && check.text !== null && <>: {check.text}</>}
+                {compared !== undefined && compared.how !== 'same' && <span className={`compared ${compared.how}`}> · {compared.how === 'better' ? t('better than before') : t('worse than before')} ({compared.before})</span>}
+                {check.again !== null && <em> {check.again}</em>}
+                {check.overruled !== null && <span className="overruled"> · {t('your word: {because}; the readings say {verdict}', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}</span>}
+                {!open && onOwn !== undefined && <button type="button" className="link overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>{t('overrule')}</button>}
+            </p>
+            {check.habit !== null && check.overruled === null && <p className="habit">{check.habit}</p>}
+            {open && onOwn !== undefined && (
+                <div className="own-verdict">
+                    <span role="group" aria-label={t('Your verdict')}>
+                        {(['met', 'near', 'not-yet'] as const).map((v) => <button key={v} type="button" aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>{t(WORDS[v])}</button>)}
+                    </span>
+                    {own !== undefined && <input aria-label={t('Because')} placeholder={t('because …')} maxLength={200} value={own.because} onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })} />}
+                    <button type="button" className="link" onClick={() => { setAsking(false); onOwn(null) }}>{t('as read')}</button>
+                </div>
+            )}
+        </>
     )
 }

@@ -4,11 +4,23 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 
+export interface Own {
+    verdict: 'met' | 'near' | 'not-yet'
+    because: string
+}
+
+/** Those with their reason: without one nothing is overruled yet. */
+function reasoned(own: Record<string, Own> | undefined): Record<string, Own> {
+    return Object.fromEntries(Object.entries(own ?? {}).filter(([, o]) => o.because.trim() !== ''))
+}
+
 export interface Draft {
     id: string
     readings: Record<string, string[]>
     faults: string[]
     settings: Record<string, string>
+    /** The teacher's own verdicts, by check. */
+    overruled?: Record<string, Own>
     /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
     version?: number
 }
@@ -41,7 +53,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
         if (touched) localStorage.setItem(key, JSON.stringify({ ...draft, version }))
     }, [key, draft, touched, version])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, replaces }), [id, student, lesson, version, settled, replaces])
+    const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, settled, replaces])
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
@@ -62,19 +74,22 @@ export function useSample(id: string, student: string, lesson: string, version: 
         toggleFault(fault: string) {
             setDraft((d) => ({ ...d, faults: d.faults.includes(fault) ? d.faults.filter((f) => f !== fault) : [...d.faults, fault] }))
         },
+        overrule(check: string, own: Own | null) {
+            setDraft((d) => ({ ...d, overruled: Object.fromEntries([...Object.entries(d.overruled ?? {}).filter(([k]) => k !== check), ...(own === null ? [] : [[check, own] as const])]) }))
+        },
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
         toKeep(drill: string | null, choice: View['ChoiceBody'] | null): View['SampleBody'] {
-            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, replaces }
+            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
         forget() {
             localStorage.removeItem(key)
         },
-        startFrom(kept: Pick<Draft, 'readings' | 'faults' | 'settings'>) {
+        startFrom(kept: Draft) {
             // A correction is a sample of its own.
-            setDraft({ readings: kept.readings, faults: kept.faults, settings: kept.settings, id: ulid().toLowerCase() })
+            setDraft({ readings: kept.readings, faults: kept.faults, settings: kept.settings, overruled: kept.overruled ?? {}, id: ulid().toLowerCase() })
         },
     }
 }
