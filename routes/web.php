@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\HuntController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\MachineController;
@@ -65,6 +66,11 @@ Route::prefix('api')->group(function (): void {
         foreach (array_keys(Registry::standard()->all()) as $name) {
             Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
         }
+        Route::get('faults', [HuntController::class, 'faults']);
+        Route::get('hunts', [HuntController::class, 'index']);
+        Route::post('hunts', [HuntController::class, 'open']);
+        Route::get('hunts/{hunt}', [HuntController::class, 'show']);
+        Route::post('hunts/{hunt}/trials', [HuntController::class, 'try']);
         Route::get('answers', [WorkshopController::class, 'index']);
         Route::post('answers', [WorkshopController::class, 'keep']);
         Route::delete('answers/{answer}', [WorkshopController::class, 'drop']);

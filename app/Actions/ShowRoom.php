@@ -16,6 +16,8 @@ use App\Http\Resources\ServiceView;
 use App\Http\Resources\StitchView;
 use App\Models\Machine;
 use App\Models\SewingClass;
+use App\Support\CaseBook;
+use App\Support\CurrentStudio;
 use App\Support\MachineCare;
 use App\Support\RoomBook;
 use App\Support\Shelf;
@@ -34,17 +36,18 @@ use OpenSeam\Core\Words;
 /** The room: what works with what, what is due, and what the running course is short of. */
 final readonly class ShowRoom
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf, private CaseBook $cases) {}
 
     public function __invoke(?SewingClass $class): RoomView
     {
         $book = RoomBook::read();
         $care = MachineCare::of($book->machines, $this->shelf);
+        $drifts = $this->drifts();
         $named = fn (array $parts): array => array_map(fn (Data $d): NamedView => new NamedView($d->text('id'), $d->text('title')), $parts);
         $mounts = FootBook::standard()->mounts();
 
         return new RoomView(
-            array_values($book->machines->map(fn (Machine $m): RoomMachineView => $this->machine($m, $care))->all()),
+            array_values($book->machines->map(fn (Machine $m): RoomMachineView => $this->machine($m, $care, $drifts[$m->id] ?? []))->all()),
             array_values($book->feet->map(FootView::of(...))->all()),
             array_values(array_map(StitchView::of(...), StitchBook::standard()->all())),
             $this->cells($book),
@@ -57,12 +60,25 @@ final readonly class ShowRoom
         );
     }
 
-    private function machine(Machine $m, MachineCare $care): RoomMachineView
+    /** @param  list<string>  $drifts */
+    private function machine(Machine $m, MachineCare $care, array $drifts): RoomMachineView
     {
         return new RoomMachineView(
             MachineView::of($m), $care->last($m->id, 'needle')?->toIso8601ZuluString(), $care->last($m->id, 'clean')?->toIso8601ZuluString(),
-            $care->needleHours($m->id), $care->due($m->id), array_map(ServiceView::of(...), $care->log($m->id)),
+            $care->needleHours($m->id), $care->due($m->id), array_map(ServiceView::of(...), $care->log($m->id)), $drifts,
         );
+    }
+
+    /** @return array<string, list<string>> in words, by machine */
+    private function drifts(): array
+    {
+        $said = [];
+        $words = Words::in();
+        foreach ($this->cases->drifts((string) app(CurrentStudio::class)->id()) as $d) {
+            $said[$d->machine][] = $words->say('room.drifts', ['fault' => ucfirst($this->shelf->bundle()->faults[$d->fault]->seen ?? $d->fault), 'with' => (string) $d->with, 'of' => (string) $d->of, 'elsewhere' => (string) $d->elsewhere, 'others' => (string) $d->ofElsewhere]);
+        }
+
+        return $said;
     }
 
     /** @return list<RoomCellView> */

@@ -44,6 +44,16 @@ final class Conflict extends RuntimeException
         return new self('number', null, "“{$title}” would go, and it is used by $by. Take it out of there first, or go back to an edition that has it.");
     }
 
+    public static function huntTaken(string $id): self
+    {
+        return new self('id', $id, 'A different search was already opened under this id. The first one stays.');
+    }
+
+    public static function staleHunt(int $trials): self
+    {
+        return new self('after', $trials, "This search went on meanwhile: $trials trials were made. Look at the new one, then go on.");
+    }
+
     public static function machineInUse(string $name, string $who): self
     {
         return new self('sure', null, "$name is used: $who. Nothing of that will be lost. Say so again to take it out of the room.");

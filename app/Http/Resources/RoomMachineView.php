@@ -13,6 +13,7 @@ final readonly class RoomMachineView
     /**
      * @param  list<string>  $due
      * @param  list<ServiceView>  $log
+     * @param  list<string>  $drifts
      */
     public function __construct(
         #[OA\Property] public MachineView $machine,
@@ -21,5 +22,6 @@ final readonly class RoomMachineView
         #[OA\Property] public float $needle_hours,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $due,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ServiceView::class))] public array $log,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'faults that different students have on it, more than chance would have it')] public array $drifts,
     ) {}
 }

@@ -9,6 +9,8 @@ use OpenSeam\Core\Fault\CauseBook;
 use OpenSeam\Core\Fault\CheckOrder;
 use OpenSeam\Core\Fault\Diagnosis;
 use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\Fault\FaultLook;
+use OpenSeam\Core\Fault\MachineDrift;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Tests\Support\Fixtures;
@@ -130,5 +132,47 @@ final class DiagnosisTest extends TestCase
                 self::assertSame($field, $e->field);
             }
         }
+    }
+
+    /** The tea tasting: all four of four told among eight is 1 in 70 (Fisher, The Design of Experiments, 1935, from memory). */
+    public function test_fishers_tea_tasting(): void
+    {
+        self::assertEqualsWithDelta(1 / 70, MachineDrift::tail(4, 4, 0, 4), 1e-12);
+        self::assertEqualsWithDelta(17 / 70, MachineDrift::tail(3, 4, 1, 4), 1e-12);
+        self::assertEqualsWithDelta(1.0, MachineDrift::tail(0, 4, 4, 4), 1e-12);
+    }
+
+    public function test_the_same_fault_on_one_machine_is_the_machine_s(): void
+    {
+        $samples = [];
+        foreach (['a', 'b', 'c'] as $student) {
+            $samples[] = ['machine' => 'Window 1', 'student' => $student, 'faults' => ['loops-under']];
+        }
+        foreach (range(1, 9) as $n) {
+            $samples[] = ['machine' => 'Hearth '.($n % 4), 'student' => "s$n", 'faults' => $n === 1 ? ['loops-under', 'wanders'] : ['wanders']];
+        }
+        $found = MachineDrift::of($samples);
+        self::assertCount(1, $found, 'what everybody has is nobody’s machine');
+        self::assertSame(['Window 1', 'loops-under', 3, 3, 1, 9], [$found[0]->machine, $found[0]->fault, $found[0]->with, $found[0]->of, $found[0]->elsewhere, $found[0]->ofElsewhere]);
+        // One student, however often, is a habit.
+        self::assertSame([], MachineDrift::of(array_fill(0, 20, ['machine' => 'Window 1', 'student' => 'a', 'faults' => ['nest']])));
+    }
+
+    public function test_faults_are_drawn_from_the_stitch(): void
+    {
+        $drawn = 0;
+        foreach (array_keys(CauseBook::standard()->shares) as $fault) {
+            $look = FaultLook::of($fault);
+            foreach ($look->runs ?? [] as $run) {
+                $drawn++;
+                foreach ($run as [$along, $across]) {
+                    self::assertTrue($along >= -2 && $along <= FaultLook::ROW_MM && abs($across) <= 6, $fault);
+                }
+            }
+        }
+        self::assertGreaterThan(16, $drawn);
+        $even = count(FaultLook::of('loops-under')->runs[0] ?? []);
+        self::assertLessThan($even, count(FaultLook::of('skipped')->runs[0] ?? []), 'stitches are missing');
+        self::assertNull(FaultLook::of('layers-creep'));
     }
 }

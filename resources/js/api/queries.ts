@@ -121,3 +121,12 @@ export function useEstimate(of: View['EstimateBody'] | null) {
         select: (answer) => answer ?? undefined,
     })
 }
+
+export function useFaults() {
+    return useQuery({ queryKey: ['faults'], queryFn: () => ask(api.GET('/api/faults')), staleTime: Infinity })
+}
+
+/** A search for a cause; null: none is open. */
+export function useHunt(id: string | null) {
+    return useQuery({ queryKey: ['hunt', id], queryFn: () => ask(api.GET('/api/hunts/{hunt}', { params: { path: { hunt: id ?? '' } } })), enabled: id !== null })
+}

@@ -228,6 +228,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["faults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hunts"];
+        put?: never;
+        post: operations["openHunt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts/{hunt}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showHunt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts/{hunt}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryCause"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}": {
         parameters: {
             query?: never;
@@ -1360,6 +1424,26 @@ export interface components {
         FootBody: {
             facts: components["schemas"]["FootFacts"];
         };
+        HuntBody: {
+            /** @description a ULID made where it is opened */
+            id: string;
+            /** @description fault ids */
+            seen: string[];
+            machine?: string | null;
+            student?: string | null;
+            known?: {
+                length_mm?: number;
+                width_mm?: number;
+                tension_notches?: number;
+                /** @enum {string} */
+                cloth?: "woven" | "thin" | "stretch";
+                stabiliser?: boolean;
+                fast?: boolean;
+                needle_new?: boolean;
+                rethreaded?: boolean;
+                bobbin_reseated?: boolean;
+            };
+        };
         KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
             lesson: {
                 [key: string]: unknown;
@@ -1569,6 +1653,13 @@ export interface components {
         StudentsBody: {
             students: string[];
         };
+        TrialBody: {
+            /** @description trials that were known before this one */
+            after: number;
+            cause: string;
+            /** @enum {string} */
+            result: "cured" | "same" | "worse";
+        };
         /** @description The next lesson and why. */
         AdviceView: {
             /** @enum {string} */
@@ -1615,6 +1706,26 @@ export interface components {
             ready: boolean;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
+        };
+        /** @description What may be behind a fault, and the one change that shows it. */
+        CauseView: {
+            id: string;
+            title: string;
+            /** @enum {string} */
+            kind: "habit" | "thread" | "needle" | "setting" | "guide" | "machine";
+            do: string;
+            /** Format: float */
+            minutes: number;
+            /**
+             * Format: float
+             * @description 0 to 1
+             */
+            chance: number;
+            /**
+             * @description what came of trying it
+             * @enum {string|null}
+             */
+            result: "cured" | "same" | "worse" | null;
         };
         /** @description The one thing to change. */
         ChangeView: {
@@ -1809,6 +1920,24 @@ export interface components {
             text: string;
             verdict: string;
         };
+        /** @description A fault with its look on a short row. */
+        FaultLookView: {
+            id: string;
+            seen: string;
+            /** @description needle points in mm, along and across; none where it cannot be drawn */
+            runs: number[][][];
+            /** @description thread lying under the start */
+            nest: number[][];
+            /** @enum {string} */
+            right_side: "even" | "dots" | "loops";
+            /** @enum {string} */
+            underside: "even" | "dots" | "loops";
+            /**
+             * Format: float
+             * @description of the row that is drawn, mm
+             */
+            row_mm: number;
+        };
         /** @description Something that may be seen, and the first thing to do. */
         FaultView: {
             id: string;
@@ -1893,6 +2022,29 @@ export interface components {
             title: string;
             detail: string;
             address: string;
+        };
+        /** @description The search for what is behind a fault. */
+        HuntView: {
+            id: string;
+            machine: string | null;
+            student: string | null;
+            seen: components["schemas"]["NamedView"][];
+            /** @description in the order to try them; those tried first, as they were tried */
+            causes: components["schemas"]["CauseView"][];
+            /** @description made so far */
+            trials: number;
+            /** @description the one change to try now; null when it is closed */
+            next: string | null;
+            /** @description the cause that was found */
+            found: string | null;
+            /** @description found, or nothing is left to try */
+            closed: boolean;
+            /**
+             * Format: float
+             * @description minutes until it is found, as expected now
+             */
+            expected_minutes: number;
+            opened_at: string;
         };
         /** @description What a student is sewing now. */
         InHandView: {
@@ -2291,6 +2443,8 @@ export interface components {
             needle_hours: number;
             due: string[];
             log: components["schemas"]["ServiceView"][];
+            /** @description faults that different students have on it, more than chance would have it */
+            drifts: string[];
         };
         /** @description The room: machines, feet, and what works with what. */
         RoomView: {
@@ -3012,6 +3166,173 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    faults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every fault with its look */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultLookView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    hunts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the last ones */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openHunt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HuntBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showHunt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hunt: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    tryCause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hunt: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
                 };
             };
             /** @description what is wrong */

@@ -40,11 +40,13 @@ final readonly class SeamCheck implements Check
     {
         $at = [];
         $read = [];
+        $marks = [];
         foreach ($values as $i => $value) {
             if ($value !== null) {
                 $place = $field->marks[$i]['at_mm'] ?? 0;
                 $at[] = is_numeric($place) ? (float) $place : 0.0;
                 $read[] = $value;
+                $marks[] = (string) ($i + 1);
             }
         }
         if (count($read) < 3 || $at === []) {
@@ -59,7 +61,7 @@ final readonly class SeamCheck implements Check
         ];
 
         return $this->spread
-            ? $this->judgeSpread($seam, max($at) - min($at), $figures, $words)
+            ? $this->judgeSpread($seam, max($at) - min($at), $figures, ['wide' => $marks[(int) array_search(max($read), $read, true)], 'narrow' => $marks[(int) array_search(min($read), $read, true)]], $words)
             : $this->judgeMean($seam, $figures, $words);
     }
 
@@ -78,12 +80,15 @@ final readonly class SeamCheck implements Check
             $figures,
             $words->say('again.mean'),
             abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n)->u,
-            $met || $seam->pattern !== SeamPattern::Offset ? null : $words->say('habit.offset'),
+            $met || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );
     }
 
-    /** @param  array<string, float|string>  $figures */
-    private function judgeSpread(SeamReading $seam, float $overMm, array $figures, Words $words): CheckResult
+    /**
+     * @param  array<string, float|string>  $figures
+     * @param  array{wide: string, narrow: string}  $marks  that settle it
+     */
+    private function judgeSpread(SeamReading $seam, float $overMm, array $figures, array $marks, Words $words): CheckResult
     {
         $judgement = Judgement::of(Reading::rulerDifference($seam->spreadMm), Tolerance::atMost($this->metMm, $this->nearMm));
         // Only the pattern of the spread counts here; an offset belongs to the mean.
@@ -103,7 +108,7 @@ final readonly class SeamCheck implements Check
             ]),
             $steady ? null : $pattern->value,
             $figures,
-            $words->say('again.spread'),
+            $words->say('again.spread', $marks),
             $seam->spreadMm, Reading::rulerDifference($seam->spreadMm)->u,
             $steady ? null : $words->say("habit.$named"),
         );

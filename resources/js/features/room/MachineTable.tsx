@@ -55,7 +55,7 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
             <td>{m.needle_on === null ? t('never noted') : day(m.needle_on, zone)}<small>{t('{n} h sewn since', { n: m.needle_hours })}</small></td>
             <td>
                 {!m.machine.usable && <strong className="lacking">{t('Do not use: {why}', { why: m.machine.note })}</strong>}
-                {m.due.map((d) => <span key={d} className="due">{d}</span>)}
+                {[...m.drifts, ...m.due].map((d) => <span key={d} className="due">{d}</span>)}
                 {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('never noted') : t('cleaned {day}', { day: day(m.clean_on, zone) }))}
                 {m.log[0] !== undefined && <details className="log"><summary>{t('log')}</summary><ul>{m.log.map((e) => <li key={e.done_at + e.kind}>{day(e.done_at, zone)}: {t(WORDS[e.kind])}{e.note !== '' && `, ${e.note}`}</li>)}</ul></details>}
             </td>

@@ -6,6 +6,7 @@ import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClearanceTool } from './ClearanceTool'
 import { DialTool } from './DialTool'
+import { FaultTool } from './FaultTool'
 import { FeetTool } from './FeetTool'
 import { GuideTool } from './GuideTool'
 import { NeedleTool } from './NeedleTool'
@@ -19,6 +20,7 @@ export interface ToolProps {
 
 const TOOLS = [
     { id: 'stitch', name: 'Stitch picture', Tool: StitchTool },
+    { id: 'faults', name: 'Fault finder', Tool: FaultTool },
     { id: 'guide', name: 'Guide finder', Tool: GuideTool },
     { id: 'clearance', name: 'Clearance', Tool: ClearanceTool },
     { id: 'needle', name: 'Needle and thread', Tool: NeedleTool },

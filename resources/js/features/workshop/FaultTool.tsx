@@ -1,0 +1,61 @@
+import { useState } from 'react'
+import { useSearchParams } from 'react-router'
+import { ulid } from 'ulid'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useFaults, useHunt } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { FaultLook } from './FaultLook'
+import { Choice, machineOptions } from './fields'
+import { Hunt } from './Hunt'
+import type { ToolProps } from './WorkshopPage'
+
+type Known = NonNullable<View['HuntBody']['known']>
+
+const CLOTHS = [{ id: '', title: t('not said') }, { id: 'woven', title: t('woven, medium') }, { id: 'thin', title: t('thin') }, { id: 'stretch', title: t('stretch') }]
+
+/** Tick what is seen, get the one change to try next, say what came of it, until the cause is found. */
+export function FaultTool({ room }: ToolProps) {
+    const [search, setSearch] = useSearchParams()
+    const id = search.get('hunt')
+    const hunt = useHunt(id)
+    const faults = useFaults()
+    const [seen, setSeen] = useState<string[]>(() => (search.get('seen') ?? '').split(',').filter((f) => f !== ''))
+    const [machine, setMachine] = useState(search.get('machine') ?? '')
+    const [known, setKnown] = useState<Known>({})
+    const student = search.get('student')
+    const open = useChange(async () => {
+        const made = await ask(api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, known } }))
+        setSearch({ hunt: made.id })
+    })
+    if (id !== null) {
+        if (hunt.data === undefined) return hunt.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={hunt.error} />
+        return <Hunt key={hunt.data.id} hunt={hunt.data} faults={faults.data ?? []} machine={room.machines.find((m) => m.machine.id === hunt.data.machine)?.machine.name ?? null} onAgain={() => { setSeen([]); setSearch({}) }} />
+    }
+    const set = (fact: Partial<Known>) => setKnown({ ...known, ...fact })
+    const flag = (name: 'needle_new' | 'rethreaded' | 'bobbin_reseated' | 'fast', label: string) => (
+        <label className="tick"><input type="checkbox" className="tick-box" checked={known[name] === true} onChange={(e) => set({ [name]: e.currentTarget.checked })} />{label}</label>
+    )
+    return (
+        <div className="fault-tool">
+            <p>{t('Tick what is seen on the sample. The drawings show the look, not the measure.')}</p>
+            <ul className="fault-looks">
+                {(faults.data ?? []).map((f) => (
+                    <li key={f.id}>
+                        <label className={seen.includes(f.id) ? 'on' : ''}>
+                            <FaultLook fault={f} />
+                            <span><input type="checkbox" className="tick-box" checked={seen.includes(f.id)} onChange={() => setSeen(seen.includes(f.id) ? seen.filter((x) => x !== f.id) : [...seen, f.id])} />{f.seen}</span>
+                        </label>
+                    </li>
+                ))}
+            </ul>
+            <div className="fault-known">
+                <Choice label={t('Machine')} value={machine} options={[{ id: '', title: t('not said') }, ...machineOptions(room)]} onChange={setMachine} />
+                <Choice label={t('Cloth')} value={known.cloth ?? ''} options={CLOTHS} onChange={(cloth) => setKnown(Object.fromEntries([...Object.entries(known).filter(([k]) => k !== 'cloth'), ...(cloth === '' ? [] : [['cloth', cloth]])]) as Known)} />
+                {flag('needle_new', t('needle is new'))}{flag('rethreaded', t('top rethreaded just now'))}{flag('bobbin_reseated', t('bobbin reseated just now'))}{flag('fast', t('sewn fast'))}
+                <button type="button" className="act big" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>{t('Find the cause')}</button>
+            </div>
+            <Trouble error={open.error ?? faults.error} />
+        </div>
+    )
+}
