@@ -26,7 +26,8 @@ TEXT
 
 setting() { sed -n "s/^$1=//p" "$SEAM_VAR/.env"; }
 
-alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+# A process that has ended and was not cleared away yet does not count.
+alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null && ! grep -qs '^State:[[:space:]]*Z' "/proc/$(cat "$1")/status"; }
 
 # The account the database server runs as: mysql where it can reach the folder, else whoever starts it.
 db_account() {

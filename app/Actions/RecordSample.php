@@ -55,6 +55,7 @@ final readonly class RecordSample
 
                 return $judged;
             }
+            self::checkMeanwhile($new, $judged);
             SewnWith::check($judged->lesson, $new->settings);
             $this->checkCorrection($new, $class, $student);
             $this->store($user, $class, $student, $judged, $new);
@@ -87,6 +88,15 @@ final readonly class RecordSample
         SampleFault::query()->insert(array_map(fn ($fault): array => [
             'id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'sample_id' => $new->id, 'fault' => $fault->id,
         ], $judged->grade->faults));
+    }
+
+    /** Two devices may have looked at the same piece: who keeps the second is asked, and nothing is written over. */
+    private static function checkMeanwhile(NewSample $new, JudgedSample $judged): void
+    {
+        $others = count(array_filter($judged->past, fn (PastSample $p): bool => $p->lesson === $new->lesson && $p->evidence->sample !== $new->id));
+        if ($new->replaces === null && $new->known !== null && $others > $new->known) {
+            throw Conflict::sampleMeanwhile($judged->lesson->title, $new->known);
+        }
     }
 
     private function isSame(Sample $kept, Student $student, JudgedSample $judged, NewSample $new): bool

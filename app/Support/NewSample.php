@@ -27,5 +27,7 @@ final readonly class NewSample
         public ?int $version = null,
         /** @var array<string, Overruling> the teacher's own verdicts, by check */
         public array $overruled = [],
+        /** Samples of this lesson that were known where it was looked at; null: nobody counted. */
+        public ?int $known = null,
     ) {}
 }

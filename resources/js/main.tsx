@@ -13,11 +13,14 @@ import { BrowserRouter } from 'react-router'
 import { queries } from './api/queries'
 import { App } from './app/App'
 import { theme, variables } from './app/theme'
+import { keeping } from './keeping/store'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 const root = document.getElementById('root')
 
-if (root !== null) {
+/** Where there is no database in the browser the application works all the same, and keeps nothing over a closed tab. */
+const start = () => {
+    if (root === null) return
     createRoot(root).render(
         <StrictMode>
             <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light" getStyleNonce={() => nonce}>
@@ -30,3 +33,5 @@ if (root !== null) {
         </StrictMode>,
     )
 }
+
+void keeping.ready.then(start, start)

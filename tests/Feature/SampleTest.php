@@ -150,4 +150,23 @@ final class SampleTest extends TestCase
             ->assertCreated()->assertJsonPath('judged.checks.0.verdict', 'met')->assertJsonPath('judged.checks.0.text', 'mean 5/8 in, 0 in over');
         self::assertSame(15.875, SampleReading::query()->where('position', 0)->firstOrFail()->value);
     }
+
+    public function test_a_sample_kept_meanwhile_is_asked_about_and_never_written_over(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $student = $this->student($class);
+        // Both devices opened the sheet when there was none.
+        $first = $this->seam($class, $student, ['known' => 0]);
+        $second = $this->seam($class, $student, ['known' => 0, 'readings' => ['seam.pull' => ['0']]]);
+        $this->postJson('/api/samples', $first)->assertCreated();
+        $this->assertProblem($this->postJson('/api/samples', $second), 409, 'known', 'kept for this student meanwhile');
+        // The first one sent again is the first one, and not asked about.
+        $this->postJson('/api/samples', $first)->assertCreated();
+        self::assertSame(1, Sample::query()->where('student_id', $student)->count());
+        $this->postJson('/api/samples', ['sure' => true] + $second)->assertCreated();
+        self::assertSame(2, Sample::query()->where('student_id', $student)->count());
+        // Of another student, or another lesson, nobody asks.
+        $this->postJson('/api/samples', $this->seam($class, $this->student($class, 2), ['known' => 0]))->assertCreated();
+        $this->postJson('/api/samples', $this->seam($class, $student, ['known' => 2]))->assertCreated();
+    }
 }

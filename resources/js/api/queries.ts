@@ -1,9 +1,12 @@
-import { keepPreviousData, QueryClient, useMutation, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
 import { api, ask, Problem, type View } from './client'
 
 export const queries = new QueryClient({
     defaultOptions: {
+        // A line that is down is said, not waited for.
+        mutations: { networkMode: 'always' },
         queries: {
+            networkMode: 'always',
             staleTime: 10_000,
             retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 2,
             refetchOnWindowFocus: true,
@@ -23,15 +26,18 @@ export function useToday(id: string) {
     })
 }
 
-export function useLook(id: string, student: string, lesson: string | null, version: number | null) {
-    return useQuery({
+/** How one student's sample is looked at; asked for ahead, or in hand. */
+export function lookAt(id: string, student: string, lesson: string | null, version: number | null) {
+    return queryOptions({
         queryKey: ['look', id, student, lesson, version],
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', {
             params: { path: { class: id, student }, query: { ...(lesson === null ? {} : { lesson }), ...(version === null ? {} : { version }) } },
         })),
-        staleTime: 0,
-        refetchOnWindowFocus: false,
     })
+}
+
+export function useLook(id: string, student: string, lesson: string | null, version: number | null) {
+    return useQuery({ ...lookAt(id, student, lesson, version), staleTime: 0, refetchOnWindowFocus: false })
 }
 
 export function useClass(id: string) {

@@ -1635,6 +1635,10 @@ export interface components {
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
             next?: components["schemas"]["ChoiceBody"];
+            /** @description samples of this lesson by this student that were known where it was looked at */
+            known?: number | null;
+            /** @description keep it beside another one that was kept meanwhile */
+            sure?: boolean;
         };
         ServiceBody: {
             /** @enum {string} */

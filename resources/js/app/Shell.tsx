@@ -1,8 +1,12 @@
 import { Menu, useMantineColorScheme } from '@mantine/core'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
-import { api, ask, type View } from '../api/client'
+import { api, ask, Problem, type View } from '../api/client'
+import { Trouble } from '../ui/Trouble'
 import { queries, useChange } from '../api/queries'
+import { Spool } from '../keeping/Spool'
+import { sendAll } from '../keeping/spool'
+import { keeping } from '../keeping/store'
 import { Finder } from './Finder'
 import { t } from './text'
 
@@ -35,6 +39,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                     Open Seam
                 </Link>
                 <Finder />
+                <Spool me={me} />
                 <ClassChoice classes={me.classes} current={current} />
                 <Who me={me} />
             </header>
@@ -74,7 +79,12 @@ function Who({ me }: { me: View['MeView'] }) {
     const navigate = useNavigate()
     const unit = useChange((to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
     const signOut = useChange(async () => {
+        // What still waits is sent first; what cannot be sent keeps the sign-in.
+        await sendAll()
+        const waits = keeping.all().length
+        if (waits > 0) throw new Problem(409, 'spool', t('{n} samples wait on this device. Send or drop them first: see the spool above.', { n: waits }), '')
         await ask(api.POST('/api/sign-out'))
+        await keeping.forgetAll()
         // Nothing of this studio stays on the device.
         localStorage.clear()
         queries.clear()
@@ -87,10 +97,11 @@ function Who({ me }: { me: View['MeView'] }) {
             </Menu.Target>
             <Menu.Dropdown>
                 <Menu.Label>{me.studio}</Menu.Label>
+                <Trouble error={signOut.error} />
                 <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>{me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}</Menu.Item>
                 <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>{colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}</Menu.Item>
                 <Menu.Divider />
-                <Menu.Item onClick={() => signOut.mutate(undefined)}>{t('Sign out')}</Menu.Item>
+                <Menu.Item closeMenuOnClick={false} onClick={() => signOut.mutate(undefined)}>{t('Sign out')}</Menu.Item>
             </Menu.Dropdown>
         </Menu>
     )

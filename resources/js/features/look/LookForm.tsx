@@ -1,18 +1,20 @@
 import { useElementSize } from '@mantine/hooks'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
-import { api, ask, Problem, type View } from '../../api/client'
+import { Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble } from '../../ui/Trouble'
+import { keepSample } from '../../keeping/spool'
+import type { Draft } from '../../keeping/store'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
 import { ReadingField } from './ReadingField'
 import { Settings } from './Settings'
-import { type Draft, useSample } from './useSample'
+import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
 
 export interface Kept {
@@ -24,6 +26,8 @@ export interface Kept {
     next: string
     nextStudent: string | null
     draft: Draft
+    /** It is kept on this device and waits for the line. */
+    waits: boolean
 }
 
 interface Props {
@@ -55,23 +59,25 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
     useEffect(() => {
         if (document.activeElement?.hasAttribute('data-reading') === true) document.activeElement.scrollIntoView({ block: 'nearest' })
     }, [height])
-    const keep = useChange(async () => {
-        const kept = await ask(api.POST('/api/samples', { body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null) }))
+    const keep = useChange(async (sure: boolean) => {
+        const kept = await keepSample({ body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title })
         sample.forget()
         onKept({
-            sample: kept.sample, student: look.student, name: look.name, lesson: lesson.id, version: lesson.version, next: kept.next_title,
-            nextStudent: look.next_student?.id ?? null, draft: sample.draft,
+            sample: sample.draft.id, student: look.student, name: look.name, lesson: lesson.id, version: lesson.version, waits: kept === null,
+            next: kept?.next_title ?? choice?.title ?? judged?.advice.title ?? '', nextStudent: look.next_student?.id ?? null, draft: sample.draft,
         })
     })
     const judged = sample.touched ? sample.judged.data : undefined
-    const wrong = sample.judged.error instanceof Problem ? sample.judged.error : null
+    const wrong = sample.judged.error instanceof Problem && sample.judged.error.status > 0 && sample.judged.error.status < 500 ? sample.judged.error : null
     const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
-    const ready = sample.touched && judged?.verdict != null && wrong === null
+    // Without a line nothing can be judged; it is kept all the same, and judged when it is sent.
+    const down = sample.judged.error instanceof Problem && (sample.judged.error.status === 0 || sample.judged.error.status >= 500)
+    const ready = sample.touched && (down || (judged?.verdict != null && wrong === null))
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
             event.preventDefault()
-            if (ready && !keep.isPending) keep.mutate(undefined)
+            if (ready && !keep.isPending) keep.mutate(false)
         } else if (event.key === 'Enter' && target.hasAttribute('data-reading')) {
             event.preventDefault()
             const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
@@ -143,9 +149,11 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                 </div>
                 <div className="look-foot">
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
+                    {down && <p className="quiet" role="status">{t('The line is down. Keep it all the same: it waits on this device and is judged when it is sent.')}</p>}
                     <Trouble error={keep.error ?? (wrong !== null && where === null ? wrong : null)} />
+                    {keep.error?.field === 'known' && <button type="button" className="quiet-act" onClick={() => keep.mutate(true)}>{t('Keep both')}</button>}
                     <div className="acts">
-                        <button type="button" className="act big" disabled={!ready || keep.isPending} onClick={() => keep.mutate(undefined)}>
+                        <button type="button" className="act big" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
                             {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
                         </button>
                         <button type="button" className="quiet-act" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</button>

@@ -1,6 +1,6 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
-import { useLook, useMe } from '../../api/queries'
+import { lookAt, queries, useLook, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { LookForm, type Kept } from './LookForm'
@@ -16,6 +16,11 @@ export default function LookPage() {
     const me = useMe()
     const navigate = useNavigate()
     const [kept, setKept] = useState<Kept | null>(null)
+    // The next one's sheet is fetched ahead: it opens also when the line has gone.
+    const ahead = look.data?.next_student?.id
+    useEffect(() => {
+        if (ahead !== undefined) queries.query(lookAt(classId, ahead, null, null)).catch(() => undefined)
+    }, [classId, ahead])
     // What was begun with an older version goes on with it.
     const begun = look.data === undefined ? null : begunVersion(classId, studentId, look.data.lesson.id, replaces)
     if (look.data !== undefined && asked === null && begun !== null && begun !== look.data.lesson.version) {
@@ -35,8 +40,8 @@ export default function LookPage() {
             />
             {kept !== null && replaces === null && (
                 <div className="kept" role="status">
-                    <span>{t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
-                    <Link to={`/look/${classId}/${kept.student}?lesson=${kept.lesson}&version=${kept.version}&replaces=${kept.sample}`}>{t('Correct it')}</Link>
+                    <span>{kept.waits ? t('Kept on this device. {name}: it is sent when the line is back.', { name: kept.name }) : t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
+                    {!kept.waits && <Link to={`/look/${classId}/${kept.student}?lesson=${kept.lesson}&version=${kept.version}&replaces=${kept.sample}`}>{t('Correct it')}</Link>}
                     <button type="button" className="link" onClick={() => setKept(null)}>{t('close')}</button>
                 </div>
             )}

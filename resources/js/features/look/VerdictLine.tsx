@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
-import type { Own } from './useSample'
+import type { Own } from '../../keeping/store'
 
 const WORDS = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call' } as const
 

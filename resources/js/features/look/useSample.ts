@@ -3,45 +3,23 @@ import { useEffect, useMemo, useState } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
-
-export interface Own {
-    verdict: 'met' | 'near' | 'not-yet'
-    because: string
-}
+import { keeping, type Draft, type Own } from '../../keeping/store'
 
 /** Those with their reason: without one nothing is overruled yet. */
 function reasoned(own: Record<string, Own> | undefined): Record<string, Own> {
     return Object.fromEntries(Object.entries(own ?? {}).filter(([, o]) => o.because.trim() !== ''))
 }
 
-export interface Draft {
-    id: string
-    readings: Record<string, string[]>
-    faults: string[]
-    settings: Record<string, string>
-    /** The teacher's own verdicts, by check. */
-    overruled?: Record<string, Own>
-    /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
-    version?: number
-}
-
 const fresh = (): Draft => ({ id: ulid().toLowerCase(), readings: {}, faults: [], settings: {} })
 
-function stored(key: string): Draft {
-    try {
-        const found = localStorage.getItem(key)
-        return found === null ? fresh() : { ...fresh(), ...(JSON.parse(found) as Partial<Draft>) }
-    } catch {
-        return fresh()
-    }
-}
+const stored = (key: string): Draft => ({ ...fresh(), ...keeping.draft(key) })
 
 const keyOf = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
 
 /** The version of the lesson that a sample was begun with on this device; null where none was. */
 export function begunVersion(id: string, student: string, lesson: string, replaces: string | null): number | null {
     const key = keyOf(id, student, lesson, replaces)
-    return localStorage.getItem(key) === null ? null : (stored(key).version ?? null)
+    return keeping.draft(key)?.version ?? null
 }
 
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
@@ -50,7 +28,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
     useEffect(() => {
-        if (touched) localStorage.setItem(key, JSON.stringify({ ...draft, version }))
+        if (touched) void keeping.putDraft(key, { ...draft, version })
     }, [key, draft, touched, version])
     const [settled] = useDebouncedValue(draft, 90)
     const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, settled, replaces])
@@ -80,12 +58,12 @@ export function useSample(id: string, student: string, lesson: string, version: 
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
-        toKeep(drill: string | null, choice: View['ChoiceBody'] | null): View['SampleBody'] {
-            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces }
+        toKeep(drill: string | null, choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
+            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces, known, sure }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
         forget() {
-            localStorage.removeItem(key)
+            void keeping.dropDraft(key)
         },
         startFrom(kept: Draft) {
             // A correction is a sample of its own.

@@ -1,0 +1,116 @@
+import { clear, createStore, del, entries, set } from 'idb-keyval'
+import type { View } from '../api/client'
+
+export interface Own {
+    verdict: 'met' | 'near' | 'not-yet'
+    because: string
+}
+
+/** A sample as far as it is typed. */
+export interface Draft {
+    id: string
+    readings: Record<string, string[]>
+    faults: string[]
+    settings: Record<string, string>
+    /** The teacher's own verdicts, by check. */
+    overruled?: Record<string, Own>
+    /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
+    version?: number
+}
+
+/** A sample that was kept here and waits to be sent. */
+export interface Waiting {
+    body: View['SampleBody']
+    name: string
+    title: string
+    at: string
+    /** What the server wants to know before it takes it; null: it only waits for the line. */
+    asks: { field: string; message: string } | null
+}
+
+const PREFIX = 'draft:'
+
+/** What is typed and what waits lies in the browser's database; a copy in hand answers at once. */
+class Keeping {
+    private readonly drafts = createStore('open-seam-drafts', 'drafts')
+    private readonly spool = createStore('open-seam-spool', 'samples')
+    private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('open-seam-spool')
+    private readonly begun = new Map<string, Draft>()
+    private waiting: readonly Waiting[] = []
+    private readonly listeners = new Set<() => void>()
+    /** Nothing is shown before what lies here is known. */
+    readonly ready: Promise<void>
+
+    constructor() {
+        this.ready = this.load()
+        this.channel?.addEventListener('message', () => void this.readSpool())
+    }
+
+    draft(key: string): Draft | undefined {
+        return this.begun.get(key)
+    }
+
+    async putDraft(key: string, draft: Draft): Promise<void> {
+        this.begun.set(key, draft)
+        await set(key, draft, this.drafts)
+    }
+
+    async dropDraft(key: string): Promise<void> {
+        this.begun.delete(key)
+        await del(key, this.drafts)
+    }
+
+    /** Oldest first; the same list until something changes. */
+    all = (): readonly Waiting[] => this.waiting
+
+    subscribe = (listener: () => void): (() => void) => {
+        this.listeners.add(listener)
+        return () => this.listeners.delete(listener)
+    }
+
+    /** Done when it lies in the database: from then on it is not lost. */
+    async put(item: Waiting): Promise<void> {
+        await set(item.body.id, item, this.spool)
+        this.tell([...this.waiting.filter((w) => w.body.id !== item.body.id), item])
+    }
+
+    async drop(id: string): Promise<void> {
+        await del(id, this.spool)
+        this.tell(this.waiting.filter((w) => w.body.id !== id))
+    }
+
+    /** At sign-out nothing of the studio stays on the device. */
+    async forgetAll(): Promise<void> {
+        this.begun.clear()
+        await Promise.all([clear(this.drafts), clear(this.spool)])
+        this.tell([])
+    }
+
+    private async load(): Promise<void> {
+        // What an earlier version left in the small store moves over.
+        const old = Object.keys(localStorage).filter((k) => k.startsWith(PREFIX))
+        for (const key of old) {
+            try {
+                await set(key, JSON.parse(localStorage.getItem(key) ?? ''), this.drafts)
+            } catch {
+                // It was no draft.
+            }
+            localStorage.removeItem(key)
+        }
+        for (const [key, draft] of await entries<string, Draft>(this.drafts)) this.begun.set(key, draft)
+        await this.readSpool()
+    }
+
+    private async readSpool(): Promise<void> {
+        this.waiting = (await entries<string, Waiting>(this.spool)).map(([, item]) => item).sort((a, b) => a.at.localeCompare(b.at))
+        this.listeners.forEach((listener) => listener())
+    }
+
+    private tell(now: readonly Waiting[]): void {
+        this.waiting = [...now].sort((a, b) => a.at.localeCompare(b.at))
+        this.listeners.forEach((listener) => listener())
+        this.channel?.postMessage('changed')
+    }
+}
+
+export const keeping = new Keeping()
