@@ -9,6 +9,7 @@ import { t } from './text'
 
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
+const RoundPage = lazy(() => import('../features/round/RoundPage'))
 const PlanPage = lazy(() => import('../features/plan/PlanPage'))
 const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
 const ClassPage = lazy(() => import('../features/class/ClassPage'))
@@ -40,6 +41,7 @@ export function App() {
                 <Route element={<Shell me={me.data} />}>
                     <Route path="/today/:classId" element={<TodayPage />} />
                     <Route path="/look/:classId/:studentId" element={<LookPage />} />
+                    <Route path="/round/:classId" element={<RoundPage />} />
                     <Route path="/plan/:classId" element={<PlanPage />} />
                     <Route path="/start" element={<NewClassPage />} />
                     <Route path="/class/:classId" element={<ClassPage />} />

@@ -23,6 +23,7 @@ export default function TodayPage() {
         <div className="today">
             <div className="today-head">
                 <h1>{today.data.class.title}</h1>
+                {students.length > 0 && <Link className="quiet-act" to={`/round/${id}`}>{t('Walk a round')}</Link>}
                 {session !== null && (
                     <p>
                         {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–{clock(session.ends_at, zone)}
