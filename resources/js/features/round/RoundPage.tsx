@@ -1,7 +1,9 @@
+import { useMutation } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
-import { useChange, useLessons, useMe, useToday, type Lesson } from '../../api/queries'
+import type { Problem } from '../../api/client'
+import { queries, useLessons, useMe, useToday, type Lesson } from '../../api/queries'
 import { t } from '../../app/text'
 import { keepSample } from '../../keeping/spool'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -58,7 +60,8 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
     useEffect(() => {
         form.current?.querySelector<HTMLElement>('[data-reading]')?.focus()
     }, [at])
-    const keep = useChange(async () => {
+    // The next student does not wait until everything has been read again.
+    const keep = useMutation<unknown, Problem>({ mutationFn: async () => {
         if (who === undefined) return
         const sample = ulid().toLowerCase()
         // Looked at again in the same round, it takes the place of the first look.
@@ -69,7 +72,8 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
         })
         setLooked({ ...looked, [who.student]: { id: sample, verdict: kept === null ? 'waits' : (kept.judged.verdict ?? '') } })
         setAt(at + 1)
-    })
+        void queries.invalidateQueries({ queryKey: ['today', id] })
+    } })
     const read = who === undefined ? {} : (values[who.student] ?? {})
     const touched = Object.values(read).some((v) => v.some((x) => x !== ''))
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
@@ -79,7 +83,7 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
         const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
         const next = fields[fields.indexOf(target) + 1]
         if (next !== undefined) next.focus()
-        else if (touched && !keep.isPending) keep.mutate(undefined)
+        else if (touched && !keep.isPending) keep.mutate()
     }
     return (
         <div className="round-cols">
@@ -108,7 +112,7 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
                     ))}
                     <Trouble error={keep.error} />
                     <div className="acts">
-                        <button type="button" className="act big" disabled={!touched || keep.isPending} onClick={() => keep.mutate(undefined)}>{t('Keep, and on')} <kbd>↵</kbd></button>
+                        <button type="button" className="act big" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>{t('Keep, and on')} <kbd>↵</kbd></button>
                         <button type="button" className="quiet-act big" onClick={() => setAt(at + 1)}>{t('Skip')}</button>
                         {at > 0 && <button type="button" className="quiet-act big" onClick={() => setAt(at - 1)}>{t('Back')}</button>}
                     </div>
