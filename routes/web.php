@@ -66,6 +66,7 @@ Route::prefix('api')->group(function (): void {
         foreach (array_keys(Registry::standard()->all()) as $name) {
             Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
         }
+        Route::get('settings', [WorkshopController::class, 'settings']);
         Route::get('faults', [HuntController::class, 'faults']);
         Route::get('hunts', [HuntController::class, 'index']);
         Route::post('hunts', [HuntController::class, 'open']);

@@ -169,4 +169,22 @@ final class SampleTest extends TestCase
         $this->postJson('/api/samples', $this->seam($class, $this->student($class, 2), ['known' => 0]))->assertCreated();
         $this->postJson('/api/samples', $this->seam($class, $student, ['known' => 2]))->assertCreated();
     }
+
+    public function test_settings_that_worked_are_found_again(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $good = ['machine' => 'Machine 1', 'length' => '2.5', 'tension' => '4', 'needle' => '80', 'cloth' => 'jersey, 2 layers'];
+        foreach ([1, 2] as $seat) {
+            $this->postJson('/api/samples', $this->seam($class, $this->student($class, $seat), ['settings' => $good]))->assertCreated();
+        }
+        // Not met, or nothing noted but the seat's machine: that is no help to anybody.
+        $this->postJson('/api/samples', $this->seam($class, $this->student($class, 3), ['settings' => ['tension' => '9'] + $good, 'faults' => ['nest']]))->assertCreated();
+        $this->postJson('/api/samples', $this->seam($class, $this->student($class, 3), ['settings' => ['machine' => 'Machine 3']]))->assertCreated();
+        $found = $this->getJson('/api/settings?q=JERSEY+machine')->assertOk()->assertJsonCount(1);
+        self::assertSame(['First seam', 'Machine 1', 'jersey, 2 layers', '2.5', 2], [$found->json('0.title'), $found->json('0.machine'), $found->json('0.cloth'), $found->json('0.length'), $found->json('0.times')]);
+        self::assertStringNotContainsString('Ona', (string) $found->getContent());
+        $this->getJson('/api/settings?q=silk')->assertOk()->assertExactJson([]);
+        $this->getJson('/api/settings')->assertOk()->assertJsonCount(1);
+        $this->actingAs($this->teacher('Elsewhere'))->getJson('/api/settings')->assertOk()->assertExactJson([]);
+    }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\FindSettings;
 use App\Http\Requests\AnswerBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\KeptAnswerView;
+use App\Http\Resources\SettingsLogView;
 use App\Models\KeptAnswer;
 use App\Models\Student;
 use App\Support\Clock;
@@ -24,6 +26,17 @@ final readonly class WorkshopController
     public function compute(Request $request, string $name): JsonResponse
     {
         return new JsonResponse(Registry::standard()->run($name, $request->getContent()));
+    }
+
+    #[OA\Get(
+        path: '/api/settings',
+        operationId: 'settingsLog',
+        parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'settings of good samples', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SettingsLogView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function settings(Request $request, FindSettings $find): JsonResponse
+    {
+        return new JsonResponse($find(mb_substr($request->string('q')->toString(), 0, 80)));
     }
 
     #[OA\Post(

@@ -24,7 +24,7 @@ use OpenApi\Attributes as OA;
 final class SampleBody extends PreviewBody
 {
     /** What can be noted of how a sample was sewn. */
-    private const SETTINGS = ['machine', 'foot', 'needle', 'length', 'width', 'tension', 'note'];
+    private const SETTINGS = ['machine', 'foot', 'needle', 'length', 'width', 'tension', 'cloth', 'note'];
 
     public function rules(): array
     {

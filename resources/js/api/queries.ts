@@ -136,3 +136,8 @@ export function useFaults() {
 export function useHunt(id: string | null) {
     return useQuery({ queryKey: ['hunt', id], queryFn: () => ask(api.GET('/api/hunts/{hunt}', { params: { path: { hunt: id ?? '' } } })), enabled: id !== null })
 }
+
+/** Settings of good samples that hold these words. */
+export function useSettingsLog(q: string) {
+    return useQuery({ queryKey: ['settings-log', q], queryFn: () => ask(api.GET('/api/settings', { params: { query: { q } } })), placeholderData: keepPreviousData })
+}

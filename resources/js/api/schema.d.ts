@@ -836,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settingsLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/answers": {
         parameters: {
             query?: never;
@@ -2526,6 +2542,22 @@ export interface components {
                 school: string;
                 value: string;
             }[];
+        };
+        /** @description Settings a good sample was sewn with. */
+        SettingsLogView: {
+            lesson: string;
+            title: string;
+            machine: string;
+            cloth: string;
+            foot: string;
+            needle: string;
+            length: string;
+            width: string;
+            tension: string;
+            note: string;
+            /** @description good samples with just these */
+            times: number;
+            last_at: string;
         };
         /** @description The studio's shelf and how it came to be. */
         ShelfView: {
@@ -4747,6 +4779,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    settingsLog: {
+        parameters: {
+            query?: {
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description settings of good samples */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettingsLogView"][];
+                };
             };
             /** @description what is wrong */
             default: {

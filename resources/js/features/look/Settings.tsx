@@ -46,7 +46,8 @@ export function Settings({ look, values, onChange }: Props) {
                 {plain('length', t('Stitch length'), '2.5')}
                 {plain('tension', t('Tension'), usual?.tension_mark ?? '4')}
                 {plain('needle', t('Needle'), '80')}
-                {plain('note', t('Note'), t('layers, cloth'))}
+                {plain('cloth', t('Cloth'), t('cotton, 2 layers'))}
+                {plain('note', t('Note'), '')}
                 {look.lesson.swings && plain('width', t('Width'), '3.5')}
             </div>
             {foot !== undefined && fit.error === null && fit.data?.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}

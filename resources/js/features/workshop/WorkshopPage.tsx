@@ -12,6 +12,7 @@ import { GuideTool } from './GuideTool'
 import { NeedleTool } from './NeedleTool'
 import { StitchTool } from './StitchTool'
 import { TensionTool } from './TensionTool'
+import { WorkedTool } from './WorkedTool'
 
 export interface ToolProps {
     room: View['RoomView']
@@ -21,6 +22,7 @@ export interface ToolProps {
 const TOOLS = [
     { id: 'stitch', name: 'Stitch picture', Tool: StitchTool },
     { id: 'faults', name: 'Fault finder', Tool: FaultTool },
+    { id: 'worked', name: 'What worked', Tool: WorkedTool },
     { id: 'guide', name: 'Guide finder', Tool: GuideTool },
     { id: 'clearance', name: 'Clearance', Tool: ClearanceTool },
     { id: 'needle', name: 'Needle and thread', Tool: NeedleTool },
