@@ -92,7 +92,11 @@ $take('materials', fn () => $browser->go("/materials/$class")->see('in the cupbo
 $browser->size(1280, 800);
 $take('room', fn () => $browser->go('/room')->see('Window 1'));
 $take('room-machines', fn () => $browser->go('/room?show=machines')->see('Hearth 5'));
-$take('workshop-stitch', fn () => $browser->go('/workshop/stitch')->see('underside'));
+$take('fault-finder', function () use ($browser): void {
+    $browser->go('/workshop/faults?seen=loops-under,skipped')->see('Tick what is seen')->press('Find the cause')->see('try now');
+    $browser->press('Still the same')->see('Tried');
+    usleep(300_000);
+});
 $take('workshop-clearance', fn () => $browser->go('/workshop/clearance')->see('hand wheel towards you'));
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);

@@ -80,7 +80,7 @@ final readonly class SeamCheck implements Check
             $figures,
             $words->say('again.mean'),
             abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n)->u,
-            $met || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
+            in_array($seam->judgement->verdict, [Verdict::Met, Verdict::Unsure], true) || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );
     }
 
