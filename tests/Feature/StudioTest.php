@@ -70,6 +70,7 @@ final class StudioTest extends TestCase
         $machine = (string) DB::table('machines')->where('studio_id', $owner->studio_id)->value('id');
         $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides', '{job}' => '01jbq3zz7h4x8v1m2n3p4q5r6s',
             '{foot}' => (string) DB::table('feet')->where('studio_id', $owner->studio_id)->value('id'),
+            '{hunt}' => (string) $this->postJson('/api/hunts', ['id' => '01jbq3zz7h4x8v1m2n3p4q5r6t', 'seen' => ['nest'], 'student' => $student])->assertCreated()->json('id'),
             '{answer}' => (string) $this->postJson('/api/answers', ['tool' => 'find-guide', 'text' => 'plate line 16', 'lesson' => 'guides'])->assertCreated()->json('id'),
         ];
         $routes = array_filter(Routes::getRoutes()->getRoutes(), fn (Route $r): bool => str_starts_with($r->uri(), 'api/') && in_array('auth', $r->gatherMiddleware(), true));
@@ -87,7 +88,7 @@ final class StudioTest extends TestCase
             if ($route->uri() === 'api/sign-out') {
                 continue;
             }
-            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'ticked' => true] + $this->seam($class, $student);
+            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'after' => 0, 'cause' => 'top-not-seated', 'result' => 'cured', 'ticked' => true] + $this->seam($class, $student);
             if (str_contains($route->uri(), 'machines')) {
                 unset($body['facts']);
             }
@@ -114,7 +115,7 @@ final class StudioTest extends TestCase
     private function rowCounts(string $studio): array
     {
         $counts = [];
-        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
+        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'fault_hunts', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
             $counts[$table] = DB::table($table)->where('studio_id', $studio)->count();
         }
 
