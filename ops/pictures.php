@@ -97,7 +97,12 @@ $take('fault-finder', function () use ($browser): void {
     $browser->press('Still the same')->see('Tried');
     usleep(300_000);
 });
-$take('workshop-clearance', fn () => $browser->go('/workshop/clearance')->see('hand wheel towards you'));
+$take('picture-ruler', function () use ($browser): void {
+    $browser->go('/workshop/picture')->see('Load a scan');
+    $browser->press('A drawn scan, to try it')->find('.picture-stage img');
+    usleep(1_500_000);
+    $browser->press('Read it by itself')->see('to the right edge');
+});
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);
 $take('phone-today', fn () => $browser->go($today)->see('sewing'));

@@ -16,6 +16,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PrintController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\SampleController;
+use App\Http\Controllers\ScanController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\WorkshopController;
@@ -66,6 +67,8 @@ Route::prefix('api')->group(function (): void {
         foreach (array_keys(Registry::standard()->all()) as $name) {
             Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
         }
+        Route::post('scans/read', [ScanController::class, 'read']);
+        Route::get('scans/simulated', [ScanController::class, 'simulated']);
         Route::get('settings', [WorkshopController::class, 'settings']);
         Route::get('faults', [HuntController::class, 'faults']);
         Route::get('hunts', [HuntController::class, 'index']);

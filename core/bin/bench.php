@@ -18,6 +18,8 @@ use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Scan\ScanReader;
+use OpenSeam\Core\Scan\SimulatedSample;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\StitchBook;
@@ -57,6 +59,8 @@ $feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i 
 $room = new Room($machines, $feet);
 $measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
 
+$scan = (new SimulatedSample(widthMm: 100, heightMm: 150))->draw(1);
+$measure('core: a scan of 100 × 150 mm at 300 dpi read by itself', 5, fn () => ScanReader::read($scan));
 foreach ([[40, 105.0], [40, 165.0], [80, 105.0]] as [$lessons, $capacity]) {
     $proven = $gap = $at = 0;
     $measure(sprintf('core: plan of %d lessons, sessions of %d min, 50 courses', $lessons, $capacity), 50, function () use ($lessons, $capacity, &$proven, &$gap, &$at): void {

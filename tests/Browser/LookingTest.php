@@ -61,4 +61,32 @@ final class LookingTest extends BrowserCase
         $browser->go("/class/$class")->see('You overruled ');
         self::assertQuiet();
     }
+
+    public function test_a_picture_is_measured_by_clicking_and_read_by_itself(): void
+    {
+        $browser = $this->signIn();
+        $browser->go('/workshop/picture')->see('Load a scan or a photograph')->press('A drawn scan, to try it')->find('.picture-stage img');
+        $browser->until('the picture is there', fn (): bool => $browser->driver->executeScript('return document.querySelector(".picture-stage img").naturalWidth') > 100);
+        $browser->press('Read it by itself')->see('to the right edge');
+        // Drawn at 2.5 mm and 15.9 mm.
+        self::assertMatchesRegularExpression('/2\.(49|5|50|51) mm/', $browser->text());
+        self::assertMatchesRegularExpression('/1(5\.[89]|6)\d* mm/', $browser->text());
+        // Clicked: 300 pixels are an inch; needle points a tenth of an inch apart.
+        $click = function (array $spots) use ($browser): void {
+            foreach ($spots as [$x, $y]) {
+                $browser->driver->executeScript('const i = document.querySelector(".picture-stage img"), b = i.getBoundingClientRect(), f = b.width / i.naturalWidth; i.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + arguments[0] * f, clientY: b.top + arguments[1] * f}))', [$x, $y]);
+            }
+        };
+        $click([[50, 50], [350, 50]]);
+        $browser->driver->executeScript('const i = [...document.querySelectorAll(".number-field")].find((f) => f.innerText.startsWith("Between")).querySelector("input"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(i, "25,4"); i.dispatchEvent(new Event("input", {bubbles: true}))');
+        $browser->press('needle points, in order');
+        $click([[300, 100], [300, 130], [300, 160], [300, 190]]);
+        $browser->press('the cloth edge');
+        $click([[600, 50], [600, 400]]);
+        // A click goes by whole pixels of the screen.
+        $browser->see('a stitch, over 3');
+        self::assertMatchesRegularExpression('/2\.5[0-8]? mm ± [\d.]+ a stitch, over 3/', $browser->text());
+        self::assertMatchesRegularExpression('/25\.[2-6]\d? mm ± [\d.]+ to the edge/', $browser->text());
+        self::assertQuiet();
+    }
 }

@@ -18,6 +18,11 @@ final class ReadableBody
     /** Of a whole course bundle. */
     public const LARGEST_BUNDLE_BYTES = 2_097_152;
 
+    /** Of a scan, a byte a pixel: 100 × 150 mm at 300 dpi are 2.1 million. */
+    public const LARGEST_SCAN_BYTES = 4_000_000;
+
+    private const SCANS = 'api/scans/read';
+
     private const BUNDLES = ['api/shelf/compare', 'api/shelf/import'];
 
     private const DEEPEST = 32;
@@ -29,9 +34,16 @@ final class ReadableBody
             return $next($request);
         }
         $body = $request->getContent();
-        $largest = $request->is(...self::BUNDLES) ? self::LARGEST_BUNDLE_BYTES : self::LARGEST_BYTES;
+        $largest = match (true) {
+            $request->is(...self::BUNDLES) => self::LARGEST_BUNDLE_BYTES,
+            $request->is(self::SCANS) => self::LARGEST_SCAN_BYTES,
+            default => self::LARGEST_BYTES,
+        };
         if (strlen($body) > $largest) {
             return Problems::answer(413, '(body)', strlen($body), sprintf('This is too much at once: at most %d kB can be sent.', intdiv($largest, 1024)));
+        }
+        if ($request->is(self::SCANS)) {
+            return $next($request);
         }
         if ($body !== '' && ! $request->isJson()) {
             return Problems::answer(415, '(body)', $request->header('Content-Type'), 'Send it as application/json.');

@@ -49,6 +49,7 @@ final class Registry
             new Calculators\CourseDates,
             new Calculators\OrderChecks,
             new Calculators\Diagnose,
+            new Calculators\MeasurePicture,
             new Calculators\AdviseFeet,
             new Calculators\TranslateDial,
             new Calculators\ShowTension,

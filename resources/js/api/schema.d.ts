@@ -708,6 +708,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scans/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readScan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["simulatedScan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -1048,6 +1080,23 @@ export interface paths {
         put?: never;
         /** @description The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet. */
         post: operations["find-room-guide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/measure-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Stitch lengths and the distance to the cloth edge from points clicked on a scan or a photograph. */
+        post: operations["measure-picture"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2514,6 +2563,32 @@ export interface components {
             minutes: number;
             fields: components["schemas"]["FieldView"][];
             checks: components["schemas"]["CheckRuleView"][];
+        };
+        /** @description What a scan of a sewn row says. */
+        ScanView: {
+            /**
+             * @description what could not be found; null when all was
+             * @enum {string|null}
+             */
+            cannot: "edge" | "row" | "stitches" | null;
+            /** Format: float */
+            length_mm: number | null;
+            /**
+             * Format: float
+             * @description expanded uncertainty, k = 2
+             */
+            length_u_mm: number | null;
+            /** Format: float */
+            allowance_mm: number | null;
+            /** Format: float */
+            allowance_u_mm: number | null;
+            /**
+             * Format: float
+             * @description change over the row
+             */
+            drift_mm: number | null;
+            /** @description place along the row and the allowance there, mm */
+            marks: number[][];
         };
         /** @description Something that was done to a machine. */
         ServiceView: {
@@ -4528,6 +4603,83 @@ export interface operations {
             };
         };
     };
+    readScan: {
+        parameters: {
+            query: {
+                width: number;
+                height: number;
+                dpi: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description one byte a pixel, shades of grey, row by row */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description what it says, or that it cannot be told */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    simulatedScan: {
+        parameters: {
+            query?: {
+                seed?: number;
+                length_mm?: number;
+                allowance_mm?: number;
+                drift_mm?: number;
+                wobble_mm?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a drawn scan at 300 dpi, as a stand-in for a scanner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     shelf: {
         parameters: {
             query?: never;
@@ -5922,6 +6074,86 @@ export interface operations {
                         }[];
                         /** @description the manual allows magnets near this machine */
                         magnets: boolean;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "measure-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    scale?: {
+                        /** @description across and down */
+                        from: number[];
+                        /** @description across and down */
+                        to: number[];
+                        /** @description between them on the ruler */
+                        mm: number;
+                    };
+                    corners?: {
+                        /** @description four corners of a rectangle, one after the other */
+                        points: number[][];
+                        /** @description first to second */
+                        wide_mm: number;
+                        /** @description second to third */
+                        high_mm: number;
+                    };
+                    /** @description needle points in order */
+                    needle: number[][];
+                    /** @description points of the cloth edge */
+                    edge?: number[][];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description from each needle point to the next */
+                        lengths_mm: number[];
+                        /** @description their mean */
+                        length: null | {
+                            /** @description value */
+                            mm: number;
+                            /** @description standard uncertainty */
+                            u_mm: number;
+                        };
+                        /** @description each needle point */
+                        marks: {
+                            /** @description along the row */
+                            at_mm: number;
+                            /** @description to the edge */
+                            allowance_mm: number;
+                        }[];
+                        /** @description mean distance to the edge */
+                        allowance: null | {
+                            /** @description value */
+                            mm: number;
+                            /** @description standard uncertainty */
+                            u_mm: number;
+                        };
                     };
                 };
             };

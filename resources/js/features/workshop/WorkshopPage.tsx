@@ -10,6 +10,7 @@ import { FaultTool } from './FaultTool'
 import { FeetTool } from './FeetTool'
 import { GuideTool } from './GuideTool'
 import { NeedleTool } from './NeedleTool'
+import { PictureTool } from './PictureTool'
 import { StitchTool } from './StitchTool'
 import { TensionTool } from './TensionTool'
 import { WorkedTool } from './WorkedTool'
@@ -22,6 +23,7 @@ export interface ToolProps {
 const TOOLS = [
     { id: 'stitch', name: 'Stitch picture', Tool: StitchTool },
     { id: 'faults', name: 'Fault finder', Tool: FaultTool },
+    { id: 'picture', name: 'Picture ruler', Tool: PictureTool },
     { id: 'worked', name: 'What worked', Tool: WorkedTool },
     { id: 'guide', name: 'Guide finder', Tool: GuideTool },
     { id: 'clearance', name: 'Clearance', Tool: ClearanceTool },

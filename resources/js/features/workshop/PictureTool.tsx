@@ -1,0 +1,107 @@
+import { useEffect, useState, type MouseEvent } from 'react'
+import { ask, type View } from '../../api/client'
+import { useCompute } from '../../api/compute'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+import { NumberField, mm, toNumber } from './fields'
+import { sendScan, shades } from './scan'
+
+type Spot = [number, number]
+type What = 'scale' | 'corners' | 'needle' | 'edge'
+
+const EMPTY: Record<What, Spot[]> = { scale: [], corners: [], needle: [], edge: [] }
+const MOST: Record<What, number> = { scale: 2, corners: 4, needle: 400, edge: 40 }
+
+/** Lengths and distances on a scan or a photograph: by clicking, or read by itself from a flat scan. Nothing of it is kept. */
+export function PictureTool() {
+    const [url, setUrl] = useState<string | null>(null)
+    const [size, setSize] = useState<Spot>([1, 1])
+    const [spots, setSpots] = useState(EMPTY)
+    const [what, setWhat] = useState<What>('scale')
+    const [ruler, setRuler] = useState('100')
+    const [box, setBox] = useState({ wide: '100', high: '100' })
+    const [dpi, setDpi] = useState('300')
+    const [shown, setShown] = useState<HTMLImageElement | null>(null)
+    useEffect(() => () => { if (url?.startsWith('blob:') === true) URL.revokeObjectURL(url) }, [url])
+    const read = useChange(async () => (shown === null ? null : ask<View['ScanView']>(sendScan(shades(shown), Number(dpi)))))
+    const open = (address: string) => { setUrl(address); setSpots(EMPTY); setWhat('scale'); read.reset() }
+    const rulerMm = toNumber(ruler)
+    const [wide, high] = [toNumber(box.wide), toNumber(box.high)]
+    const [from, to] = spots.scale
+    const frame = spots.corners.length === 4 && wide !== null && high !== null && wide > 0 && high > 0
+        ? { corners: { points: spots.corners, wide_mm: wide, high_mm: high } }
+        : from !== undefined && to !== undefined && rulerMm !== null && rulerMm > 0 ? { scale: { from, to, mm: rulerMm } } : null
+    const measured = useCompute('/api/compute/measure-picture', frame === null || spots.needle.length < 2 ? null : { ...frame, needle: spots.needle, edge: spots.edge })
+    const click = (event: MouseEvent<HTMLImageElement>) => {
+        const at = event.currentTarget.getBoundingClientRect()
+        const spot: Spot = [((event.clientX - at.left) * size[0]) / at.width, ((event.clientY - at.top) * size[1]) / at.height]
+        setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })
+    }
+    const steps: [What, string][] = [
+        ['scale', t('two points on a ruler, or on the 100 mm bar')], ['corners', t('or four corners of a rectangle, in a photograph')], ['needle', t('needle points, in order')], ['edge', t('the cloth edge, two points or more')],
+    ]
+    const found = measured.error === null ? measured.data : undefined
+    return (
+        <div className="picture-tool">
+            <div>
+                {url === null
+                    ? <p className="empty">{t('Load a scan or a photograph of a sewn row, or take the drawn one to try it.')}</p>
+                    : (
+                        <div className="picture-stage">
+                            <img src={url} alt={t('the picture that is measured')} ref={setShown} onClick={click} onLoad={(e) => setSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])} />
+                            <Marks spots={spots} size={size} image={shown} />
+                        </div>
+                    )}
+            </div>
+            <div className="picture-acts">
+                <label className="unseen-file"><span>{t('Picture')}</span><input type="file" accept="image/*" onChange={(e) => { const file = e.currentTarget.files?.[0]; if (file !== undefined) open(URL.createObjectURL(file)) }} /></label>
+                <button type="button" className="quiet-act" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>{t('A drawn scan, to try it')}</button>
+                {url !== null && (
+                    <>
+                        <NumberField label={t('Scanned at')} unit="dpi" value={dpi} min={72} max={1200} step={100} slider={false} onChange={setDpi} />
+                        <button type="button" className="act" disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>{read.isPending ? t('Reading …') : t('Read it by itself')}</button>
+                        <Trouble error={read.error} />
+                        {read.data !== undefined && read.data !== null && <Read read={read.data} />}
+                        <div className="steps-of" role="group" aria-label={t('What is clicked')}>
+                            {steps.map(([id, title]) => <button key={id} type="button" aria-pressed={what === id} onClick={() => setWhat(id)}>{title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}</button>)}
+                        </div>
+                        {what === 'scale' && <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />}
+                        {what === 'corners' && <><NumberField label={t('First corner to second')} value={box.wide} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, wide: v })} /><NumberField label={t('Second to third')} value={box.high} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, high: v })} /></>}
+                        <button type="button" className="quiet-act" disabled={spots[what].length === 0} onClick={() => setSpots({ ...spots, [what]: spots[what].slice(0, -1) })}>{t('Take the last point back')}</button>
+                        <Trouble error={measured.error} />
+                        {found?.length != null && <p className="picture-found" aria-live="polite"><strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)} {t('a stitch, over {n}', { n: found.lengths_mm.length })}{found.allowance !== null && <><br /><strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}</>}</p>}
+                    </>
+                )}
+                <p className="quiet">{t('The picture stays on this device, but for reading by itself: then its shades are sent, read and forgotten.')}</p>
+            </div>
+        </div>
+    )
+}
+
+function Read({ read: r }: { read: View['ScanView'] }) {
+    const cannot = { edge: t('It cannot be told: the cloth edge is not clear. Leave some lid to see beside it.'), row: t('It cannot be told: no row stands out. Use a thread that contrasts.'), stitches: t('It cannot be told: the row does not repeat clearly. Scan at 300 dpi, or click the points.') }
+    if (r.cannot !== null || r.length_mm === null || r.allowance_mm === null) return <p className="refused mild" role="status">{cannot[r.cannot ?? 'stitches']}</p>
+    return (
+        <p className="picture-found" role="status">
+            <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('a stitch')}<br />
+            <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('to the right edge')}<br />
+            {t('drift {n} mm over the row', { n: mm(r.drift_mm ?? 0) })}
+        </p>
+    )
+}
+
+/** What was clicked, over the picture. */
+function Marks({ spots, size, image }: { spots: Record<What, Spot[]>; size: Spot; image: HTMLImageElement | null }) {
+    const line = (of: Spot[]) => of.map((p, i) => `${i === 0 ? 'M' : 'L'}${p[0]} ${p[1]}`).join('')
+    const unit = size[0] / Math.max(1, image?.clientWidth ?? size[0])
+    return (
+        <svg width={image?.clientWidth ?? 0} height={image?.clientHeight ?? 0} viewBox={`0 0 ${size[0]} ${size[1]}`} aria-hidden="true">
+            <path d={line(spots.scale)} className="scale-line" vectorEffect="non-scaling-stroke" />
+            <path d={spots.corners.length === 4 ? `${line(spots.corners)}Z` : line(spots.corners)} className="scale-line" vectorEffect="non-scaling-stroke" />
+            <path d={line(spots.needle)} className="needle-line" vectorEffect="non-scaling-stroke" />
+            <path d={line(spots.edge)} className="edge-line" vectorEffect="non-scaling-stroke" />
+            {Object.values(spots).flat().map((p, i) => <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className="dot" vectorEffect="non-scaling-stroke" />)}
+        </svg>
+    )
+}
