@@ -107,26 +107,16 @@ final class NothingLostTest extends BrowserCase
 
     public function test_a_server_killed_in_mid_save_loses_nothing(): void
     {
-        [$browser, $student] = $this->sheet();
-        $before = $this->kept($student);
-        $this->readings($browser);
-        $browser->see('Ctrl');
-        usleep(500_000);
-        try {
-            // Under way when the processes end: answered or not, it is there once.
-            $browser->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText.startsWith("Keep it")).click()');
-            usleep(random_int(0, 60_000));
-            self::kill('web/run/fpm.pid', true);
-            $browser->until('the screen says that it is kept', fn (): bool => preg_match('/Kept\. |Kept on this device/', $browser->text()) === 1);
-        } finally {
-            self::start('start_web');
-        }
-        $this->patiently('it is there once', fn (): bool => ! str_contains($browser->text(), 'waits to be sent') && $this->kept($student) === $before + 1);
-        sleep(6);
-        self::assertSame($before + 1, $this->kept($student));
+        $this->keptThrough(fn () => self::kill('web/run/fpm.pid', true), 'start_web');
     }
 
     public function test_a_database_killed_in_mid_save_loses_nothing(): void
+    {
+        $this->keptThrough(fn () => self::kill('db/run/my.pid'), 'start_database');
+    }
+
+    /** A save is under way when something ends: answered or not, once the screen says kept it is there once. */
+    private function keptThrough(callable $end, string $start): void
     {
         [$browser, $student] = $this->sheet();
         $before = $this->kept($student);
@@ -136,10 +126,10 @@ final class NothingLostTest extends BrowserCase
         try {
             $browser->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText.startsWith("Keep it")).click()');
             usleep(random_int(0, 60_000));
-            self::kill('db/run/my.pid');
+            $end();
             $browser->until('the screen says that it is kept', fn (): bool => preg_match('/Kept\. |Kept on this device/', $browser->text()) === 1);
         } finally {
-            self::start('start_database');
+            self::start($start);
         }
         $this->patiently('it is there once', fn (): bool => ! str_contains($browser->text(), 'waits to be sent') && $this->kept($student) === $before + 1);
         sleep(6);
