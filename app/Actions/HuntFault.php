@@ -91,7 +91,9 @@ final readonly class HuntFault
     {
         $confirmed = $this->cases->confirmed();
 
-        return array_values(FaultHunt::query()->orderByDesc('opened_at')->limit(self::RECENT)->get()->map(fn (FaultHunt $h): HuntView => $this->view($h, $confirmed))->all());
+        return array_values(FaultHunt::query()->orderByDesc('opened_at')->limit(self::RECENT)->get()
+            // A fault that has left the shelf since cannot be looked into any more.
+            ->filter(fn (FaultHunt $h): bool => array_diff($h->seen, array_map(strval(...), array_keys($this->cases->causes()->shares))) === [])->map(fn (FaultHunt $h): HuntView => $this->view($h, $confirmed))->all());
     }
 
     /** @param  array<string, array<string, int>>  $confirmed */

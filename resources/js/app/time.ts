@@ -10,3 +10,8 @@ export function day(iso: string, zone: string): string {
 export function minutesBetween(from: string, to: string): number {
     return Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
 }
+
+/** A day as 2030-12-25, in the studio's own zone. */
+export function isoDay(iso: string, zone: string): string {
+    return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(new Date(iso))
+}

@@ -10,7 +10,7 @@ interface Props {
     wishes: Dates
     wrong: Record<string, string>
     onChange: (change: Partial<Dates>) => void
-    /** Beginnings of the sessions there are, if any: to say which is made up. */
+    /** Days of the sessions there are, in the studio's own zone, if any: to say which is made up. */
     days?: string[]
 }
 
@@ -61,7 +61,7 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
 function MadeUp({ made, days, time, wrong, onChange }: { made: Record<string, string>; days: string[]; time: string; wrong: string | undefined; onChange: (made: Record<string, string>) => void }) {
     const [of, setOf] = useState('')
     const [at, setAt] = useState('')
-    const known = [...new Set(days.map((d) => d.slice(0, 10)))].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
+    const known = [...new Set(days)].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
     return (
         <div className="closed">
             <label>{t('Instead of')}<select value={of} onChange={(e) => { setOf(e.currentTarget.value); setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`) }}><option value="">{t('choose a session')}</option>{known.map((d) => <option key={d}>{d}</option>)}</select></label>

@@ -61,7 +61,7 @@ export default function PlanPage() {
             </div>
             {laying && <LayingOut job={change.job} />}
             <Trouble error={change.error} />
-            {wishing && <WishSheet key={p.version} p={p} busy={change.busy} wrong={(change.layOut.error ?? change.tryOut.error)?.all ?? {}} onLay={(w) => change.layOut.mutate(w)} onTry={(w) => change.tryOut.mutate(w)} />}
+            {wishing && <WishSheet key={p.version} p={p} zone={zone} busy={change.busy} wrong={(change.layOut.error ?? change.tryOut.error)?.all ?? {}} onLay={(w) => change.layOut.mutate(w)} onTry={(w) => change.tryOut.mutate(w)} />}
             {change.tried !== null && <ComparePlans now={p} then={change.tried.plan} zone={zone} busy={change.busy} onTake={() => { if (change.tried !== null) change.layOut.mutate(change.tried.wishes) }} onDrop={change.drop} />}
             {change.moved !== null && (
                 <p className="kept-note" role="status">

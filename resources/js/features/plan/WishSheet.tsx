@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { t } from '../../app/text'
+import { isoDay } from '../../app/time'
 import { DateWishes } from './DateWishes'
 import { FrameWishes } from './FrameWishes'
 import { LessonWishes } from './LessonWishes'
@@ -7,7 +8,7 @@ import { OrderWish } from './OrderWish'
 import type { Plan, Wishes } from './usePlanning'
 
 /** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
-export function WishSheet({ p, busy, wrong, onLay, onTry }: { p: Plan; busy: boolean; wrong: Record<string, string>; onLay: (wishes: Wishes) => void; onTry: (wishes: Wishes) => void }) {
+export function WishSheet({ p, zone, busy, wrong, onLay, onTry }: { p: Plan; zone: string; busy: boolean; wrong: Record<string, string>; onLay: (wishes: Wishes) => void; onTry: (wishes: Wishes) => void }) {
     const [wishes, setWishes] = useState(p.wishes)
     const set = (change: Partial<Wishes>) => setWishes({ ...wishes, ...change })
     return (
@@ -15,7 +16,7 @@ export function WishSheet({ p, busy, wrong, onLay, onTry }: { p: Plan; busy: boo
             <div className="wishes-cols">
                 <div>
                     <h2>{t('Dates')}</h2>
-                    <DateWishes wishes={wishes} wrong={wrong} onChange={set} days={p.sessions.map((s) => s.starts_at)} />
+                    <DateWishes wishes={wishes} wrong={wrong} onChange={set} days={p.sessions.map((s) => isoDay(s.starts_at, zone))} />
                 </div>
                 <div>
                     <h2>{t('Order and time')}</h2>

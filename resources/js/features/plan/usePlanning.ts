@@ -1,6 +1,7 @@
+import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { ulid } from 'ulid'
-import { api, ask, type View } from '../../api/client'
+import { api, ask, type Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 
 export type Plan = View['PlanView']
@@ -41,10 +42,11 @@ export function usePlanning(id: string, plan: Plan | undefined) {
         remember(plan.wishes)
         setTried(null)
     })
-    const tryOut = useChange(async (wishes: Wishes) => {
+    // Nothing is kept by trying, so nothing has to be read again.
+    const tryOut = useMutation<unknown, Problem, Wishes>({ mutationFn: async (wishes) => {
         if (plan === undefined) return
         setTried({ wishes, plan: await named((name) => ask(api.POST('/api/classes/{class}/plan/try', { params: { path }, body: { ...wishes, version: plan.version, job: name } }))) })
-    })
+    } })
     const mend = useChange(async () => {
         if (plan === undefined) return
         const answer = await ask(api.POST('/api/classes/{class}/plan/mend', { params: { path }, body: { version: plan.version } }))
