@@ -12,6 +12,7 @@ use App\Http\Controllers\MachineController;
 use App\Http\Controllers\MaterialController;
 use App\Http\Controllers\MeController;
 use App\Http\Controllers\PageController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PrintController;
 use App\Http\Controllers\RoomController;
@@ -68,6 +69,7 @@ Route::prefix('api')->group(function (): void {
             Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
         }
         Route::post('scans/read', [ScanController::class, 'read']);
+        Route::post('scans/readings', [ScanController::class, 'readings']);
         Route::get('scans/simulated', [ScanController::class, 'simulated']);
         Route::get('settings', [WorkshopController::class, 'settings']);
         Route::get('faults', [HuntController::class, 'faults']);
@@ -92,11 +94,15 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/plan/needs', [PlanController::class, 'needs']);
         Route::post('plan/estimate', [PlanController::class, 'estimate']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
+        Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index']);
         Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next']);
         Route::post('classes/{class}/students/{student}/next', [ClassController::class, 'chooseNext']);
         Route::get('classes/{class}/students/{student}/skills/{skill}', [ClassController::class, 'evidence']);
         Route::post('samples/preview', [SampleController::class, 'preview']);
         Route::post('samples', [SampleController::class, 'store']);
+        Route::post('samples/{sample}/photos', [PhotoController::class, 'store']);
+        Route::get('photos/{photo}', [PhotoController::class, 'show']);
+        Route::delete('photos/{photo}', [PhotoController::class, 'drop']);
     });
     Route::any('{anything}', fn () => abort(404))->where('anything', '.*');
 });

@@ -88,6 +88,29 @@ abstract class TestCase extends FrameworkTestCase
         ], $but);
     }
 
+    /**
+     * Bytes as a scan or a photo is sent.
+     *
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    protected function sendPicture(string $address, string $bytes): TestResponse
+    {
+        return $this->call('POST', $address, [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    }
+
+    /** A JPEG, its left half black and its right half pale. */
+    protected function picture(int $width = 60, int $height = 40): string
+    {
+        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
+        self::assertNotFalse($image);
+        imagefill($image, 0, 0, (int) imagecolorallocate($image, 220, 220, 220));
+        imagefilledrectangle($image, 0, 0, intdiv($width, 2), $height, 0);
+        ob_start();
+        imagejpeg($image);
+
+        return (string) ob_get_clean();
+    }
+
     /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $response */
     protected function assertProblem(TestResponse $response, int $status, string $field, string $said): void
     {

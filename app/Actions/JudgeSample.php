@@ -59,7 +59,7 @@ final readonly class JudgeSample
                 $at = $kept->past->evidence->at;
             } elseif ($kept->sample->id !== $id) {
                 $past[] = $kept->past;
-                $before = $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept->grade : $before;
+                $before = $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept : $before;
             }
         }
         if ($grade->verdict() !== null) {
@@ -67,7 +67,7 @@ final readonly class JudgeSample
             usort($past, fn (PastSample $a, PastSample $b): int => $a->evidence->at <=> $b->evidence->at);
         }
 
-        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now, $before === null ? [] : Comparison::of($before, $grade));
+        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now, $before === null ? [] : Comparison::of($before->grade, $grade), $before?->readings);
     }
 
     /** @param  array<string, Overruling>  $overruled */

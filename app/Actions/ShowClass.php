@@ -9,11 +9,13 @@ use App\Http\Resources\ClassView;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptSettingView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\PhotoView;
 use App\Http\Resources\ShowingView;
 use App\Http\Resources\SkillEvidenceView;
 use App\Http\Resources\SkillView;
 use App\Http\Resources\StandingRowView;
 use App\Http\Resources\Titles;
+use App\Models\SamplePhoto;
 use App\Models\SewingClass;
 use App\Support\KeptSample;
 use App\Support\Shelf;
@@ -59,13 +61,14 @@ final readonly class ShowClass
         $reading = ($this->read)($class, $unit, $student);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
         $counted = array_values(array_filter($s->samples, fn (KeptSample $k): bool => ($k->grade->evidence[$skillId] ?? []) !== []));
+        $photos = SamplePhoto::listed()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $counted))->get()->groupBy('sample_id');
         $showings = [];
         $evidence = [];
         $known = 0.0;
         foreach ($counted as $kept) {
             $evidence[] = $kept->past->evidence;
             $known = Standings::book()->standings($evidence, $kept->past->evidence->at)[$skillId]->known;
-            $showings[] = $this->showing($kept, $skillId, $known);
+            $showings[] = $this->showing($kept, $skillId, $known, array_values(($photos[$kept->sample->id] ?? collect())->map(PhotoView::of(...))->all()));
         }
 
         return new SkillEvidenceView(
@@ -75,7 +78,8 @@ final readonly class ShowClass
         );
     }
 
-    private function showing(KeptSample $kept, string $skill, float $known): ShowingView
+    /** @param  list<PhotoView>  $photos */
+    private function showing(KeptSample $kept, string $skill, float $known, array $photos): ShowingView
     {
         $settings = array_filter($kept->sample->settings, fn (?string $v): bool => $v !== null && $v !== '');
 
@@ -85,6 +89,7 @@ final readonly class ShowClass
             array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade->showing($skill)),
             array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
             array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),
+            $photos,
         );
     }
 

@@ -24,6 +24,11 @@ final class Conflict extends RuntimeException
         return new self('id', $id, 'A different sample was already kept under this id. The first one stays.');
     }
 
+    public static function photoTaken(string $id): self
+    {
+        return new self('id', $id, 'A photo of another sample was already kept under this id. The first one stays.');
+    }
+
     public static function sampleMeanwhile(string $title, int $known): self
     {
         return new self('known', $known, "Another sample of “{$title}” was kept for this student meanwhile, perhaps on another device. Keep both, or drop this one.");

@@ -25,5 +25,7 @@ final readonly class JudgedSample
         public CarbonImmutable $at,
         /** @var list<Comparison> with the sample of this lesson before */
         public array $compared = [],
+        /** Of that sample; null where there is none. */
+        public ?Readings $before = null,
     ) {}
 }

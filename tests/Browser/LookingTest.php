@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Support\Browser;
 
 /** A round by keys, the fault finder, a verdict overruled. */
@@ -43,6 +45,34 @@ final class LookingTest extends BrowserCase
         self::assertNotSame($first, $browser->driver->executeScript('return document.querySelector(".hunt-next h2").innerText'));
         $browser->press('That was it')->see('found')->see('the next search in this studio knows of it');
         $browser->press('Look for something else')->see('Tick what is seen');
+        self::assertQuiet();
+    }
+
+    /** A scan is measured for the row, its readings come back to the sample, and a photo goes with it. */
+    public function test_a_scan_and_a_photo_belong_to_a_row(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->long($browser);
+        $student = (string) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[6].student))', [$class]);
+        $browser->go("/look/$class/$student?lesson=first-seam")->see('First seam')->press('Measure on a picture')->see('For the sample in hand')->press('A drawn scan, to try it');
+        $browser->until('the scan is shown', fn (): bool => (bool) $browser->driver->executeScript('return document.querySelector(".picture-stage img")?.naturalWidth > 100'));
+        // By keys: two points ten steps apart, each taken with Enter, and one taken back.
+        $browser->driver->executeScript('document.querySelector(".picture-stage").focus()');
+        $browser->keys(self::ENTER, ...array_fill(0, 10, WebDriverKeys::ARROW_RIGHT));
+        $browser->keys(self::ENTER, WebDriverKeys::BACKSPACE);
+        self::assertSame(1, $browser->driver->executeScript('return document.querySelectorAll(".picture-stage .dot").length'));
+        $browser->press('Read it by itself')->see('to the right edge')->press('Take it over')->see('First seam');
+        $browser->until('its readings are there', fn (): bool => abs((float) $browser->find('[data-reading]')->getAttribute('value') - 15.5) < 1.0);
+        $photo = tempnam(sys_get_temp_dir(), 'photo').'.png';
+        imagepng(imagecreatetruecolor(300, 200) ?: throw new \RuntimeException, $photo);
+        $browser->find('.take-photo input')->setFileDetector(new LocalFileDetector)->sendKeys($photo);
+        $browser->see('now')->press('Keep it')->see('Kept.');
+        unlink($photo);
+        $kept = fn (): int => (int) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/students/${arguments[1]}/photos?lesson=first-seam`).then((r) => r.json()).then((m) => arguments[2](m.length))', [$class, $student]);
+        $browser->until('the photo has followed', fn (): bool => $kept() === 1);
+        $browser->go("/look/$class/$student?lesson=first-seam")->see('First seam')->click('.photo');
+        $browser->see('Remove this photo')->press('Remove this photo')->see('goes for good')->press('Remove it');
+        $browser->until('it is gone', fn (): bool => $kept() === 0);
         self::assertQuiet();
     }
 

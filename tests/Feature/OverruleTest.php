@@ -58,10 +58,11 @@ final class OverruleTest extends TestCase
         $readings = fn (array $marks): array => ['readings' => ['seam.allowance' => $marks] + $this->seam($class, $student)['readings']];
         $this->postJson('/api/samples', $this->seam($class, $student, $readings([20, 18, 16, 14, 12])))->assertCreated();
         $now = $this->postJson('/api/samples/preview', array_diff_key($this->seam($class, $student), ['id' => 1]))->assertOk();
+        self::assertSame(['seam'], array_column((array) $now->json('before'), 'row'), 'the row before stands beside the row now');
         $how = array_column((array) $now->json('compared'), 'how', 'key');
         self::assertSame(['better', 'same'], [$how['seam.steering'], $how['seam.pull']]);
         // Nothing of another student's.
         $other = $this->seam($class, $this->student($class, 2));
-        $this->postJson('/api/samples/preview', array_diff_key($other, ['id' => 1]))->assertOk()->assertJsonPath('compared', []);
+        $this->postJson('/api/samples/preview', array_diff_key($other, ['id' => 1]))->assertOk()->assertJsonPath('compared', [])->assertJsonPath('before', []);
     }
 }

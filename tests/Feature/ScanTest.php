@@ -15,7 +15,7 @@ final class ScanTest extends TestCase
     /** @return TestResponse<Response> */
     private function send(string $pixels, string $query): TestResponse
     {
-        return $this->call('POST', "/api/scans/read?$query", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $pixels);
+        return $this->sendPicture("/api/scans/read?$query", $pixels);
     }
 
     public function test_a_scan_is_read_or_it_is_said_that_it_cannot_be(): void
@@ -37,6 +37,19 @@ final class ScanTest extends TestCase
         $this->assertProblem($this->send('abc', 'width=5&height=300&dpi=300'), 422, 'width', 'from 20');
         $this->assertProblem($this->send('abc', 'width=200&height=300&dpi=9'), 422, 'dpi', 'from 72');
         $this->assertProblem($this->send(str_repeat('x', 4_100_000), 'width=2000&height=2050&dpi=300'), 413, '(body)', 'at most 3906 kB');
+    }
+
+    public function test_what_was_measured_becomes_the_readings_of_a_row(): void
+    {
+        $this->actingAs($this->teacher());
+        $marks = array_map(fn (int $i): array => [5.0 * $i, 15.9 + 0.02 * $i], range(0, 28));
+        $typed = $this->postJson('/api/scans/readings', ['lesson' => 'first-seam', 'row' => 'seam', 'marks' => $marks, 'stitch_mm' => 2.48, 'row_mm' => 140])->assertOk()->json();
+        self::assertIsArray($typed);
+        self::assertSame('15.9', $typed['seam.allowance'][0]);
+        self::assertSame('16.4', $typed['seam.allowance'][4]);
+        $this->assertProblem($this->postJson('/api/scans/readings', ['lesson' => 'first-seam', 'row' => 'hem', 'marks' => [], 'row_mm' => 0]), 422, 'row', 'seam');
+        $this->assertProblem($this->postJson('/api/scans/readings', ['lesson' => 'first-seam', 'row' => 'seam', 'marks' => [], 'row_mm' => 0]), 422, 'marks', 'Too little');
+        $this->assertProblem($this->postJson('/api/scans/readings', ['lesson' => 'first-seam', 'row' => 'seam', 'marks' => [[1, 2, 3]], 'row_mm' => 0]), 422, 'marks.0', '2 in it');
     }
 
     /** PNG read by PHP's own eyes, and its pixels unpacked again. */

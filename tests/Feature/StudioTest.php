@@ -67,8 +67,11 @@ final class StudioTest extends TestCase
         $class = $this->sewingClass($owner);
         $student = $this->student($class);
         $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
+        $sample = (string) DB::table('samples')->where('studio_id', $owner->studio_id)->value('id');
+        $photo = '01jbq3zz7h4x8v1m2n3p4q5r6w';
+        $this->sendPicture("/api/samples/$sample/photos?id=$photo", $this->picture())->assertCreated();
         $machine = (string) DB::table('machines')->where('studio_id', $owner->studio_id)->value('id');
-        $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides', '{job}' => '01jbq3zz7h4x8v1m2n3p4q5r6s',
+        $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides', '{sample}' => $sample, '{photo}' => $photo, '{job}' => '01jbq3zz7h4x8v1m2n3p4q5r6s',
             '{foot}' => (string) DB::table('feet')->where('studio_id', $owner->studio_id)->value('id'),
             '{hunt}' => (string) $this->postJson('/api/hunts', ['id' => '01jbq3zz7h4x8v1m2n3p4q5r6t', 'seen' => ['nest'], 'student' => $student])->assertCreated()->json('id'),
             '{answer}' => (string) $this->postJson('/api/answers', ['tool' => 'find-guide', 'text' => 'plate line 16', 'lesson' => 'guides'])->assertCreated()->json('id'),
@@ -115,7 +118,7 @@ final class StudioTest extends TestCase
     private function rowCounts(string $studio): array
     {
         $counts = [];
-        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'fault_hunts', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'lesson_assignments'] as $table) {
+        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'fault_hunts', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'sample_photos', 'lesson_assignments'] as $table) {
             $counts[$table] = DB::table($table)->where('studio_id', $studio)->count();
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\PictureReadingsBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\ScanView;
+use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -13,6 +15,7 @@ use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Scan\GreyImage;
 use OpenSeam\Core\Scan\GreyPng;
+use OpenSeam\Core\Scan\PictureReadings;
 use OpenSeam\Core\Scan\ScanReader;
 use OpenSeam\Core\Scan\SimulatedSample;
 
@@ -38,6 +41,25 @@ final readonly class ScanController
         strlen($pixels) === $width * $height || throw InputError::at('(body)', strlen($pixels), sprintf('A picture of %d × %d has %d bytes, one a pixel.', $width, $height, $width * $height));
 
         return new JsonResponse(ScanView::of(ScanReader::read(new GreyImage($width, $height, $dpi, $pixels))));
+    }
+
+    #[OA\Post(
+        path: '/api/scans/readings',
+        operationId: 'pictureReadings',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PictureReadingsBody::class)),
+        responses: [new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function readings(PictureReadingsBody $body, Shelf $shelf): JsonResponse
+    {
+        $lesson = $shelf->bundle()->lesson($body->word('lesson'));
+        $lesson = $body->validated('version') === null ? $lesson : $shelf->lessonAt($lesson->id, $body->whole('version')) ?? $lesson;
+        $row = $lesson->rows[$body->word('row')] ?? throw InputError::at('row', $body->word('row'), 'The lesson has these rows: '.implode(', ', array_keys($lesson->rows)).'.');
+        $typed = [];
+        foreach (PictureReadings::of($row, $body->marks(), $body->stitchMm(), $body->amount('row_mm')) as $reading => $values) {
+            $typed["{$row->id}.$reading"] = PictureReadings::typed($row->fields[$reading], $values, $body->teacher()->unit);
+        }
+
+        return new JsonResponse($typed);
     }
 
     #[OA\Get(

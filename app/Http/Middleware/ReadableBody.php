@@ -18,10 +18,10 @@ final class ReadableBody
     /** Of a whole course bundle. */
     public const LARGEST_BUNDLE_BYTES = 2_097_152;
 
-    /** Of a scan, a byte a pixel: 100 × 150 mm at 300 dpi are 2.1 million. */
-    public const LARGEST_SCAN_BYTES = 4_000_000;
+    /** Of a scan, a byte a pixel: 100 × 150 mm at 300 dpi are 2.1 million; and of a photo. */
+    public const LARGEST_PICTURE_BYTES = 4_000_000;
 
-    private const SCANS = 'api/scans/read';
+    private const PICTURES = ['api/scans/read', 'api/samples/*/photos'];
 
     private const BUNDLES = ['api/shelf/compare', 'api/shelf/import'];
 
@@ -36,13 +36,13 @@ final class ReadableBody
         $body = $request->getContent();
         $largest = match (true) {
             $request->is(...self::BUNDLES) => self::LARGEST_BUNDLE_BYTES,
-            $request->is(self::SCANS) => self::LARGEST_SCAN_BYTES,
+            $request->is(...self::PICTURES) => self::LARGEST_PICTURE_BYTES,
             default => self::LARGEST_BYTES,
         };
         if (strlen($body) > $largest) {
             return Problems::answer(413, '(body)', strlen($body), sprintf('This is too much at once: at most %d kB can be sent.', intdiv($largest, 1024)));
         }
-        if ($request->is(self::SCANS)) {
+        if ($request->is(...self::PICTURES)) {
             return $next($request);
         }
         if ($body !== '' && ! $request->isJson()) {

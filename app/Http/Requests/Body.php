@@ -84,6 +84,8 @@ abstract class Body extends FormRequest
             'array' => '“:attribute” must be a list.',
             'min' => ['numeric' => '“:attribute” must be at least :min.', 'string' => '“:attribute” needs at least :min characters.', 'array' => '“:attribute” needs at least :min in it.'],
             'max' => ['numeric' => '“:attribute” can be at most :max.', 'string' => '“:attribute” can have at most :max characters.', 'array' => '“:attribute” can have at most :max entries.'],
+            'numeric' => '“:attribute” must be a number.',
+            'size' => ['array' => '“:attribute” must have :size in it.'],
             'in' => '“:attribute” must be one of: :values.',
             'date_format' => '“:attribute” must be written as :format.',
             'email' => '“:attribute” must be an e-mail address.',

@@ -12,6 +12,7 @@ use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\SamplerLayout;
+use OpenSeam\Core\Scan\PictureReadings;
 
 /** A lesson with its sampler. */
 #[OA\Schema]
@@ -106,7 +107,7 @@ final readonly class LessonView
     private static function row(Row $row, ?array $figures): RowView
     {
         return new RowView(
-            $row->id, $row->title, $row->guide, $figures['stitches'] ?? 0, $figures['thread_mm'] ?? 0.0, $figures['minutes'] ?? 0.0,
+            $row->id, $row->title, $row->guide, $figures['stitches'] ?? 0, $figures['thread_mm'] ?? 0.0, $figures['minutes'] ?? 0.0, PictureReadings::canRead($row),
             array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->min, $f->max, $f->step, $f->options, $f->hint), $row->fields)),
             array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
         );

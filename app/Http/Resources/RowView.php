@@ -21,6 +21,7 @@ final readonly class RowView
         #[OA\Property(description: '0 where nothing is sewn')] public int $stitches,
         #[OA\Property] public float $thread_mm,
         #[OA\Property] public float $minutes,
+        #[OA\Property(description: 'some of its readings can be taken from a picture')] public bool $from_picture,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FieldView::class))] public array $fields,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckRuleView::class))] public array $checks,
     ) {}

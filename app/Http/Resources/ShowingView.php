@@ -14,6 +14,7 @@ final readonly class ShowingView
      * @param  list<CheckView>  $checks
      * @param  list<string>  $faults
      * @param  list<KeptSettingView>  $settings
+     * @param  list<PhotoView>  $photos
      */
     public function __construct(
         #[OA\Property] public string $sample,
@@ -23,5 +24,6 @@ final readonly class ShowingView
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: KeptSettingView::class))] public array $settings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PhotoView::class))] public array $photos,
     ) {}
 }

@@ -44,6 +44,17 @@ final readonly class Reading
         return self::of($mm, $limitMm / sqrt(3));
     }
 
+    /**
+     * A value that several independent doubts bear on: their standard uncertainties
+     * add in quadrature (JCGM 100:2008, 5.1.2).
+     *
+     * @param  float  ...$parts  each as it moves the value, in its unit
+     */
+    public static function combined(float $value, float ...$parts): self
+    {
+        return self::of($value, sqrt(array_sum(array_map(fn (float $u): float => $u ** 2, $parts))));
+    }
+
     /** The mean of n ruler readings in mm; the limits are independent. */
     public static function rulerMean(float $meanMm, int $n): self
     {

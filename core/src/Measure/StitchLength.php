@@ -45,9 +45,8 @@ final readonly class StitchLength
     private static function read(float $stitches, float $spanMm): Reading
     {
         $length = $spanMm / $stitches;
-        $relative = hypot(Reading::COUNT_LIMIT / sqrt(3) / $stitches, Reading::RULER_LIMIT_MM / sqrt(3) / $spanMm);
 
-        return Reading::of($length, $length * $relative);
+        return Reading::combined($length, $length * Reading::COUNT_LIMIT / sqrt(3) / $stitches, $length * Reading::RULER_LIMIT_MM / sqrt(3) / $spanMm);
     }
 
     /**

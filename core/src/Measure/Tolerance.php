@@ -49,6 +49,15 @@ final readonly class Tolerance
         return self::bands($met, INF, $near, INF);
     }
 
+    /** The limit that lies nearest to a value: the one a doubt is about. */
+    public function nearestLimit(float $value): float
+    {
+        $limits = array_values(array_filter([$this->metLow, $this->metHigh, $this->nearLow, $this->nearHigh], is_finite(...)));
+        usort($limits, fn (float $a, float $b): int => abs($value - $a) <=> abs($value - $b));
+
+        return $limits[0] ?? $value;
+    }
+
     /** Where a value lies, taken as exact. */
     public function place(float $value): Verdict
     {

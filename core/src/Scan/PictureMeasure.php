@@ -38,7 +38,7 @@ final readonly class PictureMeasure
         $marks = count($edge) < 2 || $points === [] ? [] : self::toEdge($points, array_map($view->place(...), $edge), $edge);
         $away = array_column($marks, 1);
 
-        return new self($lengths, $mean, $marks, $away === [] ? null : Reading::of(array_sum($away) / count($away), $view->pointU() * sqrt(1 / count($away) + 1 / count($edge))));
+        return new self($lengths, $mean, $marks, $away === [] ? null : Reading::combined(array_sum($away) / count($away), $view->pointU() / sqrt(count($away)), $view->pointU() / sqrt(count($edge))));
     }
 
     /**

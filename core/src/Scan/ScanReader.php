@@ -98,7 +98,7 @@ final class ScanReader
         return ScanReading::of(
             Reading::of($length * $this->mm / $upright, $length * $this->mm * 0.004 + 0.002),
             // A pixel of doubt about where the cloth ends, and what the marks scatter by.
-            Reading::of($mean, hypot($this->mm / sqrt(3), $spread / sqrt(count($all)))),
+            Reading::combined($mean, $this->mm / sqrt(3), $spread / sqrt(count($all))),
             $marks,
         );
     }

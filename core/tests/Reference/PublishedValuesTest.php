@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Tests\Reference;
 use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\Normal;
+use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\StitchLength;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Skill\KnowledgeTracing;
@@ -30,6 +31,25 @@ final class PublishedValuesTest extends TestCase
         self::assertEqualsWithDelta(1.00211681802045, $fit->slope, 1e-12);
         self::assertEqualsWithDelta(-0.262323073774029, $fit->intercept, 1e-10);
         self::assertEqualsWithDelta(0.884796396144373, $fit->residualSd, 1e-11);
+    }
+
+    /**
+     * NIST Statistical Reference Datasets, "NoInt1" (linear regression through
+     * the origin). Data and certified values from memory: slope 2.07438016528926,
+     * residual SD 3.56753034006338 (10 degrees of freedom). A line through the
+     * origin is the line through the points and their mirror images, with twice
+     * the squares and twice the degrees of freedom.
+     */
+    public function test_no_intercept(): void
+    {
+        $x = array_map(floatval(...), range(60, 70));
+        $y = array_map(floatval(...), range(130, 140));
+        $mirror = fn (array $v): array => array_map(fn (float $n): float => -$n, $v);
+        $fit = LeastSquares::fit([...$x, ...$mirror($x)], [...$y, ...$mirror($y)]);
+        self::assertEqualsWithDelta(2.07438016528926, $fit->slope, 1e-13);
+        self::assertEqualsWithDelta(0.0, $fit->intercept, 1e-12);
+        self::assertEqualsWithDelta(3.56753034006338, $fit->residualSd, 1e-12);
+        self::assertEqualsWithDelta(127.272727272727, $fit->sumSquaresResidual / 2, 1e-10);
     }
 
     /** Standard normal distribution function: Abramowitz & Stegun 1964, table 26.1; from memory. */
@@ -71,6 +91,22 @@ final class PublishedValuesTest extends TestCase
         $mean = array_sum($draws) / count($draws);
         $sd = sqrt(array_sum(array_map(fn (float $d): float => ($d - $mean) ** 2, $draws)) / (count($draws) - 1));
         self::assertEqualsWithDelta($read->u, $sd, 0.002);
+    }
+
+    /**
+     * JCGM 100:2008, H.1 (calibrating an end gauge of 50 mm), from memory: the
+     * parts 25 nm, 9.7 nm, and from the limits ±1·10⁻⁶ and ±0.05 °C, both
+     * rectangular, 2.9 nm and 16.6 nm; combined 32 nm.
+     */
+    public function test_gum_end_gauge(): void
+    {
+        $expansion = 50e6 * 0.1 * Reading::ruler(0.0, 1e-6)->u;
+        $temperature = 50e6 * 11.5e-6 * Reading::ruler(0.0, 0.05)->u;
+        self::assertEqualsWithDelta(2.9, $expansion, 0.05);
+        self::assertEqualsWithDelta(16.6, $temperature, 0.05);
+        $difference = Reading::combined(0.0, 5.8, 3.9, 6.7);
+        self::assertEqualsWithDelta(9.7, $difference->u, 0.05);
+        self::assertEqualsWithDelta(32.0, Reading::combined(838.0, 25.0, $difference->u, $expansion, $temperature)->u, 0.5);
     }
 
     /** International yard and pound agreement, 1959: 1 in = 25.4 mm exactly. */

@@ -9,6 +9,7 @@ use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Comparison;
+use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Sampler\Grader;
@@ -130,5 +131,27 @@ final class PatternsTest extends TestCase
                 self::assertSame("overruled.seam.steering.$field", $e->field);
             }
         }
+    }
+
+    /** Too close to call names the reading that would settle it, for every check that measures. */
+    public function test_unsure_names_the_one_more_reading(): void
+    {
+        $said = [];
+        foreach (Fixtures::bundle()->lessons as $lesson) {
+            foreach ($lesson->rows as $row) {
+                foreach ($row->checks as $spec) {
+                    $field = $row->fields[$spec->of];
+                    for ($value = max(0.0, $field->min); $value <= min($field->max, 120.0); $value += 0.1) {
+                        $values = $field->kind === FieldKind::Stitches ? [4.0, max(5.0, 4 * $value)] : array_map(fn (int $i): float => $value + 0.1 * ($i === 1), array_keys(array_fill(0, $field->size(), 0)));
+                        $result = in_array($field->kind, [FieldKind::YesNo, FieldKind::Choice], true) ? null : $spec->check->judge($field, $values, Words::in());
+                        if ($result?->judgement->verdict === Verdict::Unsure) {
+                            self::assertMatchesRegularExpression('/\d|no count settles it, so you decide/', (string) $result->again, "{$lesson->id} {$row->id} {$spec->id} names what to read");
+                            $said[strtok((string) $result->again, ' ').' '.$spec->check::class] = $result->again;
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(4, count($said), implode(' | ', $said));
     }
 }

@@ -40,6 +40,13 @@ export function useLook(id: string, student: string, lesson: string | null, vers
     return useQuery({ ...lookAt(id, student, lesson, version), staleTime: 0, refetchOnWindowFocus: false })
 }
 
+export function usePhotos(id: string, student: string, lesson: string) {
+    return useQuery({
+        queryKey: ['photos', id, student, lesson],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/photos', { params: { path: { class: id, student }, query: { lesson } } })),
+    })
+}
+
 export function useClass(id: string) {
     return useQuery({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
 }

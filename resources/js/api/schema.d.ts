@@ -436,6 +436,54 @@ export interface paths {
         patch: operations["updateMe"];
         trace?: never;
     };
+    "/api/samples/{sample}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete: operations["dropPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/plan": {
         parameters: {
             query?: never;
@@ -718,6 +766,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readScan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pictureReadings"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1644,6 +1708,17 @@ export interface components {
             password: string;
             timezone: string;
         };
+        PictureReadingsBody: {
+            lesson: string;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            row: string;
+            /** @description place along the row and distance to the edge there, mm */
+            marks: number[][];
+            stitch_mm?: number | null;
+            /** @description how much of the row was measured */
+            row_mm: number;
+        };
         PlanBody: {
             version: number;
             sessions: string[][];
@@ -2135,6 +2210,8 @@ export interface components {
             advice: components["schemas"]["AdviceView"];
             /** @description with the sample of this lesson before */
             compared: components["schemas"]["ComparedView"][];
+            /** @description the rows of that sample */
+            before: components["schemas"]["MeasuredRowView"][];
         };
         /** @description An answer of the workshop kept beside a lesson or with a student. */
         KeptAnswerView: {
@@ -2330,6 +2407,16 @@ export interface components {
              */
             read: "met" | "near" | "not-yet" | "unsure";
             because: string;
+        };
+        /** @description A photo of a sample; the picture itself has its own address. */
+        PhotoView: {
+            id: string;
+            sample: string;
+            /** @description null: of the whole piece */
+            row: string | null;
+            width: number;
+            height: number;
+            kept_at: string;
         };
         /** @description A piece in mm. */
         PieceView: {
@@ -2561,6 +2648,8 @@ export interface components {
             thread_mm: number;
             /** Format: float */
             minutes: number;
+            /** @description some of its readings can be taken from a picture */
+            from_picture: boolean;
             fields: components["schemas"]["FieldView"][];
             checks: components["schemas"]["CheckRuleView"][];
         };
@@ -2667,6 +2756,7 @@ export interface components {
             checks: components["schemas"]["CheckView"][];
             faults: string[];
             settings: components["schemas"]["KeptSettingView"][];
+            photos: components["schemas"]["PhotoView"][];
         };
         /** @description Everything behind one level. */
         SkillEvidenceView: {
@@ -3935,6 +4025,149 @@ export interface operations {
             };
         };
     };
+    keepPhoto: {
+        parameters: {
+            query: {
+                /** @description a ULID made where it was taken */
+                id: string;
+                /** @description of the lesson; left out for the whole piece */
+                row?: string;
+            };
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        /** @description a JPEG, PNG or WebP */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    photos: {
+        parameters: {
+            query: {
+                lesson: string;
+            };
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description of the samples of this lesson, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description removed for good */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     showPlan: {
         parameters: {
             query?: never;
@@ -4628,6 +4861,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    pictureReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureReadingsBody"];
+            };
+        };
+        responses: {
+            /** @description what the row asks for, as it is typed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string[];
+                    };
                 };
             };
             /** @description what is wrong */

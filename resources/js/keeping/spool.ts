@@ -1,6 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { api, ask, Problem, type View } from '../api/client'
 import { queries } from '../api/queries'
+import { sendPhoto } from './photos'
 import { keeping, type Waiting } from './store'
 
 /** How often it is tried again while something waits. */
@@ -21,7 +22,9 @@ export async function keepSample(item: Omit<Waiting, 'asks' | 'at'>): Promise<Vi
     await keeping.put({ ...item, at: new Date().toISOString(), asks: null })
     try {
         const kept = await post(item.body)
-        await keeping.drop(item.body.id)
+        // The sample is safe there; what does not get through of its photos waits in the spool.
+        if ((item.photos ?? []).length === 0) await keeping.drop(item.body.id)
+        else void sendAll()
         return kept
     } catch (problem) {
         if (waits(problem)) return null
@@ -39,6 +42,7 @@ export async function sendAll(): Promise<void> {
         for (const item of keeping.all().filter((w) => w.asks === null)) {
             try {
                 await post(item.body)
+                for (const photo of item.photos ?? []) await sendPhoto(item.body.id, photo)
                 await keeping.drop(item.body.id)
                 sent++
             } catch (problem) {

@@ -1,5 +1,6 @@
 import { clear, createStore, del, entries, set } from 'idb-keyval'
 import type { View } from '../api/client'
+import type { Photo } from './photos'
 
 export interface Own {
     verdict: 'met' | 'near' | 'not-yet'
@@ -16,6 +17,7 @@ export interface Draft {
     overruled?: Record<string, Own>
     /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
     version?: number
+    photos?: Photo[]
 }
 
 /** A sample that was kept here and waits to be sent. */
@@ -24,6 +26,8 @@ export interface Waiting {
     name: string
     title: string
     at: string
+    /** Sent after the sample they belong to. */
+    photos?: Photo[]
     /** What the server wants to know before it takes it; null: it only waits for the line. */
     asks: { field: string; message: string } | null
 }

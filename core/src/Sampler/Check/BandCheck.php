@@ -27,6 +27,7 @@ final readonly class BandCheck implements Check
         $isLength = $field->kind === FieldKind::Length;
         $reading = $isLength ? Reading::ruler($value, $field->limitMm) : Reading::exact($value);
         $judgement = Judgement::of($reading, $this->tolerance);
+        $limit = $this->tolerance->nearestLimit($value);
         $text = match (true) {
             $isLength => $words->length($value),
             $field->hint !== '' => $words->say('band.of', ['value' => $words->number($value), 'of' => $words->number($field->max)]),
@@ -38,7 +39,7 @@ final readonly class BandCheck implements Check
             $text,
             $judgement->verdict === Verdict::Met ? null : ($value < $this->tolerance->metLow ? 'low' : 'high'),
             [$isLength ? 'value_mm' : 'value' => $value],
-            $words->say('again.length'),
+            $words->say('again.length', ['away' => $words->length(abs($value - $limit)), 'limit' => $words->length($limit), 'sure' => $words->length($field->limitMm)]),
             $this->off($value), $reading->u,
         );
     }

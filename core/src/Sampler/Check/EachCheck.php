@@ -32,7 +32,9 @@ final readonly class EachCheck implements Check
             $worst = abs($error) > abs($errors[$worst]) ? $i : $worst;
         }
         $reading = Reading::ruler(abs($errors[$worst]), $field->limitMm);
-        $judgement = Judgement::of($reading, Tolerance::atMost($this->metMm, $this->nearMm));
+        $tolerance = Tolerance::atMost($this->metMm, $this->nearMm);
+        $judgement = Judgement::of($reading, $tolerance);
+        $limit = $tolerance->nearestLimit($reading->value);
         $met = $judgement->verdict === Verdict::Met;
 
         return new CheckResult(
@@ -40,7 +42,7 @@ final readonly class EachCheck implements Check
             $words->say('each', ['error' => $words->signed($errors[$worst]), 'mark' => (string) ($worst + 1)]),
             $met ? null : ($errors[$worst] < 0 ? 'low' : 'high'),
             ['worst_mm' => $errors[$worst], 'mean_mm' => array_sum($errors) / count($errors), 'mark' => $worst + 1],
-            $words->say('again.each', ['mark' => (string) ($worst + 1)]),
+            $words->say('again.each', ['mark' => (string) ($worst + 1), 'away' => $words->length(abs($reading->value - $limit)), 'limit' => $words->length($limit)]),
             abs($errors[$worst]), $reading->u,
             $met || ! self::oneSided($errors) ? null : $words->say($errors[$worst] < 0 ? 'habit.all-short' : 'habit.all-long'),
         );

@@ -62,11 +62,27 @@ final readonly class SeamCheck implements Check
 
         return $this->spread
             ? $this->judgeSpread($seam, max($at) - min($at), $figures, ['wide' => $marks[(int) array_search(max($read), $read, true)], 'narrow' => $marks[(int) array_search(min($read), $read, true)]], $words)
-            : $this->judgeMean($seam, $figures, $words);
+            : $this->judgeMean($seam, $figures, $marks[self::furthest($read)], $words);
     }
 
-    /** @param  array<string, float|string>  $figures */
-    private function judgeMean(SeamReading $seam, array $figures, Words $words): CheckResult
+    /**
+     * The reading that lies furthest from the mean of the others.
+     *
+     * @param  non-empty-list<float>  $read
+     */
+    private static function furthest(array $read): int
+    {
+        $mean = array_sum($read) / count($read);
+        $away = array_map(fn (float $r): float => abs($r - $mean), $read);
+
+        return (int) array_search(max($away), $away, true);
+    }
+
+    /**
+     * @param  array<string, float|string>  $figures
+     * @param  string  $mark  the one to read again
+     */
+    private function judgeMean(SeamReading $seam, array $figures, string $mark, Words $words): CheckResult
     {
         $met = $seam->judgement->verdict === Verdict::Met;
         $bias = $seam->biasMm;
@@ -78,7 +94,7 @@ final readonly class SeamCheck implements Check
             ]),
             $met ? null : ($bias < 0 ? 'low' : 'high'),
             $figures,
-            $words->say('again.mean'),
+            $words->say('again.mean', ['mark' => $mark]),
             abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n)->u,
             in_array($seam->judgement->verdict, [Verdict::Met, Verdict::Unsure], true) || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );

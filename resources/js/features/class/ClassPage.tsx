@@ -7,6 +7,7 @@ import { t } from '../../app/text'
 import { clock, day } from '../../app/time'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { KeptPhotos } from '../look/Photos'
 import { VerdictLine } from '../look/VerdictLine'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
@@ -94,6 +95,7 @@ function Showing({ s, zone }: { s: View['ShowingView']; zone: string }) {
             <div className="showing-head"><strong>{s.title}</strong><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('then {n} %', { n: Math.round(s.known_after * 100) })}</span></div>
             {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
             {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
+            {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}
             {s.settings.length > 0 && <p className="quiet">{t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}</p>}
         </li>
     )

@@ -2,16 +2,19 @@ import { useElementSize } from '@mantine/hooks'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { Problem, type View } from '../../api/client'
-import { useChange } from '../../api/queries'
+import { useChange, usePhotos } from '../../api/queries'
 import { t } from '../../app/text'
+import { BesideRows } from '../../drawing/BesideRows'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble } from '../../ui/Trouble'
+import { MOST_PHOTOS } from '../../keeping/photos'
 import { keepSample } from '../../keeping/spool'
 import type { Draft } from '../../keeping/store'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
+import { RowPhotos } from './Photos'
 import { ReadingField } from './ReadingField'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
@@ -60,7 +63,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
         if (document.activeElement?.hasAttribute('data-reading') === true) document.activeElement.scrollIntoView({ block: 'nearest' })
     }, [height])
     const keep = useChange(async (sure: boolean) => {
-        const kept = await keepSample({ body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title })
+        const kept = await keepSample({ body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title, photos: sample.draft.photos ?? [] })
         sample.forget()
         onKept({
             sample: sample.draft.id, student: look.student, name: look.name, lesson: lesson.id, version: lesson.version, waits: kept === null,
@@ -89,6 +92,8 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
             sample.toggleFault(fault.id)
         }
     }
+    const photos = usePhotos(id, look.student, lesson.id).data ?? []
+    const taken = sample.draft.photos ?? []
     const results = new Map((judged?.checks ?? []).map((c) => [c.key, c]))
     return (
         <form className="look-at" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
@@ -97,6 +102,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                 {lesson.drawing === null
                     ? <Points lesson={lesson} />
                     : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
+                <Beside lesson={lesson} judged={judged} row={eye?.key.split('.')[0] ?? null} />
                 {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
                 {look.drill !== null && <div className="drill-in-hand">{look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}<span>{look.drill.text}</span></div>}
                 {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
@@ -129,6 +135,13 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                                         ))}
                                     </div>
                                 ))}
+                            </div>
+                            <div className="row-tools">
+                                <RowPhotos
+                                    row={row} taken={taken.filter((p) => p.row === row.id)} kept={photos.filter((p) => p.row === row.id)} full={taken.length >= MOST_PHOTOS}
+                                    onTake={(p) => sample.addPhoto(p)} onDrop={(p) => sample.dropPhoto(p)}
+                                />
+                                {row.from_picture && <Link className="link" to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Link>}
                             </div>
                         </div>
                     ))}
@@ -169,6 +182,16 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
             )}
         </form>
     )
+}
+
+/** The row in hand as it was on the sample before and as it is now; the first one that was read both times where the eye is elsewhere. */
+function Beside({ lesson, judged, row }: { lesson: View['LessonView']; judged: View['JudgedView'] | undefined; row: string | null }) {
+    const both = (judged?.before ?? []).filter((b) => judged?.measured.some((m) => m.row === b.row) === true)
+    const before = both.find((b) => b.row === row) ?? both[0]
+    const now = judged?.measured.find((m) => m.row === before?.row)
+    const planned = lesson.drawing?.rows.find((r) => r.id === before?.row)
+    if (before === undefined || now === undefined || planned === undefined) return null
+    return <BesideRows planned={planned.points} before={before.points} now={now.points} title={lesson.rows.length > 1 ? planned.title : t('the row before and the row now')} />
 }
 
 /** Lessons without a sampler are looked at in the room: what to watch for stands where the drawing would. */

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
+import type { Photo } from '../../keeping/photos'
 import { keeping, type Draft, type Own } from '../../keeping/store'
 
 /** Those with their reason: without one nothing is overruled yet. */
@@ -22,14 +23,23 @@ export function begunVersion(id: string, student: string, lesson: string, replac
     return keeping.draft(key)?.version ?? null
 }
 
+/** Readings that were measured elsewhere, put to what is typed of this sample. */
+export async function addReadings(id: string, student: string, lesson: string, replaces: string | null, version: number, readings: Record<string, string[]>): Promise<void> {
+    const key = keyOf(id, student, lesson, replaces)
+    const draft = stored(key)
+    const merged = Object.entries(readings).map(([reading, values]) => [reading, values.map((v, i) => (v === '' ? (draft.readings[reading]?.[i] ?? '') : v))] as const)
+    await keeping.putDraft(key, { ...draft, version, readings: { ...draft.readings, ...Object.fromEntries(merged) } })
+}
+
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
 export function useSample(id: string, student: string, lesson: string, version: number, replaces: string | null) {
     const key = keyOf(id, student, lesson, replaces)
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
+    const photographed = (draft.photos ?? []).length > 0
     useEffect(() => {
-        if (touched) void keeping.putDraft(key, { ...draft, version })
-    }, [key, draft, touched, version])
+        if (touched || photographed) void keeping.putDraft(key, { ...draft, version })
+    }, [key, draft, touched, photographed, version])
     const [settled] = useDebouncedValue(draft, 90)
     const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, settled, replaces])
     const judged = useQuery({
@@ -54,6 +64,12 @@ export function useSample(id: string, student: string, lesson: string, version: 
         },
         overrule(check: string, own: Own | null) {
             setDraft((d) => ({ ...d, overruled: Object.fromEntries([...Object.entries(d.overruled ?? {}).filter(([k]) => k !== check), ...(own === null ? [] : [[check, own] as const])]) }))
+        },
+        addPhoto(photo: Photo) {
+            setDraft((d) => ({ ...d, photos: [...(d.photos ?? []), photo] }))
+        },
+        dropPhoto(photo: string) {
+            setDraft((d) => ({ ...d, photos: (d.photos ?? []).filter((p) => p.id !== photo) }))
         },
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))

@@ -1,14 +1,13 @@
-import { useEffect, useState, type MouseEvent } from 'react'
+import { useEffect, useState } from 'react'
 import { ask, type View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { NumberField, mm, toNumber } from './fields'
+import { PictureStage, type Spot, type What } from './PictureStage'
 import { sendScan, shades } from './scan'
-
-type Spot = [number, number]
-type What = 'scale' | 'corners' | 'needle' | 'edge'
+import { TakeOver, type Measured } from './TakeOver'
 
 const EMPTY: Record<What, Spot[]> = { scale: [], corners: [], needle: [], edge: [] }
 const MOST: Record<What, number> = { scale: 2, corners: 4, needle: 400, edge: 40 }
@@ -33,25 +32,24 @@ export function PictureTool() {
         ? { corners: { points: spots.corners, wide_mm: wide, high_mm: high } }
         : from !== undefined && to !== undefined && rulerMm !== null && rulerMm > 0 ? { scale: { from, to, mm: rulerMm } } : null
     const measured = useCompute('/api/compute/measure-picture', frame === null || spots.needle.length < 2 ? null : { ...frame, needle: spots.needle, edge: spots.edge })
-    const click = (event: MouseEvent<HTMLImageElement>) => {
-        const at = event.currentTarget.getBoundingClientRect()
-        const spot: Spot = [((event.clientX - at.left) * size[0]) / at.width, ((event.clientY - at.top) * size[1]) / at.height]
-        setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })
-    }
+    const back = () => setSpots({ ...spots, [what]: spots[what].slice(0, -1) })
     const steps: [What, string][] = [
         ['scale', t('two points on a ruler, or on the 100 mm bar')], ['corners', t('or four corners of a rectangle, in a photograph')], ['needle', t('needle points, in order')], ['edge', t('the cloth edge, two points or more')],
     ]
     const found = measured.error === null ? measured.data : undefined
+    const taken: Measured | null = found?.length != null
+        ? { marks: found.marks.map((m) => [m.at_mm, m.allowance_mm]), stitch_mm: found.length.mm, row_mm: found.lengths_mm.reduce((a, b) => a + b, 0) }
+        : read.data?.length_mm != null ? { marks: read.data.marks, stitch_mm: read.data.length_mm, row_mm: along(read.data.marks) } : null
     return (
         <div className="picture-tool">
             <div>
                 {url === null
                     ? <p className="empty">{t('Load a scan or a photograph of a sewn row, or take the drawn one to try it.')}</p>
                     : (
-                        <div className="picture-stage">
-                            <img src={url} alt={t('the picture that is measured')} ref={setShown} onClick={click} onLoad={(e) => setSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])} />
-                            <Marks spots={spots} size={size} image={shown} />
-                        </div>
+                        <PictureStage
+                            url={url} spots={spots} size={size} image={shown} onImage={setShown} onSize={setSize} onBack={back}
+                            onSet={(spot) => setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })}
+                        />
                     )}
             </div>
             <div className="picture-acts">
@@ -68,16 +66,20 @@ export function PictureTool() {
                         </div>
                         {what === 'scale' && <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />}
                         {what === 'corners' && <><NumberField label={t('First corner to second')} value={box.wide} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, wide: v })} /><NumberField label={t('Second to third')} value={box.high} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, high: v })} /></>}
-                        <button type="button" className="quiet-act" disabled={spots[what].length === 0} onClick={() => setSpots({ ...spots, [what]: spots[what].slice(0, -1) })}>{t('Take the last point back')}</button>
+                        <button type="button" className="quiet-act" disabled={spots[what].length === 0} onClick={back}>{t('Take the last point back')}</button>
                         <Trouble error={measured.error} />
                         {found?.length != null && <p className="picture-found" aria-live="polite"><strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)} {t('a stitch, over {n}', { n: found.lengths_mm.length })}{found.allowance !== null && <><br /><strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}</>}</p>}
                     </>
                 )}
+                <TakeOver found={taken} />
                 <p className="quiet">{t('The picture stays on this device, but for reading by itself: then its shades are sent, read and forgotten.')}</p>
             </div>
         </div>
     )
 }
+
+/** From the first place along the row to the last. */
+const along = (marks: number[][]) => (marks.at(-1)?.[0] ?? 0) - (marks[0]?.[0] ?? 0)
 
 function Read({ read: r }: { read: View['ScanView'] }) {
     const cannot = { edge: t('It cannot be told: the cloth edge is not clear. Leave some lid to see beside it.'), row: t('It cannot be told: no row stands out. Use a thread that contrasts.'), stitches: t('It cannot be told: the row does not repeat clearly. Scan at 300 dpi, or click the points.') }
@@ -88,20 +90,5 @@ function Read({ read: r }: { read: View['ScanView'] }) {
             <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('to the right edge')}<br />
             {t('drift {n} mm over the row', { n: mm(r.drift_mm ?? 0) })}
         </p>
-    )
-}
-
-/** What was clicked, over the picture. */
-function Marks({ spots, size, image }: { spots: Record<What, Spot[]>; size: Spot; image: HTMLImageElement | null }) {
-    const line = (of: Spot[]) => of.map((p, i) => `${i === 0 ? 'M' : 'L'}${p[0]} ${p[1]}`).join('')
-    const unit = size[0] / Math.max(1, image?.clientWidth ?? size[0])
-    return (
-        <svg width={image?.clientWidth ?? 0} height={image?.clientHeight ?? 0} viewBox={`0 0 ${size[0]} ${size[1]}`} aria-hidden="true">
-            <path d={line(spots.scale)} className="scale-line" vectorEffect="non-scaling-stroke" />
-            <path d={spots.corners.length === 4 ? `${line(spots.corners)}Z` : line(spots.corners)} className="scale-line" vectorEffect="non-scaling-stroke" />
-            <path d={line(spots.needle)} className="needle-line" vectorEffect="non-scaling-stroke" />
-            <path d={line(spots.edge)} className="edge-line" vectorEffect="non-scaling-stroke" />
-            {Object.values(spots).flat().map((p, i) => <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className="dot" vectorEffect="non-scaling-stroke" />)}
-        </svg>
     )
 }

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Length;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Row;
+
+/** What was measured on a picture, as the readings that a row asks for. */
+final readonly class PictureReadings
+{
+    /** Readings within this of a mark, along the row, are taken together, mm. */
+    private const ROUND_A_MARK_MM = 2.0;
+
+    /**
+     * @param  list<array{float, float}>  $marks  place along the row and distance to the edge there, mm, in order; the first is where the row starts
+     * @param  float|null  $stitchMm  length of a stitch; null where it is not known
+     * @param  float  $rowMm  how much of the row was measured, mm
+     * @return array<string, list<float|null>> by reading; null at marks beyond the picture
+     *
+     * @throws InputError when the row asks for nothing that a picture can give, or too little was measured
+     */
+    public static function of(Row $row, array $marks, ?float $stitchMm, float $rowMm): array
+    {
+        $start = $row->path === null ? 0.0 : $row->path->corners[0][1];
+        $from = $marks[0][0] ?? 0.0;
+        $seam = array_map(fn (array $m): array => [$m[0] - $from + $start, $m[1]], $marks);
+        [$readings, $asked] = [[], []];
+        foreach ($row->fields as $field) {
+            if (self::isAllowance($row, $field)) {
+                $asked[] = $field->label;
+                $values = array_map(fn (array $mark): ?float => self::at($seam, is_numeric($mark['at_mm'] ?? null) ? (float) $mark['at_mm'] : 0.0), $field->marks);
+                array_filter($values, fn (?float $v): bool => $v !== null) === [] || $readings[$field->id] = $values;
+            }
+            if ($field->kind === FieldKind::Stitches) {
+                $asked[] = $field->label;
+                $stitches = $stitchMm === null ? 0 : (int) round($rowMm / $stitchMm);
+                $stitches < 1 || $readings[$field->id] = [(float) $stitches, round($stitches * (float) $stitchMm, 1)];
+            }
+        }
+        if (! self::canRead($row)) {
+            throw InputError::at('row', $row->id, "“{$row->title}” asks for no distance to an edge and no counted stitches, so a picture gives it nothing.");
+        }
+
+        return $readings === [] ? throw InputError::at('marks', count($marks), 'Too little was measured for: '.implode(', ', $asked).'.') : $readings;
+    }
+
+    /** Whether the row has a reading that a picture can give. */
+    public static function canRead(Row $row): bool
+    {
+        return array_filter($row->fields, fn (Field $f): bool => self::isAllowance($row, $f) || $f->kind === FieldKind::Stitches) !== [];
+    }
+
+    private static function isAllowance(Row $row, Field $field): bool
+    {
+        return $field->kind === FieldKind::Lengths && $row->run === 'edge' && is_numeric($field->marks[0]['at_mm'] ?? null);
+    }
+
+    /** @param  list<array{float, float}>  $seam */
+    private static function at(array $seam, float $place): ?float
+    {
+        $near = array_column(array_filter($seam, fn (array $m): bool => abs($m[0] - $place) <= self::ROUND_A_MARK_MM), 1);
+        if ($near !== []) {
+            return array_sum($near) / count($near);
+        }
+        foreach (array_slice($seam, 1) as $i => [$to, $far]) {
+            [$from, $value] = $seam[$i];
+            if ($from <= $place && $to >= $place) {
+                return $value + ($far - $value) * ($place - $from) / ($to - $from);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * As it is typed: lengths to a tenth of a millimetre, or to a thousandth of an inch.
+     *
+     * @param  list<float|null>  $values
+     * @return list<string>
+     */
+    public static function typed(Field $field, array $values, Unit $unit): array
+    {
+        return array_map(fn (int $i, ?float $v): string => match (true) {
+            $v === null => '',
+            $field->kind === FieldKind::Stitches && $i === 0 => (string) (int) $v,
+            $unit === Unit::Inch => sprintf('%.3f', Length::mm($v)->inInches()),
+            default => sprintf('%.1f', $v),
+        }, array_keys($values), $values);
+    }
+}

@@ -1,0 +1,95 @@
+import { Modal } from '@mantine/core'
+import { useCallback, useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useMe } from '../../api/queries'
+import { t } from '../../app/text'
+import { day } from '../../app/time'
+import { MOST_PHOTOS, takePhoto, type Photo } from '../../keeping/photos'
+import { Trouble } from '../../ui/Trouble'
+
+/** Shows a picture that lies on this device; its address is given back when it is no longer shown. */
+function useImage(image: Blob) {
+    return useCallback((shown: HTMLImageElement | null) => {
+        if (shown === null) return
+        const made = URL.createObjectURL(image)
+        shown.src = made
+        return () => URL.revokeObjectURL(made)
+    }, [image])
+}
+
+/** A photo that is not sent yet. */
+function Taken({ photo, onDrop }: { photo: Photo; onDrop: () => void }) {
+    return (
+        <span className="photo taken">
+            <img ref={useImage(photo.image)} alt={t('photo, now')} />
+            <small>{t('now')}</small>
+            <button type="button" aria-label={t('Take the photo away')} onClick={onDrop}>×</button>
+        </span>
+    )
+}
+
+/** Photos that are kept: touched they are seen large. */
+export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
+    const [open, setOpen] = useState<View['PhotoView'] | null>(null)
+    const [sure, setSure] = useState(false)
+    const zone = useMe().data?.timezone ?? 'UTC'
+    const close = () => { setOpen(null); setSure(false) }
+    const drop = useChange(async (photo: string) => {
+        await ask(api.DELETE('/api/photos/{photo}', { params: { path: { photo } } }))
+        close()
+    })
+    return (
+        <>
+            {photos.map((p) => (
+                <button key={p.id} type="button" className="photo" onClick={() => setOpen(p)} aria-label={t('Photo of {day}, larger', { day: day(p.kept_at, zone) })}>
+                    <img src={`/api/photos/${p.id}`} width={p.width} height={p.height} alt="" loading="lazy" />
+                    <small>{day(p.kept_at, zone)}</small>
+                </button>
+            ))}
+            <Modal opened={open !== null} onClose={close} size="xl" title={open === null ? '' : t('Photo of {day}', { day: day(open.kept_at, zone) })}>
+                {open !== null && (
+                    <>
+                        <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('the sample as it was photographed')} />
+                        <Trouble error={drop.error} />
+                        {sure
+                            ? <p>{t('The photo goes for good; the sample stays.')} <button type="button" className="quiet-act" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>{t('Remove it')}</button></p>
+                            : <button type="button" className="link" onClick={() => setSure(true)}>{t('Remove this photo')}</button>}
+                    </>
+                )}
+            </Modal>
+        </>
+    )
+}
+
+interface Props {
+    row: View['RowView']
+    taken: Photo[]
+    kept: View['PhotoView'][]
+    onTake: (photo: Photo) => void
+    onDrop: (id: string) => void
+    /** No more of this sample can be kept. */
+    full: boolean
+}
+
+/** Photos pinned to a row: those of now and those of the samples before. */
+export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
+    const [error, setError] = useState<Error | null>(null)
+    const take = (file: File | undefined) => {
+        setError(null)
+        if (file !== undefined) takePhoto(file, row.id).then(onTake).catch((e: unknown) => setError(e instanceof Error ? e : new Error(String(e))))
+    }
+    return (
+        <>
+            {!full && (
+                <label className="take-photo">
+                    <span>{t('Pin a photo')}</span>
+                    <input type="file" accept="image/*" aria-label={t('Pin a photo to {row}', { row: row.title })} onChange={(e) => { take(e.currentTarget.files?.[0]); e.currentTarget.value = '' }} />
+                </label>
+            )}
+            {full && <small className="quiet">{t('{n} photos are enough', { n: MOST_PHOTOS })}</small>}
+            {taken.map((p) => <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />)}
+            <KeptPhotos photos={kept} />
+            <Trouble error={error} />
+        </>
+    )
+}

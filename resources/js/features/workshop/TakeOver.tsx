@@ -1,0 +1,37 @@
+import { useNavigate, useSearchParams } from 'react-router'
+import { api, ask } from '../../api/client'
+import { useChange, useLessons } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+import { addReadings } from '../look/useSample'
+
+/** What was measured on a picture: along the row and to the edge, the stitch, how much of the row. */
+export interface Measured {
+    marks: number[][]
+    stitch_mm: number | null
+    row_mm: number
+}
+
+/** The way back to the sample that the picture is of, with the readings that its row asks for. Nothing where no sample is looked at. */
+export function TakeOver({ found }: { found: Measured | null }) {
+    const [search] = useSearchParams()
+    const navigate = useNavigate()
+    const of = (name: string) => search.get(name) ?? ''
+    const lessons = useLessons()
+    const row = lessons.data?.find((l) => l.id === of('lesson'))?.rows.find((r) => r.id === of('row'))
+    const back = `/look/${of('class')}/${of('student')}?${new URLSearchParams([...search].filter(([name]) => ['lesson', 'version', 'replaces'].includes(name))).toString()}`
+    const take = useChange(async (measured: Measured) => {
+        const readings = await ask(api.POST('/api/scans/readings', { body: { lesson: of('lesson'), version: Number(of('version')), row: of('row'), ...measured } }))
+        await addReadings(of('class'), of('student'), of('lesson'), search.get('replaces'), Number(of('version')), readings)
+        await navigate(back)
+    })
+    if (of('class') === '') return null
+    return (
+        <div className="take-over">
+            <p>{t('For the sample in hand: {row}', { row: row?.title ?? of('row') })}</p>
+            <button type="button" className="act" disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>{t('Take it over')}</button>
+            <button type="button" className="quiet-act" onClick={() => void navigate(back)}>{t('Back to the sample')}</button>
+            <Trouble error={take.error} />
+        </div>
+    )
+}
