@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // How fast the core is: medians and 95th percentiles of many runs, printed as measured.
 
+use OpenSeam\Core\Bench\BenchSolver;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Course\Planning\SessionProblem;
 use OpenSeam\Core\Course\Planning\SessionSolver;
@@ -25,6 +26,7 @@ use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
 use OpenSeam\Core\Tests\Support\GeneralSolver;
+use OpenSeam\Core\Tests\Support\RandomBench;
 use OpenSeam\Core\Tests\Support\RandomLessons;
 use OpenSeam\Core\Words;
 
@@ -58,6 +60,12 @@ $machines = array_map(fn (int $i): Machine => Machine::read(Data::of(['name' => 
 $feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i % count($kinds)]])), range(0, 39));
 $room = new Room($machines, $feet);
 $measure('core: room table, 30 machines × 40 feet × '.count($stitches).' stitches', 10, fn () => $room->table());
+
+$seed = 0;
+$measure('core: bench plan, 16 students, 12 lessons, proven', 60, function () use (&$seed): void {
+    $plan = BenchSolver::solve(RandomBench::of(16, 16, 12, ++$seed));
+    $plan->proven || exit("not proven: $seed\n");
+});
 
 $scan = (new SimulatedSample(widthMm: 100, heightMm: 150))->draw(1);
 $measure('core: a scan of 100 × 150 mm at 300 dpi read by itself', 5, fn () => ScanReader::read($scan));

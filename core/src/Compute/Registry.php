@@ -47,6 +47,7 @@ final class Registry
             new Calculators\AdviseNeedle,
             new Calculators\PlanSessions,
             new Calculators\CourseDates,
+            new Calculators\PlanBench,
             new Calculators\OrderChecks,
             new Calculators\Diagnose,
             new Calculators\MeasurePicture,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Support;
 
+use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Course\Planning\PlanTask;
 
 /** The GNU Linear Programming Kit from Debian's packages, asked the same question as our own solver. Tests and measurements only. */
@@ -48,12 +49,55 @@ final class GeneralSolver
             }
         }
         $lp .= "Bounds\n z >= 0\nBinary\n ".implode("\n ", $binaries)."\nEnd\n";
+        $found = self::run($lp, $seconds);
+
+        return $found === null ? null : (int) round($found);
+    }
+
+    /** The seating of most value, as an integer program. Null when it did not finish in its time. */
+    public static function seating(BenchProblem $problem, int $seconds = 10): ?float
+    {
+        $rows = $sum = $binaries = [];
+        foreach (array_keys($problem->wants) as $s) {
+            foreach ($problem->wants[$s] as $l => $value) {
+                foreach (array_keys($problem->machines) as $m) {
+                    if (! in_array($l, $problem->machines[$m], true)) {
+                        continue;
+                    }
+                    foreach ($problem->lessons[$l] === null ? [-1] : $problem->stocks($l, (string) $m) as $f) {
+                        $binaries[] = $x = "x_{$s}_{$l}_{$m}_".($f < 0 ? 'n' : $f);
+                        $sum[] = sprintf('%.6f %s', $value, $x);
+                        $rows["s$s"][] = $rows["m$m"][] = $x;
+                        $f < 0 || $rows["f$f"][] = $x;
+                        $rows["u $x"] = [$x, "y_$l"];
+                    }
+                }
+            }
+        }
+        if ($sum === []) {
+            return 0.0;
+        }
+        $lp = "Maximize\n obj: ".implode("\n + ", $sum)."\nSubject To\n";
+        foreach ($rows as $name => $xs) {
+            $lp .= ' '.match ($name[0]) {
+                'u' => "{$xs[0]} - {$xs[1]} <= 0",
+                'f' => implode("\n + ", $xs).' <= '.$problem->feet[(int) substr($name, 1)]->count,
+                default => implode("\n + ", $xs).' <= 1',
+            }."\n";
+        }
+        $open = array_map(fn (string $l): string => "y_$l", array_keys($problem->lessons));
+
+        return self::run($lp.' '.implode(' + ', $open)." <= {$problem->mostLessons}\nBinary\n ".implode("\n ", [...$binaries, ...$open])."\nEnd\n", $seconds);
+    }
+
+    private static function run(string $lp, int $seconds): ?float
+    {
         $file = (string) tempnam(sys_get_temp_dir(), 'seam-lp');
         file_put_contents($file, $lp);
         exec(sprintf('glpsol --lp %s --cuts --tmlim %d -o %s.out 2>&1', escapeshellarg($file), $seconds, escapeshellarg($file)));
         $out = (string) @file_get_contents("$file.out");
         array_map(fn (string $f): bool => is_file($f) && unlink($f), [$file, "$file.out"]);
 
-        return str_contains($out, 'INTEGER OPTIMAL') && preg_match('/Objective:\s+obj = (\d+)/', $out, $m) === 1 ? (int) $m[1] : null;
+        return str_contains($out, 'INTEGER OPTIMAL') && preg_match('/Objective:\s+obj = (\S+)/', $out, $m) === 1 ? (float) $m[1] : null;
     }
 }
