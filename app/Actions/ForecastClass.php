@@ -11,6 +11,7 @@ use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Support\ClassRoom;
+use App\Support\KeptSample;
 use App\Support\Shelf;
 use App\Support\Standings;
 use App\Support\StudentReading;
@@ -19,7 +20,7 @@ use OpenSeam\Core\Course\SampleRoom;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\FinishForecast;
-use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\LessonsToCome;
 use OpenSeam\Core\Words;
 
 /** Who finishes the course by its last session, how far the class gets, and which lesson will take longest. */
@@ -28,7 +29,7 @@ final readonly class ForecastClass
     /** The band of the fan: eight students in ten are in it. */
     private const BAND = [0.9, 0.5, 0.1];
 
-    public function __construct(private ReadClass $read, private Shelf $shelf) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private Standings $standings) {}
 
     public function __invoke(SewingClass $class, Unit $unit): ForecastView
     {
@@ -37,12 +38,16 @@ final readonly class ForecastClass
         $samples = $this->samples($class, $coming, $reading->now);
         $order = $this->shelf->order($class->course);
         $known = $this->known($class, $reading->now);
+        $toCome = new LessonsToCome($this->standings->table(), $this->shelf->bundle()->skills);
         $students = [];
         $forecasts = [];
         $takes = [];
         foreach ($reading->students as $id => $s) {
             $left = array_values(array_diff($order, self::met($s)));
-            $forecast = FinishForecast::of(TracingParameters::usual(), array_map(fn (string $l): float => $this->start($l, $known[$id] ?? []), $left), $samples);
+            $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
+            $forecast = FinishForecast::of($toCome->of(
+                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $known[$id] ?? [], array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
+            ), $samples);
             foreach ($left as $i => $lesson) {
                 $takes[$lesson][] = $forecast->expected[$i];
             }
@@ -89,16 +94,10 @@ final readonly class ForecastClass
     {
         $known = [];
         foreach (SkillStanding::query()->where('class_id', $class->id)->get() as $row) {
-            $known[$row->student_id][$row->skill] = Standings::at($row, $now)->faded;
+            $known[$row->student_id][$row->skill] = $this->standings->at($row, $now)->faded;
         }
 
         return $known;
-    }
-
-    /** @param  array<string, float>  $known */
-    private function start(string $lesson, array $known): float
-    {
-        return min(array_map(fn (string $skill): float => $known[$skill] ?? TracingParameters::usual()->start, $this->shelf->bundle()->lesson($lesson)->teaches) ?: [TracingParameters::usual()->start]);
     }
 
     /**

@@ -63,7 +63,7 @@ final readonly class JudgeSample
             }
         }
         if ($grade->verdict() !== null) {
-            $past[] = PastSample::graded($id, $lesson->id, $at, $grade);
+            $past[] = PastSample::graded($id, $lesson->id, $at, $grade, $this->shelf->bundle()->uses($lesson));
             usort($past, fn (PastSample $a, PastSample $b): int => $a->evidence->at <=> $b->evidence->at);
         }
 

@@ -23,7 +23,7 @@ use OpenSeam\Core\Words;
 /** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
 final readonly class ReadClass
 {
-    public function __construct(private StudentRecords $records, private Adviser $adviser) {}
+    public function __construct(private StudentRecords $records, private Adviser $adviser, private Standings $standings) {}
 
     /**
      * @param  string|null  $only  one student's id
@@ -46,7 +46,7 @@ final readonly class ReadClass
             $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
             $levels = [];
             foreach ($standings->get($id) ?? [] as $row) {
-                $levels[$row->skill] = Standings::at($row, $now)->level($class->school);
+                $levels[$row->skill] = $this->standings->at($row, $now)->level($class->school);
             }
             $students[$id] = new StudentReading(
                 $enrolment, $records[$id], $levels,

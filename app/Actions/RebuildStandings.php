@@ -16,7 +16,7 @@ use OpenSeam\Core\Words;
 /** Works out every standing anew from the kept samples. */
 final readonly class RebuildStandings
 {
-    public function __construct(private StudentRecords $records, private CurrentStudio $studio) {}
+    public function __construct(private StudentRecords $records, private CurrentStudio $studio, private Standings $standings) {}
 
     /** @return int students rebuilt */
     public function __invoke(): int
@@ -26,11 +26,13 @@ final readonly class RebuildStandings
             $count = 0;
             foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
                 $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-                $records = $this->studio->within($enrolments[0]->studio_id, fn (): array => $this->records->of((string) $class, $students, Words::in()));
-                foreach ($enrolments as $enrolment) {
-                    Standings::store($enrolment->studio_id, $enrolment->class_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
-                    $count++;
-                }
+                $this->studio->within($enrolments[0]->studio_id, function () use ($class, $students, $enrolments): void {
+                    $records = $this->records->of((string) $class, $students, Words::in());
+                    foreach ($enrolments as $enrolment) {
+                        $this->standings->store($enrolment->studio_id, $enrolment->class_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
+                    }
+                });
+                $count += count($enrolments);
             }
 
             return $count;

@@ -30,7 +30,7 @@ use OpenSeam\Core\Sampler\Overruling;
  */
 final readonly class RecordSample
 {
-    public function __construct(private JudgeSample $judge, private AssignLesson $assign) {}
+    public function __construct(private JudgeSample $judge, private AssignLesson $assign, private Standings $standings) {}
 
     /**
      * @throws InputError when a reading does not fit or there is nothing to keep
@@ -59,7 +59,7 @@ final readonly class RecordSample
             SewnWith::check($judged->lesson, $new->settings);
             $this->checkCorrection($new, $class, $student);
             $this->store($user, $class, $student, $judged, $new);
-            Standings::store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
+            $this->standings->store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
             ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
 
             return $judged;

@@ -32,7 +32,7 @@ use OpenSeam\Core\Skill\Skill;
 /** Students and skills, and what lies behind one of the levels. */
 final readonly class ShowClass
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private Standings $standings) {}
 
     public function __invoke(SewingClass $class, Unit $unit): ClassView
     {
@@ -67,7 +67,7 @@ final readonly class ShowClass
         $known = 0.0;
         foreach ($counted as $kept) {
             $evidence[] = $kept->past->evidence;
-            $known = Standings::book()->standings($evidence, $kept->past->evidence->at)[$skillId]->known;
+            $known = $this->standings->book()->standings($evidence, $kept->past->evidence->at)[$skillId]->known;
             $showings[] = $this->showing($kept, $skillId, $known, array_values(($photos[$kept->sample->id] ?? collect())->map(PhotoView::of(...))->all()));
         }
 

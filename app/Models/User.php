@@ -20,6 +20,7 @@ use OpenSeam\Core\Measure\Unit;
  * @property Unit $unit
  * @property Studio $studio
  * @property string|null $shelf_edition of the studio, read along with the user
+ * @property string|null $tracing of the studio, likewise
  */
 final class User extends Authenticatable
 {
@@ -37,7 +38,8 @@ final class User extends Authenticatable
     {
         // Read along: every request needs to know which shelf the studio has, and may ask no query more for it.
         self::addGlobalScope('shelf', function (Builder $query): void {
-            $query->select('users.*')->selectSub(Studio::query()->select('shelf_edition')->whereColumn('studios.id', 'users.studio_id'), 'shelf_edition');
+            $query->select('users.*')->selectSub(Studio::query()->select('shelf_edition')->whereColumn('studios.id', 'users.studio_id'), 'shelf_edition')
+                ->selectSub(Studio::query()->select('tracing')->whereColumn('studios.id', 'users.studio_id'), 'tracing');
         });
     }
 
@@ -45,6 +47,12 @@ final class User extends Authenticatable
     public function shelfEdition(): string|null|false
     {
         return array_key_exists('shelf_edition', $this->attributes) ? $this->shelf_edition : false;
+    }
+
+    /** The studio's own numbers of the skill model; false where they were not read along. */
+    public function tracing(): string|null|false
+    {
+        return array_key_exists('tracing', $this->attributes) ? $this->tracing : false;
     }
 
     /** The studio's shelf has a new edition. */

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Support\CurrentStudio;
 use App\Support\Shelf;
+use App\Support\Standings;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -21,6 +22,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(CurrentStudio::class);
         $this->app->singleton(Shelf::class);
+        $this->app->singleton(Standings::class);
     }
 
     public function boot(): void

@@ -14,7 +14,7 @@ use OpenSeam\Core\Words;
 /** Asks the core's ladder for a class: its course, policy and school. */
 final readonly class Adviser
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf, private Standings $standings) {}
 
     /**
      * @param  list<PastSample>  $samples
@@ -23,7 +23,7 @@ final readonly class Adviser
     public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words): Advice
     {
         $ladder = new Ladder(
-            $this->shelf->bundle()->skills, $this->shelf->options(), $this->shelf->order($class->course), $words, $class->policy, $class->school,
+            $this->shelf->bundle()->skills, $this->shelf->options(), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
         );
 
         return $ladder->advise($samples, $now, $wishes);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Studio;
+use OpenSeam\Core\Skill\TracingParameters;
 
 /** The studio that all queries of this request are limited to. Console work is not limited. */
 final class CurrentStudio
@@ -16,12 +17,19 @@ final class CurrentStudio
     /** The edition of its shelf; false: not looked up yet. */
     private string|null|false $edition = false;
 
-    /** @param  string|null|false  $edition  of its shelf, where it is known already */
-    public function limitTo(?string $id, string|null|false $edition = false): void
+    /** Its own numbers of the skill model, as they are kept; false: not looked up yet. */
+    private string|null|false $tracing = false;
+
+    /**
+     * @param  string|null|false  $edition  of its shelf, where it is known already
+     * @param  string|null|false  $tracing  its own numbers of the skill model, likewise
+     */
+    public function limitTo(?string $id, string|null|false $edition = false, string|null|false $tracing = false): void
     {
         $this->limited = true;
         $this->id = $id;
         $this->edition = $edition;
+        $this->tracing = $tracing;
     }
 
     public function release(): void
@@ -29,6 +37,7 @@ final class CurrentStudio
         $this->limited = false;
         $this->id = null;
         $this->edition = false;
+        $this->tracing = false;
     }
 
     /**
@@ -41,12 +50,12 @@ final class CurrentStudio
      */
     public function within(string $id, callable $work): mixed
     {
-        [$limited, $before, $edition] = [$this->limited, $this->id, $this->edition];
+        $before = [$this->limited, $this->id, $this->edition, $this->tracing];
         $this->limitTo($id);
         try {
             return $work();
         } finally {
-            [$this->limited, $this->id, $this->edition] = [$limited, $before, $edition];
+            [$this->limited, $this->id, $this->edition, $this->tracing] = $before;
         }
     }
 
@@ -72,6 +81,20 @@ final class CurrentStudio
         }
 
         return $this->edition;
+    }
+
+    /** @return array<string, TracingParameters> its own numbers of the skill model by kind, where its samples gave better ones */
+    public function tracing(): array
+    {
+        if ($this->id === null) {
+            return [];
+        }
+        if ($this->tracing === false) {
+            $found = Studio::query()->whereKey($this->id)->toBase()->value('tracing');
+            $this->tracing = is_string($found) ? $found : null;
+        }
+
+        return Tracing::read($this->tracing);
     }
 
     /** Its shelf has a new edition. */

@@ -9,14 +9,43 @@ use DateTimeImmutable;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\StandingBook;
-use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 
 /** Keeps the derived standings beside the samples they come from. */
 final class Standings
 {
-    public static function book(): StandingBook
+    /** @var array<string, array{TracingTable, StandingBook}> by studio and edition of its shelf */
+    private array $read = [];
+
+    public function __construct(private readonly Shelf $shelf, private readonly CurrentStudio $studio) {}
+
+    /** The numbers of the skill model: this studio's own where its samples gave better ones. */
+    public function table(): TracingTable
     {
-        return new StandingBook(TracingParameters::usual());
+        return $this->read()[0];
+    }
+
+    public function book(): StandingBook
+    {
+        return $this->read()[1];
+    }
+
+    /** @return array{TracingTable, StandingBook} */
+    private function read(): array
+    {
+        $key = $this->studio->id().'/'.$this->studio->edition();
+        if (! isset($this->read[$key])) {
+            $table = TracingTable::of($this->shelf->bundle()->skills, $this->studio->tracing());
+            $this->read[$key] = [$table, new StandingBook($table)];
+        }
+
+        return $this->read[$key];
+    }
+
+    /** The studio's numbers have changed. */
+    public function forget(): void
+    {
+        $this->read = [];
     }
 
     /**
@@ -25,11 +54,11 @@ final class Standings
      *
      * @param  list<Evidence>  $evidence
      */
-    public static function store(string $studio, string $class, string $student, array $evidence): void
+    public function store(string $studio, string $class, string $student, array $evidence): void
     {
         $last = $evidence === [] ? new DateTimeImmutable('@0') : $evidence[count($evidence) - 1]->at;
         $rows = [];
-        foreach (self::book()->standings($evidence, $last) as $standing) {
+        foreach ($this->book()->standings($evidence, $last) as $standing) {
             $rows[] = [
                 'id' => self::id($class, $student, $standing->skill),
                 'studio_id' => $studio, 'class_id' => $class, 'student_id' => $student, 'skill' => $standing->skill,
@@ -43,11 +72,11 @@ final class Standings
     }
 
     /** As the core sees a stored standing at a moment. */
-    public static function at(SkillStanding $row, DateTimeImmutable $now): Standing
+    public function at(SkillStanding $row, DateTimeImmutable $now): Standing
     {
         $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, $row->showings);
 
-        return new Standing($row->skill, $row->known, self::book()->fade($row->known, $row->last_shown_at, $now), $showings, $row->last_shown_at);
+        return new Standing($row->skill, $row->known, $this->book()->fade($row->skill, $row->known, $row->last_shown_at, $now), $showings, $row->last_shown_at);
     }
 
     /** The same id each time, so that a rebuild changes nothing at all. */

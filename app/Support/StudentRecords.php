@@ -93,6 +93,6 @@ final readonly class StudentRecords
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
         $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []));
 
-        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade));
+        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $this->shelf->bundle()->uses($lesson)));
     }
 }

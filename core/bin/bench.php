@@ -22,12 +22,15 @@ use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Scan\ScanReader;
 use OpenSeam\Core\Scan\SimulatedSample;
 use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
+use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Tests\Support\GeneralSolver;
 use OpenSeam\Core\Tests\Support\RandomBench;
 use OpenSeam\Core\Tests\Support\RandomLessons;
+use OpenSeam\Core\Tests\Support\SimulatedClass;
 use OpenSeam\Core\Words;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -112,3 +115,15 @@ $measure('core: next lesson, 1,000 students × 48 skills × 40 samples', 5, func
     }
 });
 printf("  %-57s %8.1f MB\n", 'core: most memory', memory_get_peak_usage() / 1e6);
+
+// Simulated learners in the first course: what each school takes and leaves.
+$learners = 100;
+printf("  %d simulated learners, the first course of %d lessons\n", $learners, count(Fixtures::order()));
+foreach (School::cases() as $school) {
+    $run = SimulatedClass::followed($school, $learners);
+    printf("    %-40s %6.1f samples each, %5.1f %% of the skills known at the end, %d finished\n", $school->value, $run['samples'], 100 * $run['known'], $run['finished']);
+}
+foreach ([2, 4, 8, 12, 16, 20] as $times) {
+    $run = SimulatedClass::inOrder($times, $learners);
+    printf("    %-40s %6.1f samples each, %5.1f %%\n", "every lesson $times times", $run['samples'], 100 * $run['known']);
+}

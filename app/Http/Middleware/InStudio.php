@@ -19,7 +19,7 @@ final readonly class InStudio
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        $user instanceof User ? $this->studio->limitTo($user->studio_id, $user->shelfEdition()) : $this->studio->limitTo(null, null);
+        $user instanceof User ? $this->studio->limitTo($user->studio_id, $user->shelfEdition(), $user->tracing()) : $this->studio->limitTo(null, null);
         try {
             return $next($request);
         } finally {

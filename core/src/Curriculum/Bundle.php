@@ -53,6 +53,16 @@ final readonly class Bundle
     }
 
     /**
+     * Skills a lesson stands on: who sews it uses them. One that has left the bundle is passed over.
+     *
+     * @return list<string>
+     */
+    public function uses(Lesson $lesson): array
+    {
+        return $this->skills->below(array_values(array_filter($lesson->teaches, $this->skills->has(...))));
+    }
+
+    /**
      * @param  array<string, Fault>  $faults
      *
      * @throws InputError when it names a skill or a fault that is not there

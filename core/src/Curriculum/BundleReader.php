@@ -20,6 +20,7 @@ use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\SkillGraphBroken;
+use OpenSeam\Core\Skill\TracingTable;
 
 /** Makes a bundle's objects from its JSON. */
 final class BundleReader
@@ -71,7 +72,7 @@ final class BundleReader
     {
         return SkillGraph::of(array_map(fn (Data $part): Skill => new Skill(
             $part->text('id'), $part->text('title', $part->text('id')), $part->text('strand', ''),
-            $part->text('shows', ''), $part->texts('needs'), $part->flag('safety'),
+            $part->text('shows', ''), $part->texts('needs'), $part->flag('safety'), TracingTable::kind($part),
         ), $parts));
     }
 

@@ -23,5 +23,12 @@ final readonly class Advice
         public array $candidates,
         /** Under the together policy: the gap that comes along. */
         public ?Drill $warmUp = null,
+        /** What can be done at home until then. */
+        public ?Drill $homework = null,
     ) {}
+
+    public function withHomework(?Drill $homework): self
+    {
+        return new self($this->kind, $this->lesson, $this->drill, $this->change, $this->reasons, $this->candidates, $this->warmUp, $homework);
+    }
 }

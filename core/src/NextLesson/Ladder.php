@@ -10,7 +10,7 @@ use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\StandingBook;
-use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
 
 /**
@@ -35,7 +35,7 @@ final readonly class Ladder
         private Words $words,
         private Policy $policy = Policy::Gate,
         private School $school = School::Tracing,
-        private ?TracingParameters $parameters = null,
+        private ?TracingTable $table = null,
         private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
     ) {
         $unlocks = [];
@@ -51,21 +51,52 @@ final readonly class Ladder
      * @param  list<PastSample>  $samples  oldest first
      * @param  list<string>  $wishes  lesson or skill ids the student wants to come to
      * @param  array<string, bool>  $wordOfTeacher  by skill
+     * @param  bool  $ownMachine  there is one at home
      */
-    public function advise(array $samples, DateTimeImmutable $now, array $wishes = [], array $wordOfTeacher = []): Advice
+    public function advise(array $samples, DateTimeImmutable $now, array $wishes = [], array $wordOfTeacher = [], bool $ownMachine = false): Advice
     {
-        $parameters = $this->parameters ?? TracingParameters::usual();
-        $book = new StandingBook($parameters, $this->fadingWeeks);
-        $standings = $book->standings(array_map(fn (PastSample $s) => $s->evidence, $samples), $now, $wordOfTeacher);
-        $record = new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $parameters, $this->unlocks);
-
-        return $this->safety($record)
+        $record = $this->record($samples, $now, $wordOfTeacher);
+        $advice = $this->safety($record)
             ?? $this->gap($record)
             ?? $this->nearTwice($record)
             ?? $this->refresh($record, $now)
             ?? $this->goOn($record)
             ?? $this->leftover($record)
             ?? $this->enrich($record, $wishes);
+
+        return $advice->withHomework($record->homework($ownMachine, $advice->drill));
+    }
+
+    /**
+     * Lessons of the course that cannot be given yet, and the skill that each waits for.
+     *
+     * @param  list<PastSample>  $samples  oldest first
+     * @param  array<string, bool>  $wordOfTeacher  by skill
+     * @return array<string, string> root gap by lesson, in course order
+     */
+    public function blocked(array $samples, DateTimeImmutable $now, array $wordOfTeacher = []): array
+    {
+        $record = $this->record($samples, $now, $wordOfTeacher);
+        $blocked = [];
+        foreach ($this->order as $id) {
+            $gap = $record->isTried($id) || $record->isPassed($id) ? null : $this->skills->rootGap($this->lessons[$id]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+            $gap === null || $blocked[$id] = $gap;
+        }
+
+        return $blocked;
+    }
+
+    /**
+     * @param  list<PastSample>  $samples
+     * @param  array<string, bool>  $wordOfTeacher
+     */
+    private function record(array $samples, DateTimeImmutable $now, array $wordOfTeacher): Record
+    {
+        $table = $this->table ?? TracingTable::of($this->skills);
+        $book = new StandingBook($table, $this->fadingWeeks);
+        $standings = $book->standings(array_map(fn (PastSample $s) => $s->evidence, $samples), $now, $wordOfTeacher);
+
+        return new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $table, $this->unlocks);
     }
 
     private function safety(Record $record): ?Advice

@@ -23,10 +23,12 @@ final readonly class Option
         public float $minutes,
         public float $againMinutes,
         public array $drills = [],
+        /** Sewn at a machine. */
+        public bool $machine = true,
     ) {}
 
     public static function of(Lesson $lesson): self
     {
-        return new self($lesson->id, $lesson->title, $lesson->teaches, $lesson->minutes->total(), $lesson->minutes->sew + $lesson->minutes->inspect, $lesson->drills);
+        return new self($lesson->id, $lesson->title, $lesson->teaches, $lesson->minutes->total(), $lesson->minutes->sew + $lesson->minutes->inspect, $lesson->drills, $lesson->machine);
     }
 }

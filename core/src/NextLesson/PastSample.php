@@ -19,7 +19,8 @@ final readonly class PastSample
         public array $findings,
     ) {}
 
-    public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade): self
+    /** @param  list<string>  $uses  skills the lesson stands on */
+    public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade, array $uses = []): self
     {
         $findings = [];
         foreach ($grade->checks as $check) {
@@ -35,7 +36,7 @@ final readonly class PastSample
             $findings[] = new Finding($fault->id, $fault->seen, $fault->seen, Verdict::NotYet, $fault->denies, $fault->id, $fault->first, null, true);
         }
 
-        return new self($lesson, new Evidence($id, $at, $grade->evidence), $findings);
+        return new self($lesson, new Evidence($id, $at, $grade->evidence, $uses), $findings);
     }
 
     /** The worst finding about a skill, or about anything when none is named. */

@@ -9,7 +9,7 @@ use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 
 /** What one student has shown so far, and what each next step would be worth. */
 final class Record
@@ -43,7 +43,7 @@ final class Record
         private readonly School $school,
         public readonly array $samples,
         public readonly array $standings,
-        private readonly TracingParameters $parameters,
+        private readonly TracingTable $table,
         private readonly array $unlocks,
     ) {
         $taught = [];
@@ -238,6 +238,27 @@ final class Record
     }
 
     /**
+     * The short exercise that is worth most at home: of a lesson sewn before, for a
+     * skill that is not sure; at a machine only where there is one at home.
+     */
+    public function homework(bool $ownMachine, ?Drill $given): ?Drill
+    {
+        $best = null;
+        $most = 0.0;
+        foreach ($this->lastByLesson as $id => $_) {
+            $lesson = $this->lessons[$id] ?? null;
+            foreach ($lesson !== null && ($ownMachine || ! $lesson->machine) ? $lesson->drills : [] as $drill) {
+                $gain = $drill === $given || $this->isSure($drill->skill) ? 0.0 : $this->gain([$drill->skill]) / $drill->minutes;
+                if ($gain > $most) {
+                    [$best, $most] = [$drill, $gain];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
      * Ways to work on a skill, best first: its drills, the lessons that teach it.
      *
      * @param  list<string>  $wanted  the skills that count towards the gain
@@ -306,8 +327,9 @@ final class Record
     {
         $gain = 0.0;
         foreach ($skills as $skill) {
-            $known = ($this->standings[$skill] ?? null)->faded ?? $this->parameters->start;
-            $gain += (1 + ($this->unlocks[$skill] ?? 0)) * (1 - $known) * $this->parameters->transit;
+            $parameters = $this->table->for($skill);
+            $known = ($this->standings[$skill] ?? null)->faded ?? $parameters->start;
+            $gain += (1 + ($this->unlocks[$skill] ?? 0)) * (1 - $known) * $parameters->transit;
         }
 
         return $gain;

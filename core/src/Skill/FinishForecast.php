@@ -6,15 +6,12 @@ namespace OpenSeam\Core\Skill;
 
 /**
  * Who finishes when, by the skill model run forward: each lesson still to come
- * takes as many samples as it takes until one is good, and each session to come
+ * takes as many samples as it takes until one is good (LessonToCome), and each session to come
  * has room for so many. The chances are worked out, not drawn: sums of
  * independent counts, folded lesson by lesson.
  */
 final readonly class FinishForecast
 {
-    /** Nobody sews one lesson more often. */
-    private const MOST_SAMPLES = 60;
-
     /**
      * @param  list<list<float>>  $done  for each session to come, the chance that at least 0, 1, 2 … of the lessons are done by its end
      * @param  list<float>  $expected  samples each lesson takes
@@ -22,24 +19,19 @@ final readonly class FinishForecast
     private function __construct(public array $done, public array $expected) {}
 
     /**
-     * @param  list<float>  $known  for each lesson to come, in order: chance that its weakest skill is known before it is shown
+     * @param  list<LessonToCome>  $lessons  in order
      * @param  list<int>  $samples  a student can sew by the end of each session to come, from now on
      */
-    public static function of(TracingParameters $p, array $known, array $samples): self
+    public static function of(array $lessons, array $samples): self
     {
         $most = max([0, ...$samples]);
         // Chance that so many samples were needed for the lessons so far.
         $needed = [0 => 1.0];
         $within = [self::cumulated($needed, $most)];
-        $expected = [];
-        foreach ($known as $start) {
-            // The demonstration has taught once before the first sample.
-            $shown = $start + (1 - $start) * $p->transit;
-            $expected[] = ExpectedSamples::untilGood($p, $shown);
-            $one = self::untilGood($p, $shown);
+        foreach ($lessons as $lesson) {
             $next = [];
             foreach ($needed as $a => $chance) {
-                foreach ($one as $n => $with) {
+                foreach ($lesson->chances as $n => $with) {
                     if ($a + $n <= $most) {
                         $next[$a + $n] = ($next[$a + $n] ?? 0.0) + $chance * $with;
                     }
@@ -49,7 +41,7 @@ final readonly class FinishForecast
             $within[] = self::cumulated($needed, $most);
         }
 
-        return new self(array_map(fn (int $s): array => array_map(fn (array $w): float => $w[$s] ?? 0.0, $within), $samples), $expected);
+        return new self(array_map(fn (int $s): array => array_map(fn (array $w): float => $w[$s] ?? 0.0, $within), $samples), array_map(fn (LessonToCome $l): float => $l->expected(), $lessons));
     }
 
     /** Chance that everything is done by the end of the last session. */
@@ -95,23 +87,6 @@ final readonly class FinishForecast
         }
 
         return $lessons;
-    }
-
-    /**
-     * @return array<int, float> chance that the first good sample is the 1st, 2nd …
-     */
-    public static function untilGood(TracingParameters $p, float $known): array
-    {
-        $unknown = 1 - $known;
-        $chances = [];
-        for ($n = 1; $n <= self::MOST_SAMPLES; $n++) {
-            $chances[$n] = $known * (1 - $p->slip) + $unknown * $p->guess;
-            $failed = $unknown * (1 - $p->guess);
-            $known = $known * $p->slip + $failed * $p->transit;
-            $unknown = $failed * (1 - $p->transit);
-        }
-
-        return $chances;
     }
 
     /**

@@ -16,5 +16,7 @@ final readonly class Skill
         public array $needs = [],
         /** Never skipped and always shown first. */
         public bool $safety = false,
+        /** How it is learned: a key of resources/tracing.json. */
+        public string $kind = TracingTable::USUAL,
     ) {}
 }

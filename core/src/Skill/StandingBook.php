@@ -16,7 +16,7 @@ final readonly class StandingBook
 
     /** @param  float|null  $fadingWeeks time constant in weeks, above 0; null switches fading off */
     public function __construct(
-        private TracingParameters $parameters,
+        private TracingTable $table,
         private ?float $fadingWeeks = self::FADING_WEEKS,
     ) {}
 
@@ -27,19 +27,24 @@ final readonly class StandingBook
      */
     public function standings(array $evidence, DateTimeImmutable $now, array $words = []): array
     {
-        $tracing = new KnowledgeTracing($this->parameters);
         /** @var array<string, array{known: float, showings: list<float>, at: DateTimeImmutable}> $state */
         $state = [];
         foreach ($evidence as $sample) {
+            // What is used keeps: the clock of its fading starts anew, though nothing was read of it.
+            foreach ($sample->uses as $skill) {
+                if (isset($state[$skill]) && ! isset($sample->weights[$skill])) {
+                    $state[$skill]['at'] = max($state[$skill]['at'], $sample->at);
+                }
+            }
             foreach ($sample->weights as $skill => $weights) {
                 if ($weights === []) {
                     continue;
                 }
                 $before = isset($state[$skill])
-                    ? $this->fade($state[$skill]['known'], $state[$skill]['at'], $sample->at)
-                    : $this->parameters->start;
+                    ? $this->fade((string) $skill, $state[$skill]['known'], $state[$skill]['at'], $sample->at)
+                    : $this->table->for((string) $skill)->start;
                 $state[$skill] = [
-                    'known' => $tracing->afterSample($before, $weights),
+                    'known' => $this->table->tracing((string) $skill)->afterSample($before, $weights),
                     'showings' => [...($state[$skill]['showings'] ?? []), array_sum($weights) / count($weights)],
                     'at' => $sample->at,
                 ];
@@ -47,17 +52,18 @@ final readonly class StandingBook
         }
         $standings = [];
         foreach ($state as $skill => $s) {
-            $standings[$skill] = new Standing((string) $skill, $s['known'], $this->fade($s['known'], $s['at'], $now), $s['showings'], $s['at'], $words[$skill] ?? null);
+            $standings[$skill] = new Standing((string) $skill, $s['known'], $this->fade((string) $skill, $s['known'], $s['at'], $now), $s['showings'], $s['at'], $words[$skill] ?? null);
         }
         foreach (array_diff_key($words, $standings) as $skill => $word) {
-            $standings[$skill] = new Standing((string) $skill, $this->parameters->start, $this->parameters->start, [], null, $word);
+            $start = $this->table->for((string) $skill)->start;
+            $standings[$skill] = new Standing((string) $skill, $start, $start, [], null, $word);
         }
 
         return $standings;
     }
 
     /** Toward the starting value between sessions; never forward, never past it. */
-    public function fade(float $known, DateTimeImmutable $from, DateTimeImmutable $to): float
+    public function fade(string $skill, float $known, DateTimeImmutable $from, DateTimeImmutable $to): float
     {
         if ($this->fadingWeeks === null) {
             return $known;
@@ -67,6 +73,8 @@ final readonly class StandingBook
             return $known;
         }
 
-        return $this->parameters->start + ($known - $this->parameters->start) * exp(-$weeks / $this->fadingWeeks);
+        $start = $this->table->for($skill)->start;
+
+        return $start + ($known - $start) * exp(-$weeks / $this->fadingWeeks);
     }
 }

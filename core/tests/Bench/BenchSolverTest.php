@@ -91,7 +91,7 @@ final class BenchSolverTest extends TestCase
     {
         $room = ['a' => ['bar', 'strip', 'cord'], 'b' => ['bar', 'strip', 'cord'], 'c' => ['bar', 'strip', 'cord'], 'd' => ['bar', 'strip', 'cord'], 'e' => ['bar', 'strip', 'cord'], 'f' => ['bar', 'strip', 'cord']];
         $problem = new BenchProblem(
-            ['1' => ['bar' => 9.0], '2' => ['bar' => 8.0], '3' => ['strip' => 7.0], '4' => ['strip' => 6.0], '5' => ['cord' => 5.0], '6' => ['cord' => 4.0]],
+            ['s' => ['bar' => 9.0], 't' => ['bar' => 8.0], 'u' => ['strip' => 7.0], 'v' => ['strip' => 6.0], 'w' => ['cord' => 5.0], 'x' => ['cord' => 4.0]],
             ['bar' => 'satin', 'strip' => 'satin', 'cord' => 'satin'], $room, [new FootStock('satin', ['a', 'b', 'c', 'd', 'e', 'f'], 3)], 3,
         );
         $plan = BenchSolver::solve($problem);

@@ -10,6 +10,8 @@ use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\NextLesson\Reason;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
 
@@ -114,6 +116,27 @@ final class LadderTest extends TestCase
         self::assertSame([Kind::GoOn, 'length-ladder', 'ends'], [$advice->kind, $advice->lesson, $advice->warmUp?->id]);
     }
 
+    public function test_homework_is_a_drill_for_who_has_a_machine_at_home(): void
+    {
+        $samples = [...Fixtures::upTo('first-seam'), Fixtures::sample('first-seam', ['seam.allowance' => [12.0, 13.0, 20.0, 12.0, 19.0], 'seam.back-end' => [0.0], 'seam.back-start' => [0.0], 'seam.pull' => [0.0]])];
+        $now = new DateTimeImmutable('2030-05-02 20:00 UTC');
+        $home = Fixtures::ladder()->advise($samples, $now, ownMachine: true);
+        self::assertNotNull($home->homework);
+        self::assertNotSame($home->drill?->id, $home->homework->id, 'the drill of the class is not given twice');
+        self::assertNull(Fixtures::ladder()->advise($samples, $now)->homework);
+        self::assertNull(Fixtures::ladder()->advise([], $now, ownMachine: true)->homework, 'nothing was sewn yet');
+    }
+
+    /** What waits for what: against the ladder's own word for every lesson of the course. */
+    public function test_what_is_blocked_names_the_deepest_gap(): void
+    {
+        $samples = [...Fixtures::upTo('first-seam'), Fixtures::sample('first-seam', ['seam.back-end' => [0.0], 'seam.back-start' => [0.0], 'seam.pull' => [0.0]])];
+        $blocked = Fixtures::ladder()->blocked($samples, new DateTimeImmutable('2030-05-02 20:00 UTC'));
+        self::assertSame('secure-ends', $blocked['length-ladder']);
+        self::assertArrayNotHasKey('first-seam', $blocked);
+        self::assertArrayNotHasKey('square-spiral', $blocked, 'it stands on the line, not on the ends');
+    }
+
     /** Whatever was sewn, the gate never gives a first lesson whose needs are not sure. */
     public function test_the_gate_holds_for_any_history(): void
     {
@@ -133,7 +156,7 @@ final class LadderTest extends TestCase
                 self::assertNotSame('', $advice->change->text);
                 $lesson = $bundle->lesson($advice->lesson);
                 $bad = array_filter(Fixtures::good($lesson), fn (): bool => mt_rand(0, 9) < 2);
-                $samples[] = Fixtures::sample($advice->lesson, array_map(fn (array $v): array => array_map(fn (?float $x): float => mt_rand(0, 1) === 1 ? 0.0 : (float) $x, $v), array_filter($bad, fn (string $k): bool => ! str_contains($k, 'count'), ARRAY_FILTER_USE_KEY)));
+                $samples[] = Fixtures::sample($advice->lesson, array_map(fn (array $v): array => array_map(fn (?float $x): float => mt_rand(0, 1) === 1 ? 0.0 : (float) $x, $v), array_filter($bad, fn (string $k): bool => Readings::fields($lesson)[$k]->kind !== FieldKind::Stitches, ARRAY_FILTER_USE_KEY)));
             }
         }
     }

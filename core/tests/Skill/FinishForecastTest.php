@@ -6,19 +6,29 @@ namespace OpenSeam\Core\Tests\Skill;
 
 use OpenSeam\Core\Skill\ExpectedSamples;
 use OpenSeam\Core\Skill\FinishForecast;
+use OpenSeam\Core\Skill\LessonToCome;
 use OpenSeam\Core\Skill\TracingParameters;
 use PHPUnit\Framework\TestCase;
 
 final class FinishForecastTest extends TestCase
 {
+    /**
+     * @param  list<float>  $known
+     * @return list<LessonToCome> never shown before
+     */
+    private static function lessons(TracingParameters $p, array $known): array
+    {
+        return array_map(fn (float $k): LessonToCome => LessonToCome::one($p, $k, false), $known);
+    }
+
     /** Start 0.5, slip 0.1, guess 0.2, no learning: the first sample is good with 0.5·0.9 + 0.5·0.2 = 0.55, the second with 0.5·0.1·0.9 + 0.5·0.8·0.2 = 0.125. */
     public function test_the_first_samples_by_hand(): void
     {
-        $chances = FinishForecast::untilGood(TracingParameters::of(0.5, 0.1, 0.2, 0.0), 0.5);
+        $chances = LessonToCome::one(TracingParameters::of(0.5, 0.1, 0.2, 0.0), 0.5)->chances;
         self::assertEqualsWithDelta(0.55, $chances[1], 1e-12);
         self::assertEqualsWithDelta(0.125, $chances[2], 1e-12);
         // What is sure and never slips takes one sample; what is never shown right takes for ever.
-        self::assertSame(1.0, FinishForecast::untilGood(TracingParameters::of(1.0, 0.0, 0.1, 0.2), 1.0)[1]);
+        self::assertSame(1.0, LessonToCome::one(TracingParameters::of(1.0, 0.0, 0.1, 0.2), 1.0)->chances[1]);
     }
 
     /** Its mean is the expected number worked out another way. */
@@ -26,11 +36,7 @@ final class FinishForecastTest extends TestCase
     {
         foreach ([0.1, 0.3, 0.7, 0.95] as $known) {
             $p = TracingParameters::usual();
-            $mean = 0.0;
-            foreach (FinishForecast::untilGood($p, $known) as $n => $chance) {
-                $mean += $n * $chance;
-            }
-            self::assertEqualsWithDelta(ExpectedSamples::untilGood($p, $known), $mean, 1e-4);
+            self::assertEqualsWithDelta(ExpectedSamples::untilGood($p, $known), LessonToCome::one($p, $known)->expected(), 1e-4);
         }
     }
 
@@ -42,7 +48,7 @@ final class FinishForecastTest extends TestCase
         $known = [0.9, 0.3, 0.3, 0.6];
         $samples = [3, 6, 10];
         $p = TracingParameters::usual();
-        $forecast = FinishForecast::of($p, $known, $samples);
+        $forecast = FinishForecast::of(self::lessons($p, $known), $samples);
         $done = array_fill(0, 3, array_fill(0, 5, 0));
         for ($i = 0; $i < 20_000; $i++) {
             $sewn = 0;
@@ -77,12 +83,12 @@ final class FinishForecastTest extends TestCase
     public function test_the_fan_of_a_class(): void
     {
         $p = TracingParameters::usual();
-        $one = FinishForecast::of($p, [0.3, 0.3, 0.3], [4, 8]);
+        $one = FinishForecast::of(self::lessons($p, [0.3, 0.3, 0.3]), [4, 8]);
         foreach ([0.9, 0.5, 0.1] as $share) {
             self::assertSame(2 + $one->lessonsBy(1, $share), FinishForecast::ofClass([[2, $one]], 1, $share));
             self::assertSame(2 + $one->lessonsBy(1, $share), FinishForecast::ofClass([[2, $one], [2, $one]], 1, $share));
         }
-        $done = FinishForecast::of($p, [], [4, 8]);
+        $done = FinishForecast::of([], [4, 8]);
         self::assertSame(5, FinishForecast::ofClass([[2, $one], [5, $done]], 0, 0.5), 'half of the class has done all');
         self::assertSame(2 + $one->lessonsBy(0, 0.8), FinishForecast::ofClass([[2, $one], [5, $done]], 0, 0.9));
         self::assertSame(0, FinishForecast::ofClass([], 0, 0.5));
@@ -91,9 +97,9 @@ final class FinishForecastTest extends TestCase
     public function test_nothing_left_and_no_time_left(): void
     {
         $p = TracingParameters::usual();
-        self::assertSame(1.0, FinishForecast::of($p, [], [3])->chance());
-        self::assertSame(1.0, FinishForecast::of($p, [], [])->chance());
-        self::assertSame(0.0, FinishForecast::of($p, [0.5], [])->chance());
-        self::assertSame(0.0, FinishForecast::of($p, [0.5, 0.5], [1])->chance(), 'two lessons take two samples');
+        self::assertSame(1.0, FinishForecast::of([], [3])->chance());
+        self::assertSame(1.0, FinishForecast::of([], [])->chance());
+        self::assertSame(0.0, FinishForecast::of(self::lessons($p, [0.5]), [])->chance());
+        self::assertSame(0.0, FinishForecast::of(self::lessons($p, [0.5, 0.5]), [1])->chance(), 'two lessons take two samples');
     }
 }

@@ -16,6 +16,7 @@ use OpenSeam\Core\Skill\SkillGraphBroken;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\StandingBook;
 use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 use PHPUnit\Framework\TestCase;
 
 final class SkillTest extends TestCase
@@ -115,9 +116,55 @@ final class SkillTest extends TestCase
         self::assertGreaterThanOrEqual(KnowledgeTracing::MASTERY, $tracing->afterSample(0.3, [1.0, 1.0]));
     }
 
+    /**
+     * The ready set is the outer fringe of knowledge space theory (Doignon &
+     * Falmagne 1985): here from the list of all knowledge states of small graphs
+     * drawn by lot, a skill is ready when with it the state is a state again.
+     */
+    public function test_the_ready_set_against_all_knowledge_states(): void
+    {
+        mt_srand(85);
+        for ($round = 0; $round < 40; $round++) {
+            $needs = [];
+            for ($i = 0; $i < mt_rand(2, 7); $i++) {
+                $needs["q$i"] = array_values(array_filter(array_keys($needs), fn (): bool => mt_rand(0, 2) === 0));
+            }
+            $graph = self::graph($needs);
+            $ids = array_keys($needs);
+            $states = [];
+            for ($bits = 0; $bits < 1 << count($ids); $bits++) {
+                $state = array_values(array_filter($ids, fn (string $id): bool => ($bits >> (int) array_search($id, $ids, true) & 1) === 1));
+                if (array_filter($state, fn (string $id): bool => array_diff($needs[$id], $state) !== []) === []) {
+                    $states[$bits] = $state;
+                }
+            }
+            foreach ($states as $bits => $state) {
+                $fringe = array_values(array_filter($ids, fn (string $id): bool => ! in_array($id, $state, true) && isset($states[$bits | 1 << (int) array_search($id, $ids, true)])));
+                $ready = $graph->ready(fn (string $id): bool => in_array($id, $state, true));
+                sort($ready);
+                self::assertSame($fringe, $ready);
+            }
+        }
+    }
+
+    /** Who sews seams every week threads the machine every week: it keeps, though nobody reads it any more. */
+    public function test_what_is_used_on_the_way_does_not_fade(): void
+    {
+        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $at = fn (int $week): DateTimeImmutable => new DateTimeImmutable("2030-05-02 +$week weeks");
+        $threaded = new Evidence('1', $at(0), ['thread' => [1.0, 1.0, 1.0]]);
+        $sewn = array_map(fn (int $w): Evidence => new Evidence("s$w", $at($w), ['seam' => [1.0]], ['thread']), range(1, 12));
+        self::assertTrue($book->standings([$threaded], $at(12))['thread']->refreshDue(School::Tracing));
+        $used = $book->standings([$threaded, ...$sewn], $at(12))['thread'];
+        self::assertFalse($used->refreshDue(School::Tracing));
+        self::assertSame($used->known, $used->faded);
+        self::assertSame([1.0], $used->showings, 'using it is no showing');
+        self::assertTrue($book->standings([$threaded, ...$sewn], $at(24))['thread']->refreshDue(School::Tracing));
+    }
+
     public function test_fading_goes_to_the_start_and_makes_a_refresh_due(): void
     {
-        $book = new StandingBook(TracingParameters::usual());
+        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
         $kept = new DateTimeImmutable('2030-01-01');
         $evidence = [new Evidence('s', $kept, ['seam' => [1.0, 1.0, 1.0]])];
         $levels = [];
@@ -128,9 +175,9 @@ final class SkillTest extends TestCase
         }
         self::assertSame([Level::Sure, Level::Sure, Level::RefreshDue, Level::RefreshDue], $levels);
         // One time constant leaves 1/e of what was gained.
-        self::assertEqualsWithDelta(0.3 + 0.6 / M_E, $book->fade(0.9, $kept, $kept->modify('+12 weeks')), 1e-9);
-        self::assertSame(0.9, (new StandingBook(TracingParameters::usual(), null))->fade(0.9, $kept, $kept->modify('+90 weeks')));
-        self::assertSame(0.9, $book->fade(0.9, $kept, $kept->modify('-1 week')), 'a clock set back does not raise or fade');
+        self::assertEqualsWithDelta(0.3 + 0.6 / M_E, $book->fade('seam', 0.9, $kept, $kept->modify('+12 weeks')), 1e-9);
+        self::assertSame(0.9, (new StandingBook(TracingTable::same(TracingParameters::usual()), null))->fade('seam', 0.9, $kept, $kept->modify('+90 weeks')));
+        self::assertSame(0.9, $book->fade('seam', 0.9, $kept, $kept->modify('-1 week')), 'a clock set back does not raise or fade');
     }
 
     public function test_schools_read_the_same_evidence_differently(): void

@@ -1218,6 +1218,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/plan-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lesson, machine and foot for each student of a session, worth the most in all, with at most so many lessons at once. */
+        post: operations["plan-bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/plan-sessions": {
         parameters: {
             query?: never;
@@ -6529,6 +6546,8 @@ export interface operations {
                         minutes: number;
                         /** @description once more, without; default as minutes */
                         again_minutes?: number;
+                        /** @description sewn at a machine; default true */
+                        machine?: boolean;
                         /** @description short exercises of one skill */
                         drills?: {
                             /** @description its id */
@@ -6563,6 +6582,8 @@ export interface operations {
                         lesson: string;
                         /** @description when, such as 2030-05-02 or 2030-05-02T19:10:00Z */
                         at?: string;
+                        /** @description skills used on the way: they do not fade meanwhile */
+                        uses?: string[];
                         /** @description what it shows of each skill */
                         evidence: {
                             /** @description a skill */
@@ -6602,6 +6623,8 @@ export interface operations {
                     }[];
                     /** @description lesson or skill ids the student wants to come to */
                     wishes?: string[];
+                    /** @description there is a machine at home */
+                    own_machine?: boolean;
                     /** @description the teacher’s own word by skill */
                     words?: {
                         [key: string]: boolean;
@@ -6665,6 +6688,15 @@ export interface operations {
                         }[];
                         /** @description a drill that comes along */
                         warm_up: string | null;
+                        /** @description a drill to do at home until then */
+                        homework: string | null;
+                        /** @description lessons of the course that cannot be given yet */
+                        blocked: {
+                            /** @description id */
+                            lesson: string;
+                            /** @description the deepest skill it waits for */
+                            skill: string;
+                        }[];
                     };
                 };
             };
@@ -6715,6 +6747,124 @@ export interface operations {
                         order: string[];
                         /** @description until the cause is found; where it is none of these, all are spent */
                         expected_minutes: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "plan-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description who is there */
+                    students: {
+                        /** @description their id */
+                        id: string;
+                        /** @description what they could sew, first choice first */
+                        candidates: {
+                            /** @description a lesson */
+                            lesson: string;
+                            /** @description what it is worth; below 0 it is better not sewn */
+                            value: number;
+                        }[];
+                        /** @description where they sat before: they stay there when it costs nothing */
+                        machine?: string;
+                    }[];
+                    /** @description what can be sewn */
+                    lessons: {
+                        /** @description its id */
+                        id: string;
+                        /** @description the kind of foot it needs; null: whatever is on */
+                        foot: string | null;
+                        /** @description minutes it is shown first */
+                        demo?: number;
+                    }[];
+                    /** @description in the room */
+                    machines: {
+                        /** @description its id */
+                        id: string;
+                        /** @description lessons it can sew */
+                        can: string[];
+                    }[];
+                    /** @description in the drawer */
+                    feet: {
+                        /** @description its kind */
+                        kind: string;
+                        /** @description machines it fits */
+                        fits: string[];
+                        /** @description how many */
+                        count: number;
+                    }[];
+                    /** @description at once */
+                    most_lessons: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description who sews what where */
+                        seats: {
+                            /** @description id */
+                            student: string;
+                            /** @description id */
+                            lesson: string;
+                            /** @description id */
+                            machine: string;
+                            /** @description kind */
+                            foot: string | null;
+                        }[];
+                        /** @description of all that is sewn */
+                        value: number;
+                        /** @description no plan is worth more */
+                        upper_bound: number;
+                        /** @description nothing better is possible */
+                        proven: boolean;
+                        /** @description one after another, so that least time is waited */
+                        demos: {
+                            /** @description id */
+                            lesson: string;
+                            /** @description minutes into the session */
+                            from: number;
+                            /** @description minutes */
+                            to: number;
+                        }[];
+                        /** @description everybody who does not have their first choice */
+                        why: {
+                            /** @description id */
+                            student: string;
+                            /**
+                             * @description what stands against it
+                             * @enum {string}
+                             */
+                            because: "nothing-to-sew" | "no-machine" | "no-foot" | "lessons" | "foot" | "machine";
+                            /** @description a sentence */
+                            text: string;
+                            /** @description what it would cost all together; null: it cannot be */
+                            cost: number | null;
+                        }[];
                     };
                 };
             };

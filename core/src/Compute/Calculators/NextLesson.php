@@ -27,6 +27,7 @@ use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\SkillGraphBroken;
 use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
 
 /** The next lesson for one student, with reasons. */
@@ -53,17 +54,19 @@ final class NextLesson implements Calculator
                 'id' => Schema::text('its id'), 'title' => Schema::text('its name'), 'teaches' => Schema::list('skills', Schema::text('a skill'), 1, 100),
                 'minutes' => Schema::number('the first time, with its demo', null, 600, 0),
                 'again_minutes' => Schema::number('once more, without; default as minutes', null, 600, 0),
+                'machine' => ['type' => 'boolean', 'description' => 'sewn at a machine; default true'],
                 'drills' => Schema::list('short exercises of one skill', Schema::object([
                     'id' => Schema::text('its id'), 'title' => Schema::text('its name'), 'skill' => Schema::text('the skill'),
                     'minutes' => Schema::number('how long', null, 600, 0), 'text' => Schema::text('what to do', 500),
                 ], ['title', 'text'])),
-            ], ['title', 'again_minutes', 'drills']), 1, 1000),
+            ], ['title', 'again_minutes', 'machine', 'drills']), 1, 1000),
             'course_order' => Schema::list('lesson ids in the order of the course; default all lessons as given', Schema::text('a lesson')),
             'policy' => Schema::oneOf('gate: nobody passes an unmet prerequisite; together: the class moves on', ['gate', 'together']),
             'school' => Schema::oneOf('when a skill counts as sure', array_column(School::cases(), 'value')),
             'samples' => Schema::list('oldest first', Schema::object([
                 'id' => Schema::text('its id'), 'lesson' => Schema::text('the lesson it was sewn for'),
                 'at' => Schema::text('when, such as 2030-05-02 or 2030-05-02T19:10:00Z'),
+                'uses' => Schema::texts('skills used on the way: they do not fade meanwhile'),
                 'evidence' => Schema::list('what it shows of each skill', Schema::object([
                     'skill' => Schema::text('a skill'), 'weights' => Schema::list('1 right, 0 wrong, between is soft', Schema::number('a weight', 0, 1), 1, 100),
                 ])),
@@ -74,8 +77,9 @@ final class NextLesson implements Calculator
                     'change' => Schema::object(['kind' => Schema::oneOf('what to change', ['setting', 'guide', 'habit']), 'text' => Schema::text('the change', 500)]),
                     'fault' => ['type' => 'boolean', 'description' => 'a fault seen rather than a check'],
                 ], ['title', 'text', 'fix', 'change', 'fault'])),
-            ], ['id', 'at', 'findings']), 0, 10_000),
+            ], ['id', 'at', 'uses', 'findings']), 0, 10_000),
             'wishes' => Schema::texts('lesson or skill ids the student wants to come to'),
+            'own_machine' => ['type' => 'boolean', 'description' => 'there is a machine at home'],
             'words' => ['type' => 'object', 'description' => 'the teacher’s own word by skill', 'additionalProperties' => ['type' => 'boolean']],
             'now' => Schema::text('the moment to decide for; default the time of the last sample'),
             'tracing' => Schema::object([
@@ -83,7 +87,7 @@ final class NextLesson implements Calculator
                 'guess' => Schema::number('chance', 0, 1), 'transit' => Schema::number('chance', 0, 1),
             ]),
             'fading_weeks' => ['type' => ['number', 'null'], 'description' => 'time constant of fading in weeks; null switches it off', 'exclusiveMinimum' => 0],
-        ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'words', 'now', 'tracing', 'fading_weeks']);
+        ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'own_machine', 'words', 'now', 'tracing', 'fading_weeks']);
     }
 
     public function answer(): array
@@ -96,6 +100,8 @@ final class NextLesson implements Calculator
                 'kind' => Schema::text('kind'), 'lesson' => ['type' => 'string'], 'drill' => ['type' => ['string', 'null']], 'minutes' => Schema::number('min'), 'gain_per_minute' => Schema::number('expected'), 'ready' => ['type' => 'boolean'],
             ])),
             'warm_up' => ['type' => ['string', 'null'], 'description' => 'a drill that comes along'],
+            'homework' => ['type' => ['string', 'null'], 'description' => 'a drill to do at home until then'],
+            'blocked' => Schema::list('lessons of the course that cannot be given yet', Schema::object(['lesson' => Schema::text('id'), 'skill' => Schema::text('the deepest skill it waits for')])),
         ]);
     }
 
@@ -152,13 +158,14 @@ final class NextLesson implements Calculator
         $ladder = new Ladder(
             $skills, $lessons, $order, Words::in(),
             Policy::from($in->text('policy', 'gate')), School::from($in->text('school', 'tracing')),
-            self::parameters($in),
+            TracingTable::same(self::parameters($in)),
             array_key_exists('fading_weeks', $in->raw()) ? $in->numberOrNull('fading_weeks') : 12.0,
         );
         /** @var array<string, bool> $words */
         $words = $in->part('words')->raw();
 
-        $advice = $ladder->advise($samples, $now, $in->texts('wishes'), $words);
+        $advice = $ladder->advise($samples, $now, $in->texts('wishes'), $words, $in->flag('own_machine'));
+        $blocked = $ladder->blocked($samples, $now, $words);
 
         return [
             'kind' => $advice->kind->value,
@@ -171,6 +178,8 @@ final class NextLesson implements Calculator
                 'minutes' => $c->minutes, 'gain_per_minute' => $c->gainPerMinute, 'ready' => $c->ready,
             ], $advice->candidates),
             'warm_up' => $advice->warmUp?->id,
+            'homework' => $advice->homework?->id,
+            'blocked' => array_map(fn (string $lesson, string $skill): array => ['lesson' => $lesson, 'skill' => $skill], array_map(strval(...), array_keys($blocked)), $blocked),
         ];
     }
 
@@ -188,6 +197,7 @@ final class NextLesson implements Calculator
 
                 return new Drill($d->text('id'), $d->text('title', $d->text('id')), $d->text('skill'), $d->number('minutes'), $d->text('text', $d->text('title', $d->text('id'))));
             }, $data->parts('drills')),
+            $data->flag('machine', true),
         );
     }
 
@@ -207,7 +217,7 @@ final class NextLesson implements Calculator
             null, $f->flag('fault'),
         ), $data->parts('findings'));
 
-        return new PastSample($data->text('lesson'), new Evidence($data->text('id', 'sample '.($i + 1)), $data->has('at') ? self::time($data, 'at') : new DateTimeImmutable('@0'), $weights), $findings);
+        return new PastSample($data->text('lesson'), new Evidence($data->text('id', 'sample '.($i + 1)), $data->has('at') ? self::time($data, 'at') : new DateTimeImmutable('@0'), $weights, $data->texts('uses')), $findings);
     }
 
     private static function parameters(Data $in): TracingParameters

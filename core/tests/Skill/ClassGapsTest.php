@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Skill;
+
+use OpenSeam\Core\Skill\ClassGaps;
+use OpenSeam\Core\Skill\School;
+use OpenSeam\Core\Skill\Skill;
+use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\Standing;
+use PHPUnit\Framework\TestCase;
+
+final class ClassGapsTest extends TestCase
+{
+    /**
+     * @param  array<string, array<string, float>>  $known  by student and skill
+     * @param  array<string, list<string>>  $sewing
+     */
+    private static function gaps(array $known, array $sewing = []): ClassGaps
+    {
+        $skills = SkillGraph::of([new Skill('thread', 'Thread'), new Skill('line', 'Line', needs: ['thread']), new Skill('turn', 'Turn', needs: ['line']), new Skill('bow', 'Bow')]);
+        $standings = [];
+        foreach ($known as $student => $mine) {
+            foreach ($mine as $skill => $p) {
+                $standings[$student][$skill] = new Standing($skill, $p, $p, [$p], null);
+            }
+        }
+
+        return ClassGaps::of($skills, School::Tracing, $standings, $sewing);
+    }
+
+    public function test_what_to_show_to_all_again(): void
+    {
+        $gaps = self::gaps([
+            'a' => ['thread' => 0.5, 'bow' => 0.4, 'line' => 0.97], 'b' => ['thread' => 0.6, 'bow' => 0.3, 'line' => 0.98], 'c' => ['thread' => 0.99, 'bow' => 0.2, 'line' => 0.4],
+            'd' => ['thread' => 0.5, 'line' => 0.99], 'e' => ['line' => 0.5],
+        ])->gaps;
+        // Threading carries the line and the turn; the bow carries nothing; the line is open for two of five.
+        self::assertSame([['thread', 3, 4, true], ['line', 2, 5, true], ['bow', 3, 3, true]], array_map(fn (array $g): array => [$g['skill'], count($g['open']), $g['tried'], $g['again']], $gaps));
+        // One alone is no gap of the class, and what is faded is open again.
+        self::assertSame([], self::gaps(['a' => ['thread' => 0.5], 'b' => ['thread' => 0.99]])->gaps);
+        self::assertFalse(self::gaps(array_fill_keys(['a', 'b'], ['thread' => 0.5]) + array_fill_keys(['c', 'd', 'e', 'f'], ['thread' => 0.99]))->gaps[0]['again']);
+    }
+
+    public function test_who_sits_next_to_whom(): void
+    {
+        $pairs = self::gaps(
+            ['a' => ['thread' => 0.99, 'line' => 0.4], 'b' => ['thread' => 0.5, 'line' => 0.99], 'c' => ['thread' => 0.4], 'd' => ['bow' => 0.99]],
+            ['a' => ['line'], 'b' => ['line'], 'c' => ['thread']],
+        )->pairs;
+        // Both at the line: they first; then there is nobody left to help with threading.
+        self::assertSame([['helper' => 'b', 'learner' => 'a', 'skill' => 'line']], $pairs);
+        $more = self::gaps(['a' => ['thread' => 0.99], 'b' => ['thread' => 0.5], 'c' => ['thread' => 0.4], 'd' => ['thread' => 0.97]], ['c' => ['thread']])->pairs;
+        self::assertSame([['a', 'c'], ['d', 'b']], array_map(fn (array $p): array => [$p['helper'], $p['learner']], $more));
+    }
+
+    public function test_nobody_and_nothing(): void
+    {
+        self::assertSame([[], []], [self::gaps([])->gaps, self::gaps(['a' => []])->pairs]);
+    }
+}
