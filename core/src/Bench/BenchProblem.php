@@ -14,6 +14,7 @@ final readonly class BenchProblem
      * @param  list<FootStock>  $feet
      * @param  int  $mostLessons  at once, 1 or more
      * @param  array<string, string>  $at  machine each student sat at before
+     * @param  array<string, string>  $held  machine that a student must sit at, and nobody else
      */
     public function __construct(
         public array $wants,
@@ -22,6 +23,7 @@ final readonly class BenchProblem
         public array $feet,
         public int $mostLessons,
         public array $at = [],
+        public array $held = [],
     ) {}
 
     /** The machine can sew it, and a foot for it, if it needs one, fits. */

@@ -86,7 +86,7 @@ final readonly class BenchReasons
         // Worth more than everything else together: it is sewn if it can be.
         $sure = 1.0 + array_sum(array_map(fn (array $w): float => max([0.0, ...array_values($w)]), $problem->wants));
         $wants = [$student => [$lesson => $sure + ($problem->wants[$student][$lesson] ?? 0.0)]] + $problem->wants;
-        $held = BenchSolver::solve(new BenchProblem($wants, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at), self::MOST_FLOWS);
+        $held = BenchSolver::solve(new BenchProblem($wants, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at, $problem->held), self::MOST_FLOWS);
 
         return max(0.0, $plan->value - ($held->value - $sure));
     }

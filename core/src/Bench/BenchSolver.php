@@ -29,13 +29,22 @@ final class BenchSolver
     /** @var list<string> */
     private array $lessons = [];
 
-    /** @var list<array<int, float>> */
+    /** @var list<array<int, float>> what each lesson is worth to each student */
     private array $values = [];
 
-    /** @var list<list<int>> */
+    /** @var list<array<int, float>> the same for the flow: whoever is held to a machine has lessons of their own there */
+    private array $inFlow = [];
+
+    /** @var array<int, list<int>> those, by the lesson they are */
+    private array $own = [];
+
+    /** @var array<int, int> and the other way round */
+    private array $is = [];
+
+    /** @var array<int, list<int>> */
     private array $stocksOf = [];
 
-    /** @var list<int> */
+    /** @var list<int> feet in each stock */
     private array $counts;
 
     /** @var array<string, array<int, true>> */
@@ -59,7 +68,6 @@ final class BenchSolver
         $this->students = array_map(strval(...), array_keys($problem->wants));
         $this->counts = array_map(fn (FootStock $f): int => $f->count, $problem->feet);
         $this->prepareLessons();
-        $this->prepareGroups();
         $scale = max([1.0, ...array_map(fn (array $w): float => max([0.0, ...array_values($w)]), $problem->wants)]);
         $number = array_flip($this->lessons);
         foreach ($this->students as $id) {
@@ -70,6 +78,8 @@ final class BenchSolver
             }
             $this->values[] = $mine;
         }
+        $this->holdSome();
+        $this->prepareGroups();
     }
 
     public static function solve(BenchProblem $problem, int $mostFlows = self::MOST_FLOWS): BenchPlan
@@ -101,14 +111,38 @@ final class BenchSolver
         }
     }
 
+    /** Whoever is held to a machine gets each lesson as one of their own, which is only sewn there. */
+    private function holdSome(): void
+    {
+        $this->inFlow = $this->values;
+        $next = count($this->lessons);
+        foreach ($this->students as $s => $id) {
+            if (! isset($this->problem->held[$id])) {
+                continue;
+            }
+            $this->inFlow[$s] = [];
+            foreach ($this->values[$s] as $l => $value) {
+                $this->inFlow[$s][$next] = $value;
+                $this->own[$l][] = $next;
+                $this->is[$next] = $l;
+                $this->stocksOf[$next++] = $this->stocksOf[$l];
+            }
+        }
+    }
+
     /** Machines that can do the same with the same feet are one group. */
     private function prepareGroups(): void
     {
         $byWhat = [];
+        $holder = array_flip($this->problem->held);
+        $number = array_flip($this->students);
         foreach (array_map(strval(...), array_keys($this->problem->machines)) as $machine) {
             $what = [];
-            foreach ($this->lessons as $l => $lesson) {
-                if (! in_array($lesson, $this->problem->machines[$machine], true)) {
+            $student = isset($holder[$machine]) ? $number[$holder[$machine]] ?? null : null;
+            // A machine that is held sews what its student does, and nothing else.
+            $sewn = $student === null ? array_keys($this->lessons) : array_keys($this->inFlow[$student]);
+            foreach ($sewn as $l) {
+                if (! in_array($this->lessons[$this->is[$l] ?? $l], $this->problem->machines[$machine], true)) {
                     continue;
                 }
                 foreach ($this->stocksOf[$l] as $f) {
@@ -236,13 +270,14 @@ final class BenchSolver
     private function flow(array $chosen, array $least = [], array $most = [], float $bound = INF): void
     {
         $this->flows++;
-        $flow = new SeatFlow($this->values, $chosen, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most);
+        $all = array_merge($chosen, ...array_map(fn (int $l): array => $this->own[$l] ?? [], $chosen));
+        $flow = new SeatFlow($this->inFlow, $all, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most);
         if ($flow->value <= $this->best['value'] + self::DUST * max(1.0, $flow->value)) {
             return;
         }
         $over = $this->overdrawn($flow, $least);
         if ($over === null) {
-            $this->best = ['value' => $flow->value, 'seats' => self::seats($flow)];
+            $this->best = ['value' => $flow->value, 'seats' => $this->seats($flow)];
 
             return;
         }
@@ -257,7 +292,7 @@ final class BenchSolver
         $left = $this->counts[$stock] - array_sum($sure);
         if ($left >= 0) {
             $shared = $most[$stock] ?? [];
-            foreach ($chosen as $l) {
+            foreach ($all as $l) {
                 in_array($stock, $this->stocksOf[$l], true) && $shared[$l] = min($shared[$l] ?? PHP_INT_MAX, $left + ($sure[$l] ?? 0));
             }
             $this->flow($chosen, [$stock => $sure] + $least, [$stock => $shared] + $most, $bound);
@@ -294,7 +329,7 @@ final class BenchSolver
     }
 
     /** @return list<array{int, int, int, int}> */
-    private static function seats(SeatFlow $flow): array
+    private function seats(SeatFlow $flow): array
     {
         $seats = [];
         $units = $flow->units;
@@ -302,7 +337,8 @@ final class BenchSolver
             if ($p >= 0) {
                 $group = (int) array_key_first(array_filter($units[$p], fn (int $n): bool => $n > 0));
                 $units[$p][$group]--;
-                $seats[] = [$s, ...$flow->pair($p), $group];
+                [$lesson, $stock] = $flow->pair($p);
+                $seats[] = [$s, $this->is[$lesson] ?? $lesson, $stock, $group];
             }
         }
 

@@ -44,7 +44,7 @@ final class SeatFlow
     /**
      * @param  list<array<int, float>>  $values  by student and lesson, 0 or more
      * @param  list<int>  $lessons  the chosen ones
-     * @param  list<list<int>>  $stocksOf  stocks by lesson; [−1] where no foot is needed
+     * @param  array<int, list<int>>  $stocksOf  stocks by lesson; [−1] where no foot is needed
      * @param  list<int>  $counts  feet by stock
      * @param  array<string, array<int, true>>  $suits  machine groups by "lesson:stock"
      * @param  array<int, int>  $free  machines in each group

@@ -53,12 +53,12 @@ final readonly class SeatMachines
             foreach (array_keys($seats) as $student) {
                 $seat = $seats[$student];
                 $own = $this->problem->at[$student] ?? null;
-                if ($own === null || $own === $seat->machine || ! isset($this->problem->machines[$own])) {
+                if ($own === null || $own === $seat->machine || ! isset($this->problem->machines[$own]) || isset($this->problem->held[$student])) {
                     continue;
                 }
                 $there = array_values(array_filter($seats, fn (Seat $s): bool => $s->machine === $own))[0] ?? null;
                 $mine = $this->moved($seat, $own, $seats, $there);
-                if ($there === null ? ! in_array($own, $free, true) : ($this->problem->at[$there->student] ?? null) === $own) {
+                if ($there === null ? ! in_array($own, $free, true) : ($this->problem->at[$there->student] ?? null) === $own || isset($this->problem->held[$there->student])) {
                     continue;
                 }
                 $theirs = $there === null || $mine === null ? null : $this->moved($there, $seat->machine, [$student => $mine] + $seats, null);

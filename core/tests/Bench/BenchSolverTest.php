@@ -47,7 +47,7 @@ final class BenchSolverTest extends TestCase
                 continue;
             }
             foreach ($p->machines as $machine => $can) {
-                if (isset($machines[$machine]) || ! in_array($lesson, $can, true)) {
+                if (isset($machines[$machine]) || ! in_array($lesson, $can, true) || ($p->held[$student] ?? $machine) !== $machine || array_key_exists($machine, array_flip(array_diff_key($p->held, [$student => 1])))) {
                     continue;
                 }
                 $stocks = $p->lessons[$lesson] === null ? [null] : array_keys($p->feet);
@@ -72,6 +72,7 @@ final class BenchSolverTest extends TestCase
         $feet = [];
         $value = 0.0;
         foreach ($plan->seats as $seat) {
+            self::assertSame($p->held[$seat->student] ?? $seat->machine, $seat->machine, $of);
             self::assertContains($seat->lesson, $p->machines[$seat->machine], $of);
             self::assertSame($p->lessons[$seat->lesson], $seat->foot, $of);
             $value += $p->wants[$seat->student][$seat->lesson];

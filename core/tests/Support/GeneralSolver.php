@@ -61,7 +61,7 @@ final class GeneralSolver
         foreach (array_keys($problem->wants) as $s) {
             foreach ($problem->wants[$s] as $l => $value) {
                 foreach (array_keys($problem->machines) as $m) {
-                    if (! in_array($l, $problem->machines[$m], true)) {
+                    if (! in_array($l, $problem->machines[$m], true) || ($problem->held[$s] ?? $m) !== $m || in_array($m, array_diff_key($problem->held, [$s => 1]), true)) {
                         continue;
                     }
                     foreach ($problem->lessons[$l] === null ? [-1] : $problem->stocks($l, (string) $m) as $f) {

@@ -39,6 +39,6 @@ final class RandomBench
             $at["s$s"] = $names[$s % $machines];
         }
 
-        return new BenchProblem($wants, $needs, $can, $feet, mt_rand(1, 4), $at);
+        return new BenchProblem($wants, $needs, $can, $feet, mt_rand(1, 4), $at, $seed % 3 === 0 ? array_slice(array_unique($at), 0, 2) : []);
     }
 }

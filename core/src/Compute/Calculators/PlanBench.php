@@ -36,7 +36,8 @@ final class PlanBench implements Calculator
                 'id' => Schema::text('their id'),
                 'candidates' => Schema::list('what they could sew, first choice first', Schema::object(['lesson' => Schema::text('a lesson'), 'value' => Schema::number('what it is worth; below 0 it is better not sewn', -1e9, 1e9)]), 0, 200),
                 'machine' => Schema::text('where they sat before: they stay there when it costs nothing'),
-            ], ['machine']), 0, 100),
+                'held' => ['type' => 'boolean', 'description' => 'they must sit there, and nobody else'],
+            ], ['machine', 'held']), 0, 100),
             'lessons' => Schema::list('what can be sewn', Schema::object([
                 'id' => Schema::text('its id'), 'foot' => ['type' => ['string', 'null'], 'description' => 'the kind of foot it needs; null: whatever is on', 'minLength' => 1, 'maxLength' => 200],
                 'demo' => Schema::number('minutes it is shown first', 0, 600),
@@ -95,7 +96,7 @@ final class PlanBench implements Calculator
 
     private static function problem(Data $in): BenchProblem
     {
-        [$lessons, $machines, $wants, $at] = [[], [], [], []];
+        [$lessons, $machines, $wants, $at, $held] = [[], [], [], [], []];
         foreach ($in->parts('lessons') as $l) {
             array_key_exists($l->text('id'), $lessons) && throw InputError::at($l->path('id'), $l->text('id'), 'Each lesson once.');
             $lessons += [$l->text('id') => $l->has('foot') ? $l->text('foot') : null];
@@ -122,10 +123,14 @@ final class PlanBench implements Calculator
             if ($s->has('machine')) {
                 isset($machines[$s->text('machine')]) || throw InputError::at($s->path('machine'), $s->text('machine'), 'This must be the id of one of the machines.');
                 $at[$id] = $s->text('machine');
+                if ($s->flag('held')) {
+                    in_array($at[$id], $held, true) && throw InputError::at($s->path('machine'), $at[$id], 'Another student is held to this machine already.');
+                    $held[$id] = $at[$id];
+                }
             }
         }
 
-        return new BenchProblem($wants, $lessons, $machines, $feet, (int) $in->number('most_lessons'), $at);
+        return new BenchProblem($wants, $lessons, $machines, $feet, (int) $in->number('most_lessons'), $at, $held);
     }
 
     /** @param  array<string, mixed>  $known */
