@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ClassController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\FindController;
@@ -92,6 +93,10 @@ Route::prefix('api')->group(function (): void {
         Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);
         Route::post('classes/{class}/plan/try', [PlanController::class, 'tryOut']);
         Route::get('classes/{class}/plan/needs', [PlanController::class, 'needs']);
+        Route::get('classes/{class}/bench', [BenchController::class, 'show']);
+        Route::put('classes/{class}/bench', [BenchController::class, 'keep']);
+        Route::put('classes/{class}/bench/state', [BenchController::class, 'state']);
+        Route::post('classes/{class}/bench/start', [BenchController::class, 'start']);
         Route::post('plan/estimate', [PlanController::class, 'estimate']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
         Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index']);

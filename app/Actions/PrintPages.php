@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Studio;
+use App\Printing\BenchCards;
 use App\Printing\Format;
 use App\Printing\HandoutPages;
 use App\Printing\LessonCard;
@@ -22,15 +23,16 @@ use App\Support\Shelf;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 
 /** Everything that can be printed, as one PDF. */
 final readonly class PrintPages
 {
     public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
 
-    public const OF_CLASS = ['seats', 'materials', 'handout', 'pack'];
+    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack'];
 
-    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials) {}
+    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench) {}
 
     /** @throws InputError for something that cannot be printed of a lesson */
     public function lesson(Lesson $lesson, string $what, Format $format): string
@@ -75,6 +77,7 @@ final readonly class PrintPages
         $lessons = array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $this->shelf->order($class->course));
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
+            'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, Unit::Millimetre))),
             'materials' => $this->shopping($sheet, $class),
             'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->bundle()->lesson(...)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),

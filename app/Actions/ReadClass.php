@@ -50,7 +50,7 @@ final readonly class ReadClass
             }
             $students[$id] = new StudentReading(
                 $enrolment, $records[$id], $levels,
-                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words),
+                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
                 $assigned->get($id),
             );
         }

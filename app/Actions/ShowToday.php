@@ -10,6 +10,7 @@ use App\Http\Resources\StudentViews;
 use App\Http\Resources\TapePieceView;
 use App\Http\Resources\TodayRowView;
 use App\Http\Resources\TodayView;
+use App\Models\BenchPlan;
 use App\Models\SewingClass;
 use App\Support\ClassReading;
 use App\Support\ClassRoom;
@@ -55,7 +56,7 @@ final readonly class ShowToday
 
         return new SessionView(
             $session->id, $session->position + 1, count($reading->sessions),
-            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape,
+            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape, $session->bench()->started_at !== null, $session->bench()->version,
         );
     }
 
@@ -64,6 +65,7 @@ final readonly class ShowToday
         $running = $inHand !== null && $inHand->state === 'running';
         $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;
         $last = $s->last();
+        $bench = $inHand?->session->bench() ?? new BenchPlan;
 
         return new TodayRowView(
             $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name,
@@ -74,6 +76,8 @@ final readonly class ShowToday
             $this->views->why($s),
             $inHand !== null && $s->lookedAtIn($inHand->session->id),
             $sewing?->toIso8601ZuluString(),
+            $bench->away[$s->enrolment->student_id] ?? 'here',
+            array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,
         );
     }
 }

@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $student_id
  * @property string|null $machine_id
  * @property int $seat
+ * @property string $note the teacher's own, for nobody else
+ * @property string|null $page_token of the page the student sees without signing in
  * @property Student $student
  * @property Machine|null $machine
  */
@@ -34,10 +36,10 @@ final class Enrolment extends OwnedByStudio
             $query->where('enrolments.student_id', $student);
         }
         $rows = $query->orderBy('enrolments.seat')->orderBy('enrolments.id')
-            ->get(['enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'machines.name as machine_name']);
+            ->get(['enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'students.own_machine as student_own_machine', 'machines.name as machine_name']);
         foreach ($rows as $row) {
             $own = $row->getAttributes();
-            $row->setRelation('student', (new Student)->newFromBuilder(['id' => $row->student_id, 'studio_id' => $row->studio_id, 'name' => $own['student_name'], 'wishes' => $own['student_wishes']]));
+            $row->setRelation('student', (new Student)->newFromBuilder(['id' => $row->student_id, 'studio_id' => $row->studio_id, 'name' => $own['student_name'], 'wishes' => $own['student_wishes'], 'own_machine' => $own['student_own_machine']]));
             $row->setRelation('machine', $row->machine_id === null ? null : (new Machine)->newFromBuilder(['id' => $row->machine_id, 'name' => $own['machine_name']]));
         }
 

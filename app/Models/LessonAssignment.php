@@ -21,6 +21,7 @@ use OpenSeam\Core\NextLesson\Kind;
  * @property string|null $proposed_drill
  * @property bool $overruled
  * @property string $overruled_because
+ * @property bool $by_bench given because of who sits where, not because the teacher thought otherwise
  * @property CarbonImmutable $assigned_at
  */
 final class LessonAssignment extends OwnedByStudio
@@ -29,5 +30,5 @@ final class LessonAssignment extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['kind' => Kind::class, 'overruled' => 'bool', 'assigned_at' => 'immutable_datetime'];
+    protected $casts = ['kind' => Kind::class, 'overruled' => 'bool', 'by_bench' => 'bool', 'assigned_at' => 'immutable_datetime'];
 }

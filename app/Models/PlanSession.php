@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class PlanSession extends OwnedByStudio
 {
+    private const BENCH = ['id', 'version', 'most_lessons', 'held', 'away', 'seats', 'started_at'];
+
     protected $casts = ['starts_at' => 'immutable_datetime', 'position' => 'int', 'minutes' => 'int'];
 
     /** @return HasMany<PlannedLesson, $this> */
@@ -36,8 +38,25 @@ final class PlanSession extends OwnedByStudio
     {
         return self::query()->select('plan_sessions.*')
             ->addSelect($withLessons ? ['laid' => PlannedLesson::query()->selectRaw("group_concat(lesson order by position separator ',')")->whereColumn('plan_session_id', 'plan_sessions.id')->where('at_home', false)] : [])
+            ->when($withLessons, fn (Builder $q) => $q->leftJoin('bench_plans', 'bench_plans.plan_session_id', '=', 'plan_sessions.id')
+                ->selectRaw(implode(', ', array_map(fn (string $c): string => "bench_plans.$c as bench_$c", self::BENCH))))
             ->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
             ->where('course_plans.class_id', $class)->orderBy('plan_sessions.position');
+    }
+
+    /** Its bench plan as read by ofClass() with the lessons; an empty one where there is none yet. */
+    public function bench(): BenchPlan
+    {
+        $own = $this->getAttributes();
+        if (($own['bench_id'] ?? null) === null) {
+            return new BenchPlan(['plan_session_id' => $this->id]);
+        }
+        $kept = [];
+        foreach (self::BENCH as $column) {
+            $kept[$column] = $own["bench_$column"];
+        }
+
+        return (new BenchPlan)->newFromBuilder($kept + ['plan_session_id' => $this->id, 'studio_id' => $this->studio_id]);
     }
 
     public function endsAt(): CarbonImmutable

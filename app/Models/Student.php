@@ -7,10 +7,11 @@ namespace App\Models;
 /**
  * @property string $name
  * @property list<string> $wishes
+ * @property bool $own_machine there is one at home
  */
 final class Student extends OwnedByStudio
 {
-    protected $casts = ['wishes' => 'array'];
+    protected $casts = ['wishes' => 'array', 'own_machine' => 'bool'];
 
-    protected $attributes = ['wishes' => '[]'];
+    protected $attributes = ['wishes' => '[]', 'own_machine' => false];
 }

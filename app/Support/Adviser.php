@@ -20,12 +20,15 @@ final readonly class Adviser
      * @param  list<PastSample>  $samples
      * @param  list<string>  $wishes
      */
-    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words): Advice
+    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words, bool $ownMachine = false): Advice
     {
-        $ladder = new Ladder(
+        return $this->ladder($class, $words)->advise($samples, $now, $wishes, ownMachine: $ownMachine);
+    }
+
+    public function ladder(SewingClass $class, Words $words): Ladder
+    {
+        return new Ladder(
             $this->shelf->bundle()->skills, $this->shelf->options(), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
         );
-
-        return $ladder->advise($samples, $now, $wishes);
     }
 }

@@ -137,7 +137,7 @@ final class PrintTest extends TestCase
             }
         }
         self::assertSame(4, preg_match_all('#/Type /Page\b#', (string) $this->get('/api/lessons/first-seam/print?what=drills')->assertOk()->getContent()), 'four drills, a page each');
-        foreach (['seats', 'materials', 'handout', 'pack'] as $what) {
+        foreach (['seats', 'bench', 'materials', 'handout', 'pack'] as $what) {
             self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=$what")->assertOk()->getContent());
         }
         self::assertNotSame($this->get('/api/print/paper-drive')->getContent(), $this->get('/api/print/paper-drive?hand=left')->getContent());

@@ -65,7 +65,7 @@ final readonly class PrintController
     #[OA\Get(
         path: '/api/classes/{class}/print',
         operationId: 'printClass',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'bench', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function class(Request $request, string $class): Response

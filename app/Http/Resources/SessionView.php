@@ -22,5 +22,7 @@ final readonly class SessionView
         #[OA\Property] public int $minutes,
         #[OA\Property(enum: ['before', 'running', 'after'])] public string $state,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TapePieceView::class))] public array $tape,
+        #[OA\Property(description: 'begun with its bench plan')] public bool $begun,
+        #[OA\Property(description: 'of its bench plan')] public int $bench_version,
     ) {}
 }

@@ -25,5 +25,7 @@ final readonly class TodayRowView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $why,
         #[OA\Property] public bool $looked,
         #[OA\Property(nullable: true)] public ?string $sewing_since,
+        #[OA\Property(enum: ['here', 'late', 'absent', 'left'])] public string $state,
+        #[OA\Property(description: 'of the bench plan it began with; 0 where there is none')] public int $round,
     ) {}
 }

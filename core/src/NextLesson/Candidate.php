@@ -18,5 +18,7 @@ final readonly class Candidate
         public float $gainPerMinute,
         /** All it stands on is sure. */
         public bool $ready,
+        /** What it teaches is there already. */
+        public bool $passed = false,
     ) {}
 }

@@ -296,7 +296,7 @@ final class Record
         $option = $this->lessons[$lesson];
         $minutes = $this->isTried($lesson) ? $option->againMinutes : $option->minutes;
 
-        return new Candidate($kind, $lesson, null, $minutes, $this->gain($option->teaches) / $minutes, $this->isReady($lesson));
+        return new Candidate($kind, $lesson, null, $minutes, $this->gain($option->teaches) / $minutes, $this->isReady($lesson), $this->isPassed($lesson));
     }
 
     /** @return list<Candidate> every lesson and drill, highest gain per minute first, ready ones before others */

@@ -4,6 +4,54 @@
  */
 
 export interface paths {
+    "/api/classes/{class}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bench"];
+        put: operations["keepBench"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/bench/state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["noteState"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/bench/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startBench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes": {
         parameters: {
             query?: never;
@@ -1525,6 +1573,25 @@ export interface components {
             /** @description the one in use */
             edition: number;
         };
+        BenchBody: {
+            /** @description that it was changed from */
+            version: number;
+            /** @description different lessons at once */
+            most_lessons: number;
+            /** @description by student */
+            held: {
+                [key: string]: {
+                    machine?: string;
+                    lesson?: string;
+                };
+            };
+            /** @description by student */
+            away: {
+                [key: string]: "late" | "absent" | "left";
+            };
+            /** @description only show what it would cost; nothing is kept */
+            try?: boolean;
+        };
         BundleBody: {
             /** @description as described by course-bundle.schema.json */
             bundle: {
@@ -1811,6 +1878,11 @@ export interface components {
             email: string;
             password: string;
         };
+        StateBody: {
+            student: string;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+        };
         StudentsBody: {
             students: string[];
         };
@@ -1820,6 +1892,10 @@ export interface components {
             cause: string;
             /** @enum {string} */
             result: "cured" | "same" | "worse";
+        };
+        VersionBody: {
+            /** @description that was looked at */
+            version: number;
         };
         /** @description The next lesson and why. */
         AdviceView: {
@@ -1834,6 +1910,32 @@ export interface components {
             warm_up: components["schemas"]["DrillView"] | null;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
+        };
+        /** @description Who sits where with what in the session in hand. */
+        BenchView: {
+            class: components["schemas"]["NamedView"];
+            session: string;
+            number: number;
+            starts_at: string;
+            minutes: number;
+            /** @enum {string} */
+            state: "before" | "running" | "after";
+            version: number;
+            most_lessons: number;
+            started_at: string | null;
+            proven: boolean;
+            /**
+             * Format: float
+             * @description what holding students costs, in first choices
+             */
+            cost: number;
+            /** @description in the order of their numbers */
+            students: components["schemas"]["SeatView"][];
+            /** @description in use, in the order they stand */
+            machines: components["schemas"]["NamedView"][];
+            /** @description to hand out */
+            feet: components["schemas"]["DayFootView"][];
+            tape: components["schemas"]["TapePieceView"][];
         };
         /** @description What bringing in a bundle does to one lesson, skill, fault or course. */
         BundleChangeView: {
@@ -2696,6 +2798,40 @@ export interface components {
             /** @description place along the row and the allowance there, mm */
             marks: number[][];
         };
+        /** @description One student of a bench plan. */
+        SeatView: {
+            student: string;
+            name: string;
+            number: number;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+            /** @description 0 where nobody is seated, else 1 or more */
+            round: number;
+            lesson: string | null;
+            title: string;
+            /** @description to change or to do, in a sentence */
+            change: string;
+            /** @description null: at the table */
+            machine: string | null;
+            foot: string | null;
+            stays: boolean;
+            /**
+             * @description what the teacher holds them to
+             * @enum {string|null}
+             */
+            held: "machine" | "lesson" | "both" | null;
+            /** @description the first choice, where it is another */
+            wanted: string | null;
+            /** @description why it is another */
+            why: string | null;
+            /**
+             * Format: float
+             * @description what the first choice would cost all others together, in first choices
+             */
+            cost: number | null;
+            /** @description lessons they could sew, first choice first */
+            choices: components["schemas"]["NamedView"][];
+        };
         /** @description Something that was done to a machine. */
         ServiceView: {
             /** @enum {string} */
@@ -2714,6 +2850,10 @@ export interface components {
             /** @enum {string} */
             state: "before" | "running" | "after";
             tape: components["schemas"]["TapePieceView"][];
+            /** @description begun with its bench plan */
+            begun: boolean;
+            /** @description of its bench plan */
+            bench_version: number;
         };
         /** @description What to set, and what other schools set. */
         SettingView: {
@@ -2843,6 +2983,10 @@ export interface components {
             why: string[];
             looked: boolean;
             sewing_since: string | null;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+            /** @description of the bench plan it began with; 0 where there is none */
+            round: number;
         };
         /** @description The session in hand. */
         TodayView: {
@@ -2860,6 +3004,150 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as it would be seated now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchBody"];
+            };
+        };
+        responses: {
+            /** @description with what the teacher says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    noteState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StateBody"];
+            };
+        };
+        responses: {
+            /** @description seated anew */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionBody"];
+            };
+        };
+        responses: {
+            /** @description begun: machines and lessons are handed out */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     newClass: {
         parameters: {
             query?: never;
@@ -4612,7 +4900,7 @@ export interface operations {
     printClass: {
         parameters: {
             query: {
-                what: "seats" | "materials" | "handout" | "pack";
+                what: "seats" | "bench" | "materials" | "handout" | "pack";
                 /** @description a ULID of the caller, to ask how far it is */
                 job?: string;
                 format?: "A4" | "Letter";
@@ -6786,6 +7074,8 @@ export interface operations {
                         }[];
                         /** @description where they sat before: they stay there when it costs nothing */
                         machine?: string;
+                        /** @description they must sit there, and nobody else */
+                        held?: boolean;
                     }[];
                     /** @description what can be sewn */
                     lessons: {

@@ -10,6 +10,7 @@ import { t } from './text'
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
 const RoundPage = lazy(() => import('../features/round/RoundPage'))
+const SessionPage = lazy(() => import('../features/session/SessionPage'))
 const PlanPage = lazy(() => import('../features/plan/PlanPage'))
 const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
 const ClassPage = lazy(() => import('../features/class/ClassPage'))
@@ -42,6 +43,7 @@ export function App() {
                     <Route path="/today/:classId" element={<TodayPage />} />
                     <Route path="/look/:classId/:studentId" element={<LookPage />} />
                     <Route path="/round/:classId" element={<RoundPage />} />
+                    <Route path="/session/:classId" element={<SessionPage />} />
                     <Route path="/plan/:classId" element={<PlanPage />} />
                     <Route path="/start" element={<NewClassPage />} />
                     <Route path="/class/:classId" element={<ClassPage />} />

@@ -20,7 +20,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
         document.title = `${current?.title ?? me.studio} · Open Seam`
     }, [current, me.studio])
     const places = [
-        { name: t('Today'), to: id === undefined ? '/start' : `/today/${id}`, on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') },
+        { name: t('Today'), to: id === undefined ? '/start' : `/today/${id}`, on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') || pathname.startsWith('/session') },
         { name: t('Plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
         { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },
         { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
@@ -59,7 +59,7 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
     const navigate = useNavigate()
     const { pathname } = useLocation()
     if (current === undefined) return <span className="class-name" />
-    const place = ['today', 'plan', 'class'].find((p) => pathname.startsWith(`/${p}/`)) ?? 'today'
+    const place = ['today', 'plan', 'class', 'session'].find((p) => pathname.startsWith(`/${p}/`)) ?? 'today'
     return (
         <Menu position="bottom-start">
             <Menu.Target>

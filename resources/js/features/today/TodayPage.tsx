@@ -23,6 +23,7 @@ export default function TodayPage() {
         <div className="today">
             <div className="today-head">
                 <h1>{today.data.class.title}</h1>
+                {students.length > 0 && session !== null && <Link className="quiet-act" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Link>}
                 {students.length > 0 && <Link className="quiet-act" to={`/round/${id}`}>{t('Walk a round')}</Link>}
                 {session !== null && (
                     <p>

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\BenchPlan;
+use App\Models\SewingClass;
+use App\Support\Bench;
+use App\Support\ClassReading;
+use App\Support\RoomBook;
+use App\Support\Shelf;
+use App\Support\StudentReading;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Bench\BenchProblem;
+use OpenSeam\Core\Bench\BenchSolver;
+use OpenSeam\Core\Bench\RoomBench;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\Candidate;
+
+/** Works out who sits where with what in the session in hand. Stores nothing. */
+final readonly class SeatSession
+{
+    public function __construct(private ReadClass $read, private Shelf $shelf) {}
+
+    /**
+     * @param  (callable(BenchPlan): mixed)|null  $change  what the teacher says differently
+     *
+     * @throws InputError when somebody is held to what is not there
+     */
+    public function __invoke(SewingClass $class, Unit $unit, ?callable $change = null): Bench
+    {
+        $reading = ($this->read)($class, $unit, planned: true);
+        $inHand = $reading->sessionInHand() ?? throw (new ModelNotFoundException)->setModel(BenchPlan::class);
+        $kept = $inHand->session->bench();
+        $change === null || $change($kept);
+        $room = RoomBook::read();
+        $this->check($kept, $reading, $room);
+        $problem = $this->problem($reading, $kept, $room, $kept->held);
+        $rounds = RoomBench::rounds($problem);
+        $best = $kept->held === [] ? $rounds[0]->value ?? 0.0 : BenchSolver::solve($this->problem($reading, $kept, $room, []))->value;
+
+        return new Bench($reading, $inHand, $kept, $room, $problem, $rounds, $best);
+    }
+
+    /** @param  array<string, array{machine?: string, lesson?: string}>  $held */
+    private function problem(ClassReading $reading, BenchPlan $kept, RoomBook $room, array $held): BenchProblem
+    {
+        $wants = $at = $lessons = [];
+        foreach ($reading->students as $id => $s) {
+            if (isset($kept->away[$id])) {
+                continue;
+            }
+            $wants[$id] = self::wants($s, $held[$id]['lesson'] ?? null, fn (string $l): bool => $room->cannot($this->shelf->bundle()->lesson($l)) === null);
+            $s->enrolment->machine_id === null || $at[$id] = $s->enrolment->machine_id;
+            foreach (array_keys($wants[$id]) as $lesson) {
+                $lessons[$lesson] ??= $this->shelf->bundle()->lesson((string) $lesson);
+            }
+        }
+
+        return RoomBench::problem($room->room, $lessons, $wants, $kept->most_lessons, $at, array_filter(array_map(fn (array $h): ?string => $h['machine'] ?? null, $held)));
+    }
+
+    /**
+     * @param  callable(string): bool  $can  be sewn in this room at all
+     * @return array<string, float>
+     */
+    private static function wants(StudentReading $s, ?string $held, callable $can): array
+    {
+        $wants = RoomBench::wants($s->lesson(), array_values(array_filter($s->advice->candidates, fn (Candidate $c): bool => $can($c->lesson))));
+
+        return $held === null ? $wants : [$held => $wants[$held] ?? 0.0];
+    }
+
+    /** @throws InputError */
+    private function check(BenchPlan $kept, ClassReading $reading, RoomBook $room): void
+    {
+        $taken = [];
+        foreach ($kept->held as $student => $held) {
+            $s = $reading->students[$student] ?? throw InputError::at("held.$student", $student, 'Nobody of that id is in this class.');
+            $machine = $held['machine'] ?? null;
+            if ($machine !== null) {
+                isset($room->room->machines[$machine]) || throw InputError::at("held.$student.machine", $machine, 'This machine is not in the room, or is out of use.');
+                isset($taken[$machine]) && throw InputError::at("held.$student.machine", $machine, "{$taken[$machine]} is held to this machine already.");
+                $taken[$machine] = $s->enrolment->student->name;
+            }
+            isset($held['lesson']) && $this->lesson($held['lesson'], "held.$student.lesson");
+        }
+        foreach ($kept->away as $student => $state) {
+            isset($reading->students[$student]) || throw InputError::at("away.$student", $student, 'Nobody of that id is in this class.');
+            in_array($state, BenchPlan::AWAY, true) || throw InputError::at("away.$student", $state, 'It must be one of: '.implode(', ', BenchPlan::AWAY).'.');
+        }
+    }
+
+    private function lesson(string $id, string $field): Lesson
+    {
+        return $this->shelf->bundle()->lessons[$id] ?? throw InputError::at($field, $id, 'There is no such lesson on the shelf.');
+    }
+}

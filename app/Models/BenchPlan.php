@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+
+/**
+ * What the teacher says of who sits where in one session, and how it began.
+ *
+ * @phpstan-type Held array<string, array{machine?: string, lesson?: string}>
+ * @phpstan-type Kept list<array{student: string, lesson: string, machine: string|null, foot: string|null, round: int}>
+ *
+ * @property string $plan_session_id
+ * @property int $version
+ * @property int $most_lessons
+ * @property Held $held by student
+ * @property array<string, string> $away late, absent or left, by student
+ * @property Kept $seats
+ * @property CarbonImmutable|null $started_at
+ */
+final class BenchPlan extends OwnedByStudio
+{
+    /** Different lessons at once that one teacher keeps an eye on; common practice, no source. */
+    public const MOST_LESSONS = 4;
+
+    public const AWAY = ['late', 'absent', 'left'];
+
+    public $timestamps = false;
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    protected $attributes = ['version' => 0, 'most_lessons' => self::MOST_LESSONS, 'held' => '{}', 'away' => '{}', 'seats' => '[]'];
+
+    protected $casts = ['held' => 'array', 'away' => 'array', 'seats' => 'array', 'version' => 'int', 'most_lessons' => 'int', 'started_at' => 'immutable_datetime'];
+}

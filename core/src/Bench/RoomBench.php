@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Bench;
+
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonRoom;
+use OpenSeam\Core\Course\SewNeed;
+use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\NextLesson\Candidate;
+
+/** The bench of a real room: what its machines and feet can do for the lessons in question. */
+final readonly class RoomBench
+{
+    /** Places at the table, for what needs no machine, are named so. */
+    public const TABLE = 'table ';
+
+    /** Choices after the first that are weighed. */
+    private const CHOICES = 5;
+
+    /** The best of the other choices is worth this much of the first; common practice, no source. */
+    private const SECOND = 0.75;
+
+    /** What is worth less is better waited for than sewn. */
+    private const LEAST = 0.15;
+
+    /**
+     * @param  array<string, Lesson>  $lessons
+     * @param  array<string, array<string, float>>  $wants  value of each lesson by student, first choice first
+     * @param  array<string, string>  $at  machine by student
+     * @param  array<string, string>  $held  machine by student
+     */
+    public static function problem(Room $room, array $lessons, array $wants, int $mostLessons, array $at, array $held = []): BenchProblem
+    {
+        $machines = array_fill_keys(array_map(strval(...), array_keys($room->machines)), []);
+        $needs = $stocks = [];
+        foreach ($lessons as $id => $lesson) {
+            if (! $lesson->machine) {
+                $needs[$id] = null;
+                foreach (array_keys($wants) as $i => $_) {
+                    $machines[self::TABLE.($i + 1)][] = (string) $id;
+                }
+
+                continue;
+            }
+            $fit = LessonRoom::of($lesson, $room);
+            foreach ($fit->machines as $machine) {
+                $machines[$machine][] = (string) $id;
+            }
+            [$needs[$id], $feet] = self::scarce($lesson, $fit, $room);
+            foreach ($feet as $foot => $on) {
+                $stocks[$foot] = array_values(array_unique([...($stocks[$foot] ?? []), ...$on]));
+            }
+        }
+
+        return new BenchProblem(
+            $wants, $needs, $machines,
+            array_map(fn (string|int $foot, array $on): FootStock => new FootStock($room->feet[$foot]->kind->id, $on, $room->feet[$foot]->count), array_keys($stocks), $stocks),
+            $mostLessons, array_intersect_key(array_filter($at, fn (string $m): bool => isset($machines[$m])), $wants), array_intersect_key(array_filter($held, fn (string $m): bool => isset($machines[$m])), $wants),
+        );
+    }
+
+    /**
+     * The foot that a lesson could run out of, and the machines each of that kind fits.
+     *
+     * @return array{string|null, array<array-key, list<string>>} kind, null where there are enough for every machine; machines by foot
+     */
+    private static function scarce(Lesson $lesson, LessonRoom $fit, Room $room): array
+    {
+        $least = null;
+        foreach ($fit->feet as $i => $f) {
+            if (! $f['shared'] && $f['best'] > 0 && $f['best'] < count($fit->machines) && ($least === null || $f['best'] < $fit->feet[$least]['best'])) {
+                $least = $i;
+            }
+        }
+        if ($least === null) {
+            return [null, []];
+        }
+        /** @var SewNeed $need one for each of the room's findings, in the same order */
+        $need = $lesson->sews[$least];
+        $kind = $fit->feet[$least]['kind'];
+        $on = [];
+        foreach ($fit->machines as $machine) {
+            foreach ($room->feetFor($machine, $need->setup) as $foot) {
+                $room->feet[$foot]->kind->id !== $kind || $on[$foot][] = $machine;
+            }
+        }
+
+        return [$kind, $on];
+    }
+
+    /**
+     * What each lesson is worth to a student: the one they were given 1, the
+     * others by what they would gain there beside the most they could gain, at
+     * most three quarters.
+     *
+     * @param  list<Candidate>  $candidates  best first
+     * @return array<string, float> first choice first
+     */
+    public static function wants(?string $first, array $candidates): array
+    {
+        $wants = $first === null ? [] : [$first => 1.0];
+        $others = [];
+        $most = 1e-9;
+        foreach ($candidates as $c) {
+            $most = ($c->ready && ! $c->passed) || $c->lesson === $first ? max($most, $c->gainPerMinute) : $most;
+            $c->ready && ! $c->passed && $c->drill === null && $c->lesson !== $first && $others[$c->lesson] = max($others[$c->lesson] ?? 0.0, $c->gainPerMinute);
+        }
+        arsort($others);
+        foreach (array_slice($others, 0, self::CHOICES) as $lesson => $gain) {
+            $value = self::SECOND * $gain / $most;
+            $value < self::LEAST || $wants[(string) $lesson] = $value;
+        }
+
+        return $wants;
+    }
+
+    /**
+     * Round after round, until everybody who can be seated was: where there are
+     * fewer machines or feet than students, they take turns.
+     *
+     * @return list<BenchPlan>
+     */
+    public static function rounds(BenchProblem $problem, int $most = 4): array
+    {
+        $rounds = [];
+        $left = $problem->wants;
+        while (count($rounds) < $most) {
+            $of = new BenchProblem($left, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at, array_intersect_key($problem->held, $left));
+            $plan = BenchSolver::solve($of, count($left) > 16 ? 2_000 : BenchSolver::MOST_FLOWS);
+            if ($plan->seats === []) {
+                break;
+            }
+            $rounds[] = $plan;
+            $left = array_diff_key($left, $plan->seats);
+        }
+
+        return $rounds;
+    }
+}

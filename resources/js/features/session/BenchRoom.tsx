@@ -1,0 +1,55 @@
+import type { DragEvent } from 'react'
+import type { View } from '../../api/client'
+import { useLessons } from '../../api/queries'
+import { t } from '../../app/text'
+import { MiniDrawing } from '../../drawing/MiniDrawing'
+
+type Seat = View['SeatView']
+
+interface Props {
+    bench: View['BenchView']
+    /** Whose place is being chosen. */
+    picked: string | null
+    onPick: (student: string | null) => void
+    onMove: (student: string, machine: string) => void
+}
+
+/** The room as it stands: a place for each machine, with who sews there and after whom; a student is dragged or touched, then the place. */
+export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
+    const lessons = useLessons().data ?? []
+    const drop = (machine: string) => ({
+        onDragOver: (e: DragEvent) => e.preventDefault(),
+        onDrop: (e: DragEvent) => { e.preventDefault(); const student = e.dataTransfer.getData('text/plain'); if (student !== '') onMove(student, machine) },
+    })
+    const card = (s: Seat) => (
+        <button
+            key={s.student} type="button" draggable className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`} aria-pressed={picked === s.student}
+            onDragStart={(e) => { e.dataTransfer.setData('text/plain', s.student); e.dataTransfer.effectAllowed = 'move' }} onClick={() => onPick(picked === s.student ? null : s.student)}
+            aria-label={`${s.name}: ${s.title}`}
+        >
+            <MiniDrawing lesson={lessons.find((l) => l.id === s.lesson)} size={44} />
+            <span>
+                <b>{s.round > 1 && <small>{t('then')} </small>}{s.name}{s.held !== null && <small> · {t('held')}</small>}</b>
+                <span className="one">{s.title}</span>
+                {(s.foot !== null || s.wanted !== null) && <small>{s.foot !== null ? t('{foot} foot', { foot: s.foot }) : ''}{s.foot !== null && s.wanted !== null ? ' · ' : ''}{s.wanted !== null ? t('not {lesson}', { lesson: s.wanted.replace(/:.*/, '') }) : ''}</small>}
+            </span>
+        </button>
+    )
+    const at = (machine: string | null) => bench.students.filter((s) => s.round > 0 && s.machine === machine).sort((a, b) => a.round - b.round)
+    const table = at(null)
+    return (
+        <div className="bench-room" role="group" aria-label={t('The room')}>
+            {bench.machines.map((m) => (
+                <div key={m.id} className="bench-place" {...drop(m.id)}>
+                    <div className="bench-machine">
+                        <strong>{m.title}</strong>
+                        {picked !== null && <button type="button" className="link" onClick={() => onMove(picked, m.id)}>{t('sit here')}</button>}
+                    </div>
+                    {at(m.id).map(card)}
+                    {at(m.id).length === 0 && <p className="quiet">{t('free')}</p>}
+                </div>
+            ))}
+            {table.length > 0 && <div className="bench-place table"><div className="bench-machine"><strong>{t('At the table')}</strong></div>{table.map(card)}</div>}
+        </div>
+    )
+}

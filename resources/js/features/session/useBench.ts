@@ -1,0 +1,55 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { queries, useChange } from '../../api/queries'
+
+type Bench = View['BenchView']
+export type Held = View['BenchBody']['held']
+
+/** What the teacher says of the bench: kept, or only tried to see what it would cost. */
+export interface Wish {
+    held: Held
+    most: number
+}
+
+const path = (id: string) => ({ params: { path: { class: id } } })
+
+/** What holds now, as the server shows it. */
+function wishOf(bench: Bench): Wish {
+    const held: Held = {}
+    for (const s of bench.students) {
+        if (s.held === null) continue
+        held[s.student] = { ...(s.held !== 'lesson' && s.machine !== null ? { machine: s.machine } : {}), ...(s.held !== 'machine' && s.lesson !== null ? { lesson: s.lesson } : {}) }
+    }
+    return { held, most: bench.most_lessons }
+}
+
+const awayOf = (bench: Bench) => Object.fromEntries(bench.students.filter((s) => s.state !== 'here').map((s) => [s.student, s.state as 'late' | 'absent' | 'left']))
+
+/** The bench of the session in hand; a change is tried first and kept when the teacher says so. */
+export function useBench(id: string) {
+    const shown = useQuery({ queryKey: ['bench', id], queryFn: () => ask(api.GET('/api/classes/{class}/bench', path(id))) })
+    const [tried, setTried] = useState<{ bench: Bench; wish: Wish; what: string } | null>(null)
+    const body = (bench: Bench, wish: Wish, trying: boolean): View['BenchBody'] => ({ version: bench.version, most_lessons: wish.most, held: wish.held, away: awayOf(bench), try: trying })
+    const attempt = useChange(async ({ change, what }: { change: (wish: Wish) => Wish; what: string }) => {
+        if (shown.data === undefined) return
+        const wish = change(tried?.wish ?? wishOf(shown.data))
+        setTried({ bench: await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, true) })), wish, what })
+    })
+    const keep = useChange(async (wish: Wish) => {
+        if (shown.data === undefined) return
+        await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, false) }))
+        setTried(null)
+    })
+    const note = useChange((of: View['StateBody']) => ask(api.PUT('/api/classes/{class}/bench/state', { ...path(id), body: of })))
+    const start = useChange(async () => {
+        if (shown.data !== undefined) await ask(api.POST('/api/classes/{class}/bench/start', { ...path(id), body: { version: shown.data.version } }))
+    })
+    const error = attempt.error ?? keep.error ?? note.error ?? start.error
+    return {
+        shown, tried, attempt, keep, note, start, error,
+        bench: tried?.bench ?? shown.data,
+        putBack: () => setTried(null),
+        again: () => { attempt.reset(); keep.reset(); note.reset(); start.reset(); setTried(null); void queries.invalidateQueries({ queryKey: ['bench', id] }) },
+    }
+}
