@@ -21,6 +21,7 @@ use App\Http\Controllers\SampleController;
 use App\Http\Controllers\ScanController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\StudentController;
 use App\Http\Controllers\WorkshopController;
 use Illuminate\Support\Facades\Route;
 use OpenSeam\Core\Compute\Registry;
@@ -29,6 +30,10 @@ use OpenSeam\Core\Compute\Registry;
 Route::prefix('api')->group(function (): void {
     Route::post('sign-in', [SignInController::class, 'signIn']);
     Route::post('studios', [SignInController::class, 'open'])->middleware('throttle:open-studio');
+
+    // The page behind a student's private link: no sign-in, guesses slowed down.
+    Route::get('page/{token}', [StudentController::class, 'page'])->middleware('throttle:own-page');
+    Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->middleware('throttle:own-page');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {
         Route::post('sign-out', [SignInController::class, 'signOut']);
@@ -99,6 +104,10 @@ Route::prefix('api')->group(function (): void {
         Route::post('classes/{class}/bench/start', [BenchController::class, 'start']);
         Route::post('plan/estimate', [PlanController::class, 'estimate']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
+        Route::get('classes/{class}/students/{student}', [StudentController::class, 'show']);
+        Route::put('classes/{class}/students/{student}', [StudentController::class, 'update']);
+        Route::post('classes/{class}/students/{student}/page', [StudentController::class, 'openPage']);
+        Route::delete('classes/{class}/students/{student}/page', [StudentController::class, 'closePage']);
         Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index']);
         Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next']);
         Route::post('classes/{class}/students/{student}/next', [ClassController::class, 'chooseNext']);

@@ -7,9 +7,8 @@ namespace App\Actions;
 use App\Http\Resources\SettingsLogView;
 use App\Models\Sample;
 use App\Support\KeptSample;
-use App\Support\Shelf;
+use App\Support\SettingsLog;
 use App\Support\StudentRecords;
-use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Words;
 
 /** What worked on which machine with which cloth: settings of good samples, found again by words. No student is told of. */
@@ -21,7 +20,7 @@ final readonly class FindSettings
     /** Of those that match, how many are judged. */
     private const MOST_JUDGED = 80;
 
-    public function __construct(private Shelf $shelf, private StudentRecords $records) {}
+    public function __construct(private SettingsLog $log, private StudentRecords $records) {}
 
     /** @return list<SettingsLogView> newest first, the same settings once */
     public function __invoke(string $asked): array
@@ -30,8 +29,7 @@ final readonly class FindSettings
         $matching = [];
         foreach (Sample::query()->orderByDesc('kept_at')->limit(self::MOST_SAMPLES)->get() as $sample) {
             $settings = array_filter($sample->settings, fn (?string $v): bool => $v !== null && $v !== '');
-            // The seat's machine alone tells nothing that helps.
-            if (array_diff_key($settings, ['machine' => 1]) !== [] && count($matching) < self::MOST_JUDGED && $this->holds($wanted, $this->title($sample->lesson).' '.implode(' ', $settings))) {
+            if (SettingsLog::tells($settings) && count($matching) < self::MOST_JUDGED && $this->holds($wanted, $this->log->title($sample->lesson).' '.implode(' ', $settings))) {
                 $matching[$sample->class_id][$sample->student_id][$sample->id] = true;
             }
         }
@@ -39,27 +37,15 @@ final readonly class FindSettings
         foreach ($matching as $class => $students) {
             foreach ($this->records->of((string) $class, array_map(strval(...), array_keys($students)), Words::in()) as $student => $samples) {
                 foreach ($samples as $kept) {
-                    if (isset($students[$student][$kept->sample->id]) && $kept->grade->verdict() === Verdict::Met) {
+                    if (isset($students[$student][$kept->sample->id])) {
                         $found[] = $kept;
                     }
                 }
             }
         }
         usort($found, fn (KeptSample $a, KeptSample $b): int => $b->sample->kept_at <=> $a->sample->kept_at);
-        $log = [];
-        foreach ($found as $kept) {
-            $settings = array_filter($kept->sample->settings, fn (?string $v): bool => $v !== null && $v !== '');
-            ksort($settings);
-            $key = $kept->sample->lesson.json_encode($settings);
-            $log[$key] = SettingsLogView::of($kept->sample->lesson, $this->title($kept->sample->lesson), $settings, ($log[$key]->times ?? 0) + 1, $log[$key]->last_at ?? $kept->sample->kept_at->toIso8601ZuluString());
-        }
 
-        return array_values($log);
-    }
-
-    private function title(string $lesson): string
-    {
-        return $this->shelf->bundle()->lessons[$lesson]->title ?? $lesson;
+        return $this->log->of($found);
     }
 
     /** @param  list<string>  $wanted */

@@ -9,7 +9,7 @@ use App\Http\Resources\ForecastStudentView;
 use App\Http\Resources\ForecastView;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
-use App\Models\SkillStanding;
+use App\Support\ClassReading;
 use App\Support\ClassRoom;
 use App\Support\KeptSample;
 use App\Support\Shelf;
@@ -34,10 +34,17 @@ final readonly class ForecastClass
     public function __invoke(SewingClass $class, Unit $unit): ForecastView
     {
         $reading = ($this->read)($class, $unit, planned: true);
+
+        return $this->of($reading, ClassRoom::of($class, count($reading->students)));
+    }
+
+    /** @param  ClassReading  $reading  with what is planned; one student of it or all */
+    public function of(ClassReading $reading, ClassRoom $room): ForecastView
+    {
+        $class = $reading->class;
         $coming = array_values(array_filter($reading->sessions, fn (PlanSession $s): bool => $s->endsAt() > $reading->now));
-        $samples = $this->samples($class, $coming, $reading->now);
+        $samples = $this->samples($class, $room, $coming, $reading->now);
         $order = $this->shelf->order($class->course);
-        $known = $this->known($class, $reading->now);
         $toCome = new LessonsToCome($this->standings->table(), $this->shelf->bundle()->skills);
         $students = [];
         $forecasts = [];
@@ -46,7 +53,7 @@ final readonly class ForecastClass
             $left = array_values(array_diff($order, self::met($s)));
             $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
             $forecast = FinishForecast::of($toCome->of(
-                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $known[$id] ?? [], array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
+                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $s->known, array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
             ), $samples);
             foreach ($left as $i => $lesson) {
                 $takes[$lesson][] = $forecast->expected[$i];
@@ -76,9 +83,8 @@ final readonly class ForecastClass
      * @param  list<PlanSession>  $coming
      * @return list<int>
      */
-    private function samples(SewingClass $class, array $coming, CarbonImmutable $now): array
+    private function samples(SewingClass $class, ClassRoom $room, array $coming, CarbonImmutable $now): array
     {
-        $room = ClassRoom::of($class);
         $minutes = fn (string $id): float => $room->minutes($this->shelf, $id)->minutes;
         $more = array_map(fn (string $id): float => $minutes($id) - $this->shelf->bundle()->lesson($id)->minutes->demo, $this->shelf->order($class->course));
         $frame = $class->frame();
@@ -87,17 +93,6 @@ final readonly class ForecastClass
             'lessons' => count($s->lessonIds()), 'used' => array_sum(array_map($minutes, $s->lessonIds())), 'usable' => $frame->usable($s->position, $s->minutes),
             'left' => 1 - $s->starts_at->diffInMinutes($now, false) / max(1, $s->minutes),
         ], $coming), $more);
-    }
-
-    /** @return array<string, array<string, float>> chance that a skill is known, by student and skill, as of now */
-    private function known(SewingClass $class, CarbonImmutable $now): array
-    {
-        $known = [];
-        foreach (SkillStanding::query()->where('class_id', $class->id)->get() as $row) {
-            $known[$row->student_id][$row->skill] = $this->standings->at($row, $now)->faded;
-        }
-
-        return $known;
     }
 
     /**

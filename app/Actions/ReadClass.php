@@ -38,20 +38,23 @@ final readonly class ReadClass
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($class->id, $ids, $words);
         $assigned = LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)
-            ->orderBy('assigned_at')->orderBy('id')->get()->keyBy('student_id');
+            ->orderBy('assigned_at')->orderBy('id')->get()->groupBy('student_id');
         $standings = SkillStanding::query()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
         $students = [];
         foreach ($enrolments as $enrolment) {
             $id = $enrolment->student_id;
             $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
-            $levels = [];
+            $levels = $known = [];
             foreach ($standings->get($id) ?? [] as $row) {
-                $levels[$row->skill] = $this->standings->at($row, $now)->level($class->school);
+                $standing = $this->standings->at($row, $now);
+                $levels[$row->skill] = $standing->level($class->school);
+                $known[$row->skill] = $standing->faded;
             }
+            $given = array_values(($assigned->get($id) ?? collect())->all());
             $students[$id] = new StudentReading(
                 $enrolment, $records[$id], $levels,
                 $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
-                $assigned->get($id),
+                $given === [] ? null : $given[count($given) - 1], $given, $known,
             );
         }
 

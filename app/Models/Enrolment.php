@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $page_token of the page the student sees without signing in
  * @property Student $student
  * @property Machine|null $machine
+ * @property int $class_size students of its class, where it was read by seated()
  */
 final class Enrolment extends OwnedByStudio
 {
@@ -35,8 +36,9 @@ final class Enrolment extends OwnedByStudio
         if ($student !== null) {
             $query->where('enrolments.student_id', $student);
         }
-        $rows = $query->orderBy('enrolments.seat')->orderBy('enrolments.id')
-            ->get(['enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'students.own_machine as student_own_machine', 'machines.name as machine_name']);
+        $query->select('enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'students.own_machine as student_own_machine', 'machines.name as machine_name')
+            ->selectRaw('(select count(*) from enrolments as all_of_class where all_of_class.class_id = enrolments.class_id) as class_size');
+        $rows = $query->orderBy('enrolments.seat')->orderBy('enrolments.id')->get();
         foreach ($rows as $row) {
             $own = $row->getAttributes();
             $row->setRelation('student', (new Student)->newFromBuilder(['id' => $row->student_id, 'studio_id' => $row->studio_id, 'name' => $own['student_name'], 'wishes' => $own['student_wishes'], 'own_machine' => $own['student_own_machine']]));

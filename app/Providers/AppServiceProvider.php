@@ -31,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
+        RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));
         RateLimiter::for('open-studio', fn (Request $request): Limit => Limit::perMinute(6)->by('open-studio|'.$request->ip()));
     }
 }

@@ -7,5 +7,6 @@ namespace App\Support;
 /** A next lesson that the teacher chose instead of the proposed one. */
 final readonly class Choice
 {
-    public function __construct(public string $lesson, public ?string $drill, public string $because) {}
+    /** @param  string|null  $given  id of what the student had been given, where that was seen; "" for nothing yet */
+    public function __construct(public string $lesson, public ?string $drill, public string $because, public ?string $given = null) {}
 }

@@ -24,6 +24,11 @@ final class Conflict extends RuntimeException
         return new self('id', $id, 'A different sample was already kept under this id. The first one stays.');
     }
 
+    public static function staleChoice(string $name): self
+    {
+        return new self('given', null, "{$name} was given something else meanwhile, perhaps by another teacher. Look at that, then choose again.");
+    }
+
     public static function staleBench(int $got, int $current): self
     {
         return new self('version', $got, "Who sits where was changed meanwhile (it is at version $current now). Look at the new one, then make your change again.");

@@ -19,6 +19,8 @@ final readonly class StudentReading
      * @param  array<string, Level>  $levels  by skill
      * @param  Advice  $advice  what the ladder says now
      * @param  LessonAssignment|null  $assigned  what they were last given
+     * @param  list<LessonAssignment>  $given  all they were given, oldest first
+     * @param  array<string, float>  $known  chance that a skill is known now, by skill
      */
     public function __construct(
         public Enrolment $enrolment,
@@ -26,6 +28,8 @@ final readonly class StudentReading
         public array $levels,
         public Advice $advice,
         public ?LessonAssignment $assigned,
+        public array $given = [],
+        public array $known = [],
     ) {}
 
     public function last(): ?KeptSample

@@ -91,7 +91,7 @@ final class StudioTest extends TestCase
             if ($route->uri() === 'api/sign-out') {
                 continue;
             }
-            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'after' => 0, 'cause' => 'top-not-seated', 'result' => 'cured', 'ticked' => true, 'most_lessons' => 3, 'held' => [], 'away' => [], 'state' => 'late'] + $this->seam($class, $student);
+            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'after' => 0, 'cause' => 'top-not-seated', 'result' => 'cured', 'ticked' => true, 'most_lessons' => 3, 'held' => [], 'away' => [], 'state' => 'late', 'wishes' => [], 'own_machine' => true] + $this->seam($class, $student);
             if (str_contains($route->uri(), 'machines')) {
                 unset($body['facts']);
             }

@@ -23,6 +23,7 @@ use App\Http\Resources\SkillEvidenceView;
 use App\Http\Resources\TodayView;
 use App\Models\SewingClass;
 use App\Models\User;
+use App\Support\Conflict;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -136,7 +137,9 @@ final readonly class ClassController
     {
         $found = $this->find($class);
         $s = $read($found, $body->teacher()->unit, $student)->students[$student] ?? throw new ModelNotFoundException;
-        $assign($found, $s->enrolment->student, $s->advice, $body->choice());
+        $choice = $body->choice();
+        $choice->given === null || $choice->given === ($s->assigned->id ?? '') || throw Conflict::staleChoice($s->enrolment->student->name);
+        $assign($found, $s->enrolment->student, $s->advice, $choice);
 
         return new JsonResponse(null, 204);
     }

@@ -35,7 +35,7 @@ final class SampleBody extends PreviewBody
             'drill' => ['nullable', 'string', 'max:60'],
             'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
             'settings.*' => ['nullable', 'string', 'max:200'],
-            'next' => ['nullable', 'array:lesson,drill,because'],
+            'next' => ['nullable', 'array:lesson,drill,because,given'],
         ];
 
         return $rules + array_combine(array_map(fn (string $k): string => "next.$k", array_keys(ChoiceBody::fields())), array_map(

@@ -980,6 +980,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showStudent"];
+        put: operations["noteStudent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openPage"];
+        delete: operations["closePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings": {
         parameters: {
             query?: never;
@@ -1604,6 +1668,8 @@ export interface components {
             lesson: string;
             drill?: string | null;
             because?: string | null;
+            /** @description id of what the student had been given when this was chosen, empty for nothing yet; left out, nobody is asked */
+            given?: string | null;
         };
         CupboardBody: {
             item: string;
@@ -1882,6 +1948,14 @@ export interface components {
             student: string;
             /** @enum {string} */
             state: "here" | "late" | "absent" | "left";
+        };
+        StudentBody: {
+            /** @description the teacher’s own, for nobody else */
+            note: string;
+            /** @description lesson ids */
+            wishes: string[];
+            /** @description there is one at home */
+            own_machine: boolean;
         };
         StudentsBody: {
             students: string[];
@@ -2286,6 +2360,16 @@ export interface components {
             detail: string;
             address: string;
         };
+        /** @description What a student was given, and whether the teacher thought otherwise. */
+        GivenView: {
+            at: string;
+            title: string;
+            /** @description what was proposed, where it was another */
+            instead_of: string | null;
+            because: string;
+            /** @description because of who sat where */
+            by_bench: boolean;
+        };
         /** @description The search for what is behind a fault. */
         HuntView: {
             id: string;
@@ -2526,6 +2610,25 @@ export interface components {
              */
             read: "met" | "near" | "not-yet" | "unsure";
             because: string;
+        };
+        /** @description What a student sees of their own course: nothing of anybody else, nothing that a teacher noted. */
+        OwnPageView: {
+            name: string;
+            class: string;
+            /** @description the next session begins */
+            starts_at: string | null;
+            timezone: string;
+            title: string;
+            why: string;
+            /** @description what to change, or to do */
+            change: string;
+            drawing: components["schemas"]["DrawingView"] | null;
+            steps: string[];
+            cautions: string[];
+            /** @description there is a practice sheet to print */
+            sheet: boolean;
+            homework: components["schemas"]["DrillView"] | null;
+            skills: components["schemas"]["StudentSkillView"][];
         };
         /** @description A photo of a sample; the picture itself has its own address. */
         PhotoView: {
@@ -2798,6 +2901,17 @@ export interface components {
             /** @description place along the row and the allowance there, mm */
             marks: number[][];
         };
+        /** @description One sample on the long seam of a student. */
+        SeamStitchView: {
+            /** @description number of the session it was sewn in */
+            session: number | null;
+            sample: components["schemas"]["LastSampleView"];
+            /**
+             * Format: float
+             * @description mean weight of what it showed, 0 to 1
+             */
+            good: number;
+        };
         /** @description One student of a bench plan. */
         SeatView: {
             student: string;
@@ -2956,6 +3070,45 @@ export interface components {
             length_mm: number;
             /** Format: float */
             width_mm: number;
+        };
+        /** @description A skill as one student stands with it. */
+        StudentSkillView: {
+            id: string;
+            title: string;
+            strand: string;
+            /** @enum {string} */
+            level: "not-tried" | "begun" | "coming" | "sure" | "refresh-due";
+        };
+        /** @description Everything about one student of a class, for the teacher. */
+        StudentView: {
+            student: string;
+            name: string;
+            seat: number;
+            machine: string | null;
+            note: string;
+            own_machine: boolean;
+            /** @description lessons they want to come to */
+            wishes: components["schemas"]["NamedView"][];
+            in_hand: components["schemas"]["InHandView"];
+            /** @description id of what they were given last; empty where nothing was */
+            assigned: string;
+            advice: components["schemas"]["AdviceView"];
+            /** @description of the course, needs first */
+            skills: components["schemas"]["StudentSkillView"][];
+            /** @description oldest first */
+            seam: components["schemas"]["SeamStitchView"][];
+            /** @description lesson, and the skill it waits for */
+            blocked: components["schemas"]["NamedView"][];
+            homework: components["schemas"]["DrillView"] | null;
+            forecast: components["schemas"]["ForecastStudentView"];
+            /** @description of the course */
+            lessons: number;
+            /** @description of this student’s good samples, newest first */
+            settings: components["schemas"]["SettingsLogView"][];
+            /** @description newest first */
+            given: components["schemas"]["GivenView"][];
+            /** @description of the page the student sees; null: there is none */
+            page: string | null;
         };
         /** @description A stretch of the session, in minutes from its start. */
         TapePieceView: {
@@ -5506,6 +5659,212 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description everything about them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    noteStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudentBody"];
+            };
+        };
+        responses: {
+            /** @description noted */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the new link; an older one no longer works */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        page: string;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    closePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the link no longer works */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the student’s own page */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPageView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownSheet: {
+        parameters: {
+            query?: {
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the practice sheet at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
             };
             /** @description what is wrong */
             default: {

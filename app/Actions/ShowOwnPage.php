@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\DrawingView;
+use App\Http\Resources\DrillView;
+use App\Http\Resources\OwnPageView;
+use App\Http\Resources\StudentViews;
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Models\Studio;
+use App\Printing\Format;
+use App\Support\CurrentStudio;
+use App\Support\Shelf;
+use App\Support\StudentReading;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
+
+/** The page behind a private link: one student's own next lesson and progress. */
+final readonly class ShowOwnPage
+{
+    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private ShowStudent $show, private PrintPages $print) {}
+
+    /** @throws ModelNotFoundException for a link that was never given or is taken back */
+    public function __invoke(string $token): OwnPageView
+    {
+        return $this->within($token, function (Enrolment $enrolment): OwnPageView {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $reading = ($this->read)($class, Unit::Millimetre, $enrolment->student_id);
+            $s = $reading->students[$enrolment->student_id];
+            $lesson = $this->lesson($s);
+            $inHand = $this->views->inHand($s, $reading->words);
+            $next = array_values(array_filter($reading->sessions, fn ($p): bool => $p->starts_at > $reading->now))[0] ?? null;
+
+            return new OwnPageView(
+                $s->enrolment->student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
+                $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
+                $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->pieces !== [],
+                $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
+                $this->show->skills($class, $s),
+            );
+        });
+    }
+
+    /**
+     * The practice sheet of the next lesson.
+     *
+     * @throws InputError where there is none
+     */
+    public function sheet(string $token, Format $format): string
+    {
+        return $this->within($token, function (Enrolment $enrolment) use ($format): string {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $lesson = $this->lesson(($this->read)($class, Unit::Millimetre, $enrolment->student_id)->students[$enrolment->student_id])
+                ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
+
+            return $this->print->lesson($lesson, 'sampler', $format);
+        });
+    }
+
+    private function lesson(StudentReading $s): ?Lesson
+    {
+        return $s->lesson() === null ? null : $this->shelf->bundle()->lessons[$s->lesson()] ?? null;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Enrolment): T  $work
+     * @return T
+     */
+    private function within(string $token, callable $work): mixed
+    {
+        // Whoever has the link is nobody's teacher: the studio comes from the link alone.
+        $enrolment = preg_match('/^[0-9a-zA-Z]{40}$/', $token) === 1 ? Enrolment::query()->withoutGlobalScopes()->where('page_token', $token)->first() : null;
+
+        return $enrolment === null ? throw (new ModelNotFoundException)->setModel(Enrolment::class) : $this->studio->within($enrolment->studio_id, fn (): mixed => $work($enrolment));
+    }
+}

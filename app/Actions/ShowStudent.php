@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Resources\AdviceView;
+use App\Http\Resources\DrillView;
+use App\Http\Resources\GivenView;
+use App\Http\Resources\NamedView;
+use App\Http\Resources\SeamStitchView;
+use App\Http\Resources\StudentSkillView;
+use App\Http\Resources\StudentView;
+use App\Http\Resources\StudentViews;
+use App\Http\Resources\Titles;
+use App\Models\LessonAssignment;
+use App\Models\SewingClass;
+use App\Support\Adviser;
+use App\Support\ClassReading;
+use App\Support\ClassRoom;
+use App\Support\KeptSample;
+use App\Support\SettingsLog;
+use App\Support\Shelf;
+use App\Support\StudentReading;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\PastSample;
+
+/** Everything about one student: samples over time, what is next and why, what it rests on. */
+final readonly class ShowStudent
+{
+    private const MOST_GIVEN = 20;
+
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private Adviser $adviser, private ForecastClass $forecast, private SettingsLog $settings) {}
+
+    public function __invoke(SewingClass $class, string $student, Unit $unit): StudentView
+    {
+        $reading = ($this->read)($class, $unit, $student, planned: true);
+        $s = $reading->students[$student] ?? throw new ModelNotFoundException;
+        $room = ClassRoom::of($class, $s->enrolment->class_size);
+        $forecast = $this->forecast->of($reading, $room);
+        $bundle = $this->shelf->bundle();
+
+        return new StudentView(
+            $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine,
+            array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
+            $this->views->inHand($s, $reading->words), $s->assigned->id ?? '',
+            AdviceView::of($s->advice, $bundle, $room->room),
+            $this->skills($class, $s), $this->seam($reading, $s), $this->blocked($class, $reading, $s),
+            $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
+            $forecast->students[0], $forecast->lessons, $this->settings->of(array_reverse($s->samples)),
+            array_map(fn (LessonAssignment $g): GivenView => new GivenView(
+                $g->assigned_at->toIso8601ZuluString(), Titles::of($bundle, $g->lesson, $g->drill), $g->overruled ? Titles::of($bundle, $g->proposed_lesson, $g->proposed_drill) : null, $g->overruled_because, $g->by_bench,
+            ), array_slice(array_reverse($s->given), 0, self::MOST_GIVEN)),
+            $s->enrolment->page_token,
+        );
+    }
+
+    /** @return list<StudentSkillView> skills of the course, and others that were tried */
+    public function skills(SewingClass $class, StudentReading $s): array
+    {
+        $taught = [];
+        foreach ($this->shelf->order($class->course) as $lesson) {
+            $taught += array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, true);
+        }
+        $views = [];
+        foreach ($this->shelf->bundle()->skills->all() as $id => $skill) {
+            if (isset($taught[$id]) || isset($s->levels[$id])) {
+                $views[] = new StudentSkillView((string) $id, $skill->title, $skill->strand, $s->level((string) $id)->value);
+            }
+        }
+
+        return $views;
+    }
+
+    /** @return list<SeamStitchView> */
+    private function seam(ClassReading $reading, StudentReading $s): array
+    {
+        $number = [];
+        foreach ($reading->sessions as $session) {
+            $number[$session->id] = $session->position + 1;
+        }
+
+        return array_map(function (KeptSample $k) use ($reading, $number): SeamStitchView {
+            $weights = array_merge([], ...array_values($k->grade->evidence));
+
+            return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $weights === [] ? 0.0 : array_sum($weights) / count($weights));
+        }, $s->samples);
+    }
+
+    /** @return list<NamedView> */
+    private function blocked(SewingClass $class, ClassReading $reading, StudentReading $s): array
+    {
+        $blocked = $this->adviser->ladder($class, $reading->words)->blocked(array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples), $reading->now);
+
+        return array_map(fn (string $lesson, string $skill): NamedView => new NamedView(
+            $this->shelf->bundle()->lesson($lesson)->title, $this->shelf->bundle()->skills->get($skill)->title,
+        ), array_map(strval(...), array_keys($blocked)), array_values($blocked));
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LessonAssignment;
+use App\Models\SewingClass;
+use App\Support\Clock;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** One student: for the teacher everything, behind their own link only their own. */
+final class StudentTest extends TestCase
+{
+    private SewingClass $class;
+
+    private string $student;
+
+    private string $address;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->class = $this->sewingClass($this->teacher());
+        $this->student = $this->student($this->class);
+        $this->address = "/api/classes/{$this->class->id}/students/{$this->student}";
+    }
+
+    public function test_everything_about_one_student(): void
+    {
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student, ['settings' => ['foot' => 'Standard', 'length' => '2.5']]))->assertCreated();
+        $this->putJson($this->address, ['note' => 'left-handed', 'wishes' => ['zip'], 'own_machine' => true])->assertNoContent();
+        $view = $this->getJson($this->address)->assertOk()
+            ->assertJsonPath('name', 'Ona')->assertJsonPath('note', 'left-handed')->assertJsonPath('wishes.0.title', 'Zip')->assertJsonPath('own_machine', true)
+            ->assertJsonPath('seam.0.session', 2)->assertJsonPath('seam.0.sample.lesson', 'first-seam')->assertJsonPath('seam.0.sample.verdict', 'met')
+            ->assertJsonPath('settings.0.length', '2.5')->assertJsonPath('forecast.done', 1)->assertJsonPath('page', null);
+        self::assertGreaterThan(0, $view->json('forecast.samples'));
+        self::assertContains('Guides', array_column((array) $view->json('blocked'), 'id'));
+        self::assertSame('coming', array_column((array) $view->json('skills'), 'level', 'id')['keep-allowance'] === 'sure' ? 'coming' : 'not', 'what was shown well counts');
+        $this->assertProblem($this->putJson($this->address, ['note' => '', 'wishes' => ['juggling'], 'own_machine' => false]), 422, 'wishes[0]', 'no such lesson');
+        $this->assertProblem($this->putJson($this->address, ['note' => str_repeat('x', 1001), 'wishes' => [], 'own_machine' => false]), 422, 'note', '1000');
+        $this->getJson($this->address)->assertJsonPath('note', 'left-handed');
+    }
+
+    public function test_two_teachers_choosing_at_once(): void
+    {
+        $this->postJson("{$this->address}/next", ['lesson' => 'guides', 'because' => 'wants it', 'given' => ''])->assertNoContent();
+        $this->assertProblem($this->postJson("{$this->address}/next", ['lesson' => 'zip', 'because' => 'no, this', 'given' => '']), 409, 'given', 'another teacher');
+        $now = $this->getJson($this->address)->assertJsonPath('in_hand.lesson', 'guides')->json('assigned');
+        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => 'as agreed', 'given' => $now])->assertNoContent();
+        $this->getJson($this->address)->assertJsonPath('given.0.title', 'First seam')->assertJsonPath('given.1.because', 'wants it')->assertJsonPath('given.1.instead_of', 'Safe seat');
+        self::assertSame(2, LessonAssignment::query()->where('student_id', $this->student)->count());
+    }
+
+    public function test_the_own_page_shows_only_their_own_and_is_taken_back(): void
+    {
+        $this->putJson($this->address, ['note' => 'secret of the teacher', 'wishes' => [], 'own_machine' => true])->assertNoContent();
+        $token = $this->postJson("{$this->address}/page")->assertCreated()->json('page');
+        self::assertIsString($token);
+        self::assertMatchesRegularExpression('/^[0-9a-zA-Z]{40}$/', $token);
+        $this->app?->make('auth')->forgetGuards();
+
+        $page = $this->getJson("/api/page/$token")->assertOk()->assertJsonPath('name', 'Ona')->assertJsonPath('title', 'Safe seat')->assertJsonPath('sheet', false)->assertHeader('X-Robots-Tag', 'noindex, nofollow');
+        $text = (string) $page->getContent();
+        foreach (['secret of the teacher', 'Pim', 'Rue', $this->student, 'known'] as $private) {
+            self::assertStringNotContainsString($private, $text);
+        }
+        self::assertNotSame([], $page->json('cautions'), 'cautions stand beside what is sewn');
+        $this->assertProblem($this->getJson("/api/page/$token/sheet"), 422, 'what', 'no sampler');
+        // Nothing else opens with it, and no other link.
+        $this->getJson($this->address)->assertUnauthorized();
+        $this->getJson('/api/page/'.str_repeat('a', 40))->assertNotFound();
+        $this->getJson("/api/page/{$token}x")->assertNotFound();
+
+        $this->actingAs(\App\Models\User::query()->where('studio_id', $this->class->studio_id)->firstOrFail());
+        $newer = $this->postJson("{$this->address}/page")->assertCreated()->json('page');
+        $this->getJson("/api/page/$token")->assertNotFound();
+        $this->deleteJson("{$this->address}/page")->assertNoContent();
+        $this->getJson("/api/page/$newer")->assertNotFound();
+    }
+
+    public function test_the_practice_sheet_of_the_lesson_in_hand(): void
+    {
+        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => 'ready'])->assertNoContent();
+        $token = (string) $this->postJson("{$this->address}/page")->json('page');
+        $this->getJson("/api/page/$token")->assertJsonPath('title', 'First seam')->assertJsonPath('sheet', true);
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/page/$token/sheet")->assertOk()->getContent());
+        $this->assertProblem($this->getJson("/api/page/$token/sheet?format=A0"), 422, 'format', 'Letter');
+    }
+
+    /** A clock set back: samples that lie ahead count as they are, and nothing fades before its time. */
+    public function test_samples_dated_in_the_future(): void
+    {
+        Clock::fix(CarbonImmutable::parse(self::NOW, 'UTC')->addYear());
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student))->assertCreated();
+        $known = fn (): mixed => DB::table('skill_standings')->where('student_id', $this->student)->where('skill', 'keep-allowance')->value('known');
+        $before = $known();
+        Clock::fix(CarbonImmutable::parse(self::NOW, 'UTC'));
+        $this->getJson($this->address)->assertOk()->assertJsonPath('seam.0.sample.lesson', 'first-seam');
+        self::assertSame('sure', array_column((array) $this->getJson($this->address)->json('skills'), 'level', 'id')['keep-allowance']);
+        self::assertSame($before, $known());
+    }
+}
