@@ -52,13 +52,6 @@ $take('look-first-seam', function () use ($browser, $look, $seam): void {
     $browser->keys('n')->see('seam opens');
     $browser->driver->executeScript("document.querySelectorAll('input.num')[4].focus()");
 });
-$take('look-length-ladder', function () use ($browser, $look): void {
-    $look('Corwin');
-    foreach (['20', '50', '20', '80', '6', '7'] as $reading) {
-        $browser->keys($reading, WebDriverKeys::ENTER);
-    }
-    $browser->see('to decide');
-});
 // Taller, so that the whole course is on it.
 $browser->size(1280, 1130);
 $take('plan', function () use ($browser): void {
@@ -74,6 +67,16 @@ $take('forecast', function () use ($browser, $class): void {
     usleep(400_000);
 });
 $take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
+$take('session', function () use ($browser, $class): void {
+    $browser->go("/session/$class")->see('Next session');
+    $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Wilmot")).click()');
+    usleep(400_000);
+});
+$tobiah = fn (): string => (string) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[1].student))', [$class]);
+$take('student', function () use ($browser, $class, $tobiah): void {
+    $browser->go("/class/$class/student/{$tobiah()}")->see('Skills');
+    usleep(400_000);
+});
 $take('class-evidence', function () use ($browser, $class): void {
     $browser->go("/class/$class")->see('Tobiah')->press('Tobiah, Keep the allowance');
     $browser->see('likely known');
@@ -91,7 +94,6 @@ $browser->size(1280, 1240);
 $take('materials', fn () => $browser->go("/materials/$class")->see('in the cupboard'));
 $browser->size(1280, 800);
 $take('room', fn () => $browser->go('/room')->see('Window 1'));
-$take('room-machines', fn () => $browser->go('/room?show=machines')->see('Hearth 5'));
 $take('fault-finder', function () use ($browser): void {
     $browser->go('/workshop/faults?seen=loops-under,skipped')->see('Tick what is seen')->press('Find the cause')->see('try now');
     $browser->press('Still the same')->see('Tried');
@@ -105,5 +107,9 @@ $take('picture-ruler', function () use ($browser): void {
 });
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);
-$take('phone-today', fn () => $browser->go($today)->see('sewing'));
+$take('student-page', function () use ($browser, $class, $tobiah): void {
+    $link = (string) $browser->driver->executeAsyncScript('const xsrf = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]); fetch(`/api/classes/${arguments[0]}/students/${arguments[1]}/page`, {method: "POST", headers: {Accept: "application/json", "X-XSRF-TOKEN": xsrf}}).then((r) => r.json()).then((m) => arguments[2](m.page))', [$class, $tobiah()]);
+    $browser->go("/my/$link")->see('you sew next');
+    usleep(600_000);
+});
 $browser->close();

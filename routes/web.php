@@ -21,6 +21,7 @@ use App\Http\Controllers\SampleController;
 use App\Http\Controllers\ScanController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\SoundnessController;
 use App\Http\Controllers\StudentController;
 use App\Http\Controllers\WorkshopController;
 use Illuminate\Support\Facades\Route;
@@ -77,6 +78,9 @@ Route::prefix('api')->group(function (): void {
         Route::post('scans/read', [ScanController::class, 'read']);
         Route::post('scans/readings', [ScanController::class, 'readings']);
         Route::get('scans/simulated', [ScanController::class, 'simulated']);
+        Route::get('soundness', [SoundnessController::class, 'show']);
+        Route::post('soundness', [SoundnessController::class, 'fit']);
+        Route::delete('soundness', [SoundnessController::class, 'forget']);
         Route::get('settings', [WorkshopController::class, 'settings']);
         Route::get('faults', [HuntController::class, 'faults']);
         Route::get('hunts', [HuntController::class, 'index']);
@@ -106,6 +110,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
         Route::get('classes/{class}/students/{student}', [StudentController::class, 'show']);
         Route::put('classes/{class}/students/{student}', [StudentController::class, 'update']);
+        Route::get('classes/{class}/students/{student}/print', [PrintController::class, 'student']);
         Route::post('classes/{class}/students/{student}/page', [StudentController::class, 'openPage']);
         Route::delete('classes/{class}/students/{student}/page', [StudentController::class, 'closePage']);
         Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index']);

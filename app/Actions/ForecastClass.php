@@ -53,7 +53,7 @@ final readonly class ForecastClass
             $left = array_values(array_diff($order, self::met($s)));
             $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
             $forecast = FinishForecast::of($toCome->of(
-                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $s->known, array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
+                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $s->known(), array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
             ), $samples);
             foreach ($left as $i => $lesson) {
                 $takes[$lesson][] = $forecast->expected[$i];

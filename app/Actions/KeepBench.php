@@ -11,6 +11,7 @@ use App\Models\SewingClass;
 use App\Support\Bench;
 use App\Support\Clock;
 use App\Support\Conflict;
+use App\Support\Shelf;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Bench\BenchReasons;
 use OpenSeam\Core\Bench\RoomBench;
@@ -20,7 +21,7 @@ use OpenSeam\Core\Measure\Unit;
 /** Keeps what the teacher says of a session's bench, and begins a session with it. */
 final readonly class KeepBench
 {
-    public function __construct(private SeatSession $seat) {}
+    public function __construct(private SeatSession $seat, private Shelf $shelf) {}
 
     /**
      * @param  array<string, array{machine?: string, lesson?: string}>  $held
@@ -72,7 +73,7 @@ final readonly class KeepBench
                     ]);
                 }
             }
-            BenchPlan::query()->whereKey($bench->kept->id)->update(['seats' => json_encode($kept, JSON_THROW_ON_ERROR)]);
+            BenchPlan::query()->whereKey($bench->kept->id)->update(['seats' => json_encode($kept, JSON_THROW_ON_ERROR), 'tape' => json_encode($bench->tape($this->shelf->bundle()), JSON_THROW_ON_ERROR)]);
             $bench->kept->seats = $kept;
 
             return $bench;

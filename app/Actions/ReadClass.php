@@ -44,17 +44,16 @@ final readonly class ReadClass
         foreach ($enrolments as $enrolment) {
             $id = $enrolment->student_id;
             $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
-            $levels = $known = [];
+            $levels = $standing = [];
             foreach ($standings->get($id) ?? [] as $row) {
-                $standing = $this->standings->at($row, $now);
-                $levels[$row->skill] = $standing->level($class->school);
-                $known[$row->skill] = $standing->faded;
+                $standing[$row->skill] = $this->standings->at($row, $now);
+                $levels[$row->skill] = $standing[$row->skill]->level($class->school);
             }
             $given = array_values(($assigned->get($id) ?? collect())->all());
             $students[$id] = new StudentReading(
                 $enrolment, $records[$id], $levels,
                 $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
-                $given === [] ? null : $given[count($given) - 1], $given, $known,
+                $given === [] ? null : $given[count($given) - 1], $given, $standing,
             );
         }
 

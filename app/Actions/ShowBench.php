@@ -18,12 +18,9 @@ use App\Support\Shelf;
 use App\Support\StudentReading;
 use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchReasons;
-use OpenSeam\Core\Bench\BenchTape;
 use OpenSeam\Core\Bench\RoomBench;
 use OpenSeam\Core\Bench\Seat;
-use OpenSeam\Core\Course\LessonMinutes;
 use OpenSeam\Core\Machine\FootBook;
-use OpenSeam\Core\NextLesson\Kind;
 
 /** A bench as the screen and the seat cards show it. */
 final readonly class ShowBench
@@ -103,16 +100,6 @@ final readonly class ShowBench
     /** @return list<TapePieceView> */
     private function tape(Bench $bench): array
     {
-        $lessons = array_map(fn (string|int $l): LessonMinutes => $this->shelf->bundle()->lesson((string) $l)->minutes, array_combine(array_keys($bench->problem->lessons), array_keys($bench->problem->lessons)));
-        $toShow = [];
-        foreach ($bench->seats() as $student => [$seat]) {
-            in_array($bench->kindOf($student, $seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
-        }
-        $running = $bench->inHand->state === 'running' ? max(0.0, $bench->inHand->session->starts_at->diffInSeconds($bench->reading->now) / 60) : 0.0;
-
-        return array_map(fn (array $p): TapePieceView => new TapePieceView(
-            $p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'],
-            $bench->reading->words->say("tape.{$p['kind']}", ['lesson' => $p['lesson'] === null ? '' : $this->shelf->bundle()->lesson($p['lesson'])->title, 'round' => (string) $p['round']]),
-        ), BenchTape::of($bench->rounds, $lessons, $toShow, $bench->reading->class->frame(), $running));
+        return array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $bench->reading->words), $bench->tape($this->shelf->bundle()));
     }
 }

@@ -6,9 +6,11 @@ namespace App\Actions;
 
 use App\Http\Resources\CheckView;
 use App\Http\Resources\ClassView;
+use App\Http\Resources\GapView;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptSettingView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\PairView;
 use App\Http\Resources\PhotoView;
 use App\Http\Resources\ShowingView;
 use App\Http\Resources\SkillEvidenceView;
@@ -17,6 +19,7 @@ use App\Http\Resources\StandingRowView;
 use App\Http\Resources\Titles;
 use App\Models\SamplePhoto;
 use App\Models\SewingClass;
+use App\Support\ClassReading;
 use App\Support\KeptSample;
 use App\Support\Shelf;
 use App\Support\Standings;
@@ -26,6 +29,7 @@ use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Sampler\GradedCheck;
+use OpenSeam\Core\Skill\ClassGaps;
 use OpenSeam\Core\Skill\Level;
 use OpenSeam\Core\Skill\Skill;
 
@@ -37,7 +41,12 @@ final readonly class ShowClass
     public function __invoke(SewingClass $class, Unit $unit): ClassView
     {
         $reading = ($this->read)($class, $unit);
-        $skills = array_values(array_map($this->skill($class), $this->shelf->bundle()->skills->all()));
+        [$open, $ready] = $this->counts($class, $reading);
+        $of = $this->skill($class);
+        $skills = array_values(array_map(fn (Skill $s): SkillView => $of($s, $open[$s->id] ?? 0, $ready[$s->id] ?? 0), $this->shelf->bundle()->skills->all()));
+        $gaps = $this->gaps($class, $reading);
+        $name = fn (string $student): string => $reading->students[$student]->enrolment->student->name;
+        $title = fn (string $skill): string => $this->shelf->bundle()->skills->get($skill)->title;
 
         $checks = array_merge([], ...array_map(fn (StudentReading $s): array => array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $s->samples)), array_values($reading->students)));
 
@@ -50,7 +59,33 @@ final readonly class ShowClass
                 count(array_filter($s->levels, fn (Level $l): bool => $l === Level::Sure)),
             ), $reading->students)),
             count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null)), count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null && $c->overruled !== null)),
+            array_map(fn (array $g): GapView => new GapView($g['skill'], $title($g['skill']), array_map($name, $g['open']), $g['tried'], $g['again']), $gaps->gaps),
+            array_map(fn (array $p): PairView => new PairView($name($p['helper']), $name($p['learner']), $title($p['skill'])), $gaps->pairs),
         );
+    }
+
+    private function gaps(SewingClass $class, ClassReading $reading): ClassGaps
+    {
+        return ClassGaps::of(
+            $this->shelf->bundle()->skills, $class->school, array_map(fn (StudentReading $s): array => $s->standings, $reading->students),
+            array_map(fn (StudentReading $s): array => $s->lesson() === null ? [] : $this->shelf->bundle()->lesson($s->lesson())->teaches, $reading->students),
+        );
+    }
+
+    /** @return array{array<string, int>, array<string, int>} students who tried a skill and are not sure, and who are ready for it, by skill */
+    private function counts(SewingClass $class, ClassReading $reading): array
+    {
+        $open = $ready = [];
+        foreach ($reading->students as $s) {
+            foreach ($s->standings as $skill => $standing) {
+                $open[$skill] = ($open[$skill] ?? 0) + ($standing->tried() && ! $standing->isSure($class->school) ? 1 : 0);
+            }
+            foreach ($this->shelf->bundle()->skills->ready(fn (string $skill): bool => ($s->standings[$skill] ?? null)?->isSure($class->school) === true) as $skill) {
+                $ready[$skill] = ($ready[$skill] ?? 0) + 1;
+            }
+        }
+
+        return [$open, $ready];
     }
 
     /** @throws InputError for a skill that is not known */
@@ -64,28 +99,37 @@ final readonly class ShowClass
         $photos = SamplePhoto::listed()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $counted))->get()->groupBy('sample_id');
         $showings = [];
         $evidence = [];
-        $known = 0.0;
-        foreach ($counted as $kept) {
+        $known = $this->standings->table()->for($skillId)->start;
+        // All samples: what was used on the way between two showings has not faded.
+        foreach ($s->samples as $kept) {
+            $at = $kept->past->evidence->at;
+            if (! in_array($kept, $counted, true)) {
+                $evidence[] = $kept->past->evidence;
+
+                continue;
+            }
+            $before = ($this->standings->book()->standings($evidence, $at)[$skillId] ?? null)->faded ?? $known;
             $evidence[] = $kept->past->evidence;
-            $known = $this->standings->book()->standings($evidence, $kept->past->evidence->at)[$skillId]->known;
-            $showings[] = $this->showing($kept, $skillId, $known, array_values(($photos[$kept->sample->id] ?? collect())->map(PhotoView::of(...))->all()));
+            $known = $this->standings->book()->standings($evidence, $at)[$skillId]->known;
+            $showings[] = $this->showing($kept, $skillId, $before, $known, array_values(($photos[$kept->sample->id] ?? collect())->map(PhotoView::of(...))->all()));
         }
 
         return new SkillEvidenceView(
-            ($this->skill($class))($graph->get($skillId)), $s->enrolment->student->name, $s->level($skillId)->value, $known,
+            ($this->skill($class))($graph->get($skillId), 0, 0), $s->enrolment->student->name, $s->level($skillId)->value, $known,
             array_map(fn (string $id): NamedView => new NamedView($id, $graph->get($id)->title), $graph->get($skillId)->needs),
             array_reverse($showings),
         );
     }
 
     /** @param  list<PhotoView>  $photos */
-    private function showing(KeptSample $kept, string $skill, float $known, array $photos): ShowingView
+    private function showing(KeptSample $kept, string $skill, float $before, float $known, array $photos): ShowingView
     {
         $settings = array_filter($kept->sample->settings, fn (?string $v): bool => $v !== null && $v !== '');
 
         return new ShowingView(
             $kept->sample->id, $kept->sample->kept_at->toIso8601ZuluString(),
-            Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $known,
+            Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $before, $known,
+            array_sum($kept->grade->evidence[$skill] ?? []) / max(1, count($kept->grade->evidence[$skill] ?? [])),
             array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade->showing($skill)),
             array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
             array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),
@@ -93,7 +137,7 @@ final readonly class ShowClass
         );
     }
 
-    /** @return callable(Skill): SkillView */
+    /** @return callable(Skill, int, int): SkillView */
     private function skill(SewingClass $class): callable
     {
         $taught = [];
@@ -101,6 +145,6 @@ final readonly class ShowClass
             $taught += array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, true);
         }
 
-        return fn (Skill $s): SkillView => new SkillView($s->id, $s->title, $s->strand, $s->shows, isset($taught[$s->id]));
+        return fn (Skill $s, int $open, int $ready): SkillView => new SkillView($s->id, $s->title, $s->strand, $s->shows, isset($taught[$s->id]), $open, $ready);
     }
 }

@@ -82,9 +82,9 @@ final readonly class ShowStudent
         }
 
         return array_map(function (KeptSample $k) use ($reading, $number): SeamStitchView {
-            $weights = array_merge([], ...array_values($k->grade->evidence));
+            $poorest = array_map(fn (array $w): float => array_sum($w) / max(1, count($w)), array_values($k->grade->evidence));
 
-            return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $weights === [] ? 0.0 : array_sum($weights) / count($weights));
+            return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $poorest === [] ? 0.0 : min($poorest));
         }, $s->samples);
     }
 

@@ -46,13 +46,9 @@ final readonly class ShowToday
         foreach ($session->lessonIds() as $id) {
             $lessons[$id] = $room->minutes($this->shelf, $id);
         }
-        $tape = array_map(fn (array $p): TapePieceView => new TapePieceView(
-            $p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'],
-            $reading->words->say('tape.'.$p['kind'], [
-                'lesson' => $p['lesson'] === null ? '' : $this->shelf->bundle()->lesson($p['lesson'])->title,
-                'round' => (string) $p['round'],
-            ]),
-        ), SessionTape::of($lessons, $session->minutes, $reading->class->frame(), $session->position));
+        // Begun with its bench plan, the evening goes by that.
+        $pieces = $session->bench()->started_at !== null ? $session->bench()->tape : SessionTape::of($lessons, $session->minutes, $reading->class->frame(), $session->position);
+        $tape = array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $reading->words), $pieces);
 
         return new SessionView(
             $session->id, $session->position + 1, count($reading->sessions),

@@ -10,6 +10,9 @@ use Carbon\CarbonImmutable;
  * What the teacher says of who sits where in one session, and how it began.
  *
  * @phpstan-type Held array<string, array{machine?: string, lesson?: string}>
+ *
+ * @phpstan-import-type Piece from \OpenSeam\Core\Course\SessionTape
+ *
  * @phpstan-type Kept list<array{student: string, lesson: string, machine: string|null, foot: string|null, round: int}>
  *
  * @property string $plan_session_id
@@ -18,6 +21,7 @@ use Carbon\CarbonImmutable;
  * @property Held $held by student
  * @property array<string, string> $away late, absent or left, by student
  * @property Kept $seats
+ * @property list<Piece> $tape of the rounds, as it was begun
  * @property CarbonImmutable|null $started_at
  */
 final class BenchPlan extends OwnedByStudio
@@ -31,7 +35,7 @@ final class BenchPlan extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $attributes = ['version' => 0, 'most_lessons' => self::MOST_LESSONS, 'held' => '{}', 'away' => '{}', 'seats' => '[]'];
+    protected $attributes = ['version' => 0, 'most_lessons' => self::MOST_LESSONS, 'held' => '{}', 'away' => '{}', 'seats' => '[]', 'tape' => '[]'];
 
-    protected $casts = ['held' => 'array', 'away' => 'array', 'seats' => 'array', 'version' => 'int', 'most_lessons' => 'int', 'started_at' => 'immutable_datetime'];
+    protected $casts = ['held' => 'array', 'away' => 'array', 'seats' => 'array', 'tape' => 'array', 'version' => 'int', 'most_lessons' => 'int', 'started_at' => 'immutable_datetime'];
 }

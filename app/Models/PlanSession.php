@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class PlanSession extends OwnedByStudio
 {
-    private const BENCH = ['id', 'version', 'most_lessons', 'held', 'away', 'seats', 'started_at'];
+    private const BENCH = ['id', 'version', 'most_lessons', 'held', 'away', 'seats', 'tape', 'started_at'];
 
     protected $casts = ['starts_at' => 'immutable_datetime', 'position' => 'int', 'minutes' => 'int'];
 

@@ -7,10 +7,16 @@ namespace App\Support;
 use App\Models\BenchPlan as KeptBench;
 use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchProblem;
+use OpenSeam\Core\Bench\BenchTape;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\NextLesson\Kind;
 
-/** The bench of a session as it would be seated now. */
+/**
+ * The bench of a session as it would be seated now.
+ *
+ * @phpstan-import-type Piece from \OpenSeam\Core\Course\SessionTape
+ */
 final readonly class Bench
 {
     /** @param  list<BenchPlan>  $rounds */
@@ -48,6 +54,25 @@ final readonly class Bench
         }
 
         return Kind::GoOn;
+    }
+
+    /**
+     * The rounds on the tape: demos of what somebody sews for the first time, then sewing.
+     *
+     * @return list<Piece>
+     */
+    public function tape(Bundle $bundle): array
+    {
+        $minutes = $toShow = [];
+        foreach (array_map(strval(...), array_keys($this->problem->lessons)) as $lesson) {
+            $minutes[$lesson] = $bundle->lesson($lesson)->minutes;
+        }
+        foreach ($this->seats() as $student => [$seat]) {
+            in_array($this->kindOf($student, $seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
+        }
+        $from = $this->inHand->state === 'running' ? max(0.0, $this->inHand->session->starts_at->diffInSeconds($this->reading->now) / 60) : 0.0;
+
+        return BenchTape::of($this->rounds, $minutes, $toShow, $this->reading->class->frame(), $from);
     }
 
     /** Held ones cost that much: in first choices. */

@@ -97,6 +97,12 @@ final class CurrentStudio
         return Tracing::read($this->tracing);
     }
 
+    /** It goes by other numbers of the skill model. */
+    public function turnTracingTo(?string $tracing): void
+    {
+        $this->tracing = $tracing;
+    }
+
     /** Its shelf has a new edition. */
     public function turnTo(?string $edition): void
     {

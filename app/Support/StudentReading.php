@@ -10,6 +10,7 @@ use Carbon\CarbonImmutable;
 use OpenSeam\Core\NextLesson\Advice;
 use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\Skill\Level;
+use OpenSeam\Core\Skill\Standing;
 
 /** One student of a class as they stand. */
 final readonly class StudentReading
@@ -20,7 +21,7 @@ final readonly class StudentReading
      * @param  Advice  $advice  what the ladder says now
      * @param  LessonAssignment|null  $assigned  what they were last given
      * @param  list<LessonAssignment>  $given  all they were given, oldest first
-     * @param  array<string, float>  $known  chance that a skill is known now, by skill
+     * @param  array<string, Standing>  $standings  as of now, by skill
      */
     public function __construct(
         public Enrolment $enrolment,
@@ -29,8 +30,14 @@ final readonly class StudentReading
         public Advice $advice,
         public ?LessonAssignment $assigned,
         public array $given = [],
-        public array $known = [],
+        public array $standings = [],
     ) {}
+
+    /** @return array<string, float> chance that a skill is known now */
+    public function known(): array
+    {
+        return array_map(fn (Standing $s): float => $s->faded, $this->standings);
+    }
 
     public function last(): ?KeptSample
     {

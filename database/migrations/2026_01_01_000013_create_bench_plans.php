@@ -20,6 +20,7 @@ return new class extends Migration
             $table->json('held');
             $table->json('away');
             $table->json('seats');
+            $table->json('tape');
             $table->dateTime('started_at', 3)->nullable();
         });
         Schema::table('lesson_assignments', fn (Blueprint $table) => $table->boolean('by_bench')->default(false));

@@ -140,6 +140,7 @@ final class PrintTest extends TestCase
         foreach (['seats', 'bench', 'materials', 'handout', 'pack'] as $what) {
             self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=$what")->assertOk()->getContent());
         }
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/students/{$this->student($this->class)}/print")->assertOk()->getContent());
         self::assertNotSame($this->get('/api/print/paper-drive')->getContent(), $this->get('/api/print/paper-drive?hand=left')->getContent());
     }
 

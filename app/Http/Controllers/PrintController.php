@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PrintPages;
+use App\Actions\ShowStudent;
 use App\Http\Resources\ErrorBody;
 use App\Models\SewingClass;
 use App\Printing\Format;
+use App\Printing\ProgressCard;
 use App\Printing\SamplerSvg;
+use App\Printing\Sheet;
 use App\Support\LongJob;
 use App\Support\Shelf;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 
 /** Sheets at true size, for A4 and Letter. */
 final readonly class PrintController
@@ -73,6 +77,21 @@ final readonly class PrintController
         $what = $request->string('what')->toString();
 
         return self::pdf($this->print->class(SewingClass::query()->findOrFail($class), $what, self::format($request), LongJob::named($request, $request->query('job'))), $what);
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}/print',
+        operationId: 'printStudent',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function student(Request $request, string $class, string $student, ShowStudent $show): Response
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        $sheet = new Sheet(self::format($request), $found->name);
+        ProgressCard::add($sheet, $found->name, $show($found, $student, Unit::Millimetre));
+
+        return self::pdf($sheet->bytes(), 'progress');
     }
 
     private static function format(Request $request): Format

@@ -17,6 +17,7 @@ final readonly class CandidateView
         #[OA\Property(nullable: true)] public ?string $drill,
         #[OA\Property] public float $minutes,
         #[OA\Property] public bool $ready,
+        #[OA\Property(description: 'what it teaches is there already')] public bool $passed,
         #[OA\Property(nullable: true, description: 'why nobody can sew it in this room')] public ?string $cannot,
     ) {}
 }

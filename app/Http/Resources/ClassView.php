@@ -13,6 +13,8 @@ final readonly class ClassView
     /**
      * @param  list<SkillView>  $skills
      * @param  list<StandingRowView>  $students
+     * @param  list<GapView>  $gaps
+     * @param  list<PairView>  $pairs
      */
     public function __construct(
         #[OA\Property] public NamedView $class,
@@ -22,5 +24,7 @@ final readonly class ClassView
         #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))] public array $students,
         #[OA\Property(description: 'verdicts of checks that were given')] public int $verdicts,
         #[OA\Property(description: 'of them overruled by the teacher')] public int $overruled,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GapView::class), description: 'of most weight first')] public array $gaps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PairView::class), description: 'who could sit next to whom')] public array $pairs,
     ) {}
 }

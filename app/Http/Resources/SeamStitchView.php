@@ -13,6 +13,6 @@ final readonly class SeamStitchView
     public function __construct(
         #[OA\Property(nullable: true, description: 'number of the session it was sewn in')] public ?int $session,
         #[OA\Property] public LastSampleView $sample,
-        #[OA\Property(description: 'mean weight of what it showed, 0 to 1')] public float $good,
+        #[OA\Property(description: 'weight of the poorest skill it showed, 0 to 1')] public float $good,
     ) {}
 }

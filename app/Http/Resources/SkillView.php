@@ -16,5 +16,7 @@ final readonly class SkillView
         #[OA\Property] public string $strand,
         #[OA\Property] public string $shows,
         #[OA\Property] public bool $taught,
+        #[OA\Property(description: 'students who tried it and are not sure')] public int $open = 0,
+        #[OA\Property(description: 'students who are ready for it: not sure of it, and sure of all it stands on')] public int $ready = 0,
     ) {}
 }

@@ -5,8 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Words;
 
-/** A stretch of the session, in minutes from its start. */
+/**
+ * A stretch of the session, in minutes from its start.
+ *
+ * @phpstan-import-type Piece from \OpenSeam\Core\Course\SessionTape
+ */
 #[OA\Schema]
 final readonly class TapePieceView
 {
@@ -18,4 +24,10 @@ final readonly class TapePieceView
         #[OA\Property(nullable: true)] public ?string $lesson,
         #[OA\Property] public string $title,
     ) {}
+
+    /** @param  Piece  $p */
+    public static function of(array $p, Bundle $bundle, Words $words): self
+    {
+        return new self($p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'], $words->say("tape.{$p['kind']}", ['lesson' => $p['lesson'] === null ? '' : $bundle->lessons[$p['lesson']]->title ?? $p['lesson'], 'round' => (string) $p['round']]));
+    }
 }

@@ -33,13 +33,15 @@ final readonly class RoomBench
      */
     public static function problem(Room $room, array $lessons, array $wants, int $mostLessons, array $at, array $held = []): BenchProblem
     {
-        $machines = array_fill_keys(array_map(strval(...), array_keys($room->machines)), []);
+        // The table first: whoever needs no machine and has none of their own leaves them to others.
+        $tables = array_map(fn (int $i): string => self::TABLE.($i + 1), array_keys(array_values($wants)));
+        $machines = array_fill_keys([...$tables, ...array_map(strval(...), array_keys($room->machines))], []);
         $needs = $stocks = [];
         foreach ($lessons as $id => $lesson) {
             if (! $lesson->machine) {
                 $needs[$id] = null;
-                foreach (array_keys($wants) as $i => $_) {
-                    $machines[self::TABLE.($i + 1)][] = (string) $id;
+                foreach (array_keys($machines) as $place) {
+                    $machines[$place][] = (string) $id;
                 }
 
                 continue;

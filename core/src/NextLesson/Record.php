@@ -308,7 +308,7 @@ final class Record
             $inCourse = in_array($id, $this->order, true);
             $all[] = $this->candidate($tried ? Kind::Repeat : ($inCourse ? Kind::GoOn : Kind::Enrich), (string) $id);
             foreach ($tried ? $lesson->drills : [] as $drill) {
-                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$drill->skill]) / $drill->minutes, true);
+                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$drill->skill]) / $drill->minutes, true, $this->isSure($drill->skill));
             }
         }
         usort($all, fn (Candidate $a, Candidate $b): int => ($b->ready <=> $a->ready) ?: ($b->gainPerMinute <=> $a->gainPerMinute));

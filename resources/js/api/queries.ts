@@ -47,6 +47,10 @@ export function usePhotos(id: string, student: string, lesson: string) {
     })
 }
 
+export function useStudent(id: string, student: string) {
+    return useQuery({ queryKey: ['student', id, student], queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}', { params: { path: { class: id, student } } })) })
+}
+
 export function useClass(id: string) {
     return useQuery({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
 }

@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printStudent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/room": {
         parameters: {
             query?: never;
@@ -975,6 +991,22 @@ export interface paths {
         put?: never;
         post: operations["openStudio"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soundness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["soundness"];
+        put?: never;
+        post: operations["fitSoundness"];
+        delete: operations["forgetSoundness"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2041,6 +2073,8 @@ export interface components {
             /** Format: float */
             minutes: number;
             ready: boolean;
+            /** @description what it teaches is there already */
+            passed: boolean;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
         };
@@ -2104,6 +2138,10 @@ export interface components {
             verdicts: number;
             /** @description of them overruled by the teacher */
             overruled: number;
+            /** @description of most weight first */
+            gaps: components["schemas"]["GapView"][];
+            /** @description who could sit next to whom */
+            pairs: components["schemas"]["PairView"][];
         };
         /** @description A check beside the same one of the sample before. */
         ComparedView: {
@@ -2360,6 +2398,17 @@ export interface components {
             detail: string;
             address: string;
         };
+        /** @description A skill that several of a class tried and are not sure of. */
+        GapView: {
+            skill: string;
+            title: string;
+            /** @description names */
+            open: string[];
+            /** @description students who tried it */
+            tried: number;
+            /** @description so many that it is worth showing to all again */
+            again: boolean;
+        };
         /** @description What a student was given, and whether the teacher thought otherwise. */
         GivenView: {
             at: string;
@@ -2438,6 +2487,33 @@ export interface components {
             judged: components["schemas"]["JudgedView"];
             next_title: string;
             overruled: boolean;
+        };
+        /** @description The numbers of the skill model for one kind of skill. */
+        KindSoundView: {
+            kind: string;
+            title: string;
+            /** Format: float */
+            start: number;
+            /** Format: float */
+            slip: number;
+            /** Format: float */
+            guess: number;
+            /** Format: float */
+            transit: number;
+            /** @description gone by the studio’s own samples */
+            own: boolean;
+            students: number;
+            showings: number;
+            /**
+             * Format: float
+             * @description mean log loss of showings foretold, students held out, with the usual numbers; null with too few samples
+             */
+            usual_loss: number | null;
+            /**
+             * Format: float
+             * @description the same with numbers from the studio’s own samples
+             */
+            fitted_loss: number | null;
         };
         /** @description The last sample in one line. */
         LastSampleView: {
@@ -2629,6 +2705,12 @@ export interface components {
             sheet: boolean;
             homework: components["schemas"]["DrillView"] | null;
             skills: components["schemas"]["StudentSkillView"][];
+        };
+        /** @description Who is sure of something beside who is not. */
+        PairView: {
+            helper: string;
+            learner: string;
+            skill: string;
         };
         /** @description A photo of a sample; the picture itself has its own address. */
         PhotoView: {
@@ -2875,6 +2957,18 @@ export interface components {
             fields: components["schemas"]["FieldView"][];
             checks: components["schemas"]["CheckRuleView"][];
         };
+        /** @description What a rule gave, and what became of it. */
+        RuleSoundView: {
+            /** @enum {string} */
+            kind: "repeat" | "drill" | "refresh" | "go-on" | "enrich";
+            given: number;
+            /** @description taken by the teacher as it was */
+            agreed: number;
+            /** @description sewn next */
+            sewn: number;
+            /** @description and met then */
+            met: number;
+        };
         /** @description What a scan of a sewn row says. */
         ScanView: {
             /**
@@ -2901,6 +2995,14 @@ export interface components {
             /** @description place along the row and the allowance there, mm */
             marks: number[][];
         };
+        /** @description How often what a school of thought called sure then held. */
+        SchoolSoundView: {
+            school: string;
+            called: number;
+            held: number;
+            open: number;
+            good: number;
+        };
         /** @description One sample on the long seam of a student. */
         SeamStitchView: {
             /** @description number of the session it was sewn in */
@@ -2908,7 +3010,7 @@ export interface components {
             sample: components["schemas"]["LastSampleView"];
             /**
              * Format: float
-             * @description mean weight of what it showed, 0 to 1
+             * @description weight of the poorest skill it showed, 0 to 1
              */
             good: number;
         };
@@ -3022,8 +3124,18 @@ export interface components {
             sample: string;
             kept_at: string;
             title: string;
+            /**
+             * Format: float
+             * @description faded to that day
+             */
+            known_before: number;
             /** Format: float */
             known_after: number;
+            /**
+             * Format: float
+             * @description what its checks weigh for the skill, 0 to 1
+             */
+            weight: number;
             checks: components["schemas"]["CheckView"][];
             faults: string[];
             settings: components["schemas"]["KeptSettingView"][];
@@ -3047,6 +3159,24 @@ export interface components {
             strand: string;
             shows: string;
             taught: boolean;
+            /** @description students who tried it and are not sure */
+            open: number;
+            /** @description students who are ready for it: not sure of it, and sure of all it stands on */
+            ready: number;
+        };
+        /** @description The studio's history gone through again: how far verdicts and next lessons can be trusted. */
+        SoundnessView: {
+            students: number;
+            samples: number;
+            schools: components["schemas"]["SchoolSoundView"][];
+            rules: components["schemas"]["RuleSoundView"][];
+            kinds: components["schemas"]["KindSoundView"][];
+            /** @description showings of a kind before anything is fitted */
+            enough: number;
+            /** @description and students */
+            enough_students: number;
+            /** @description some kind goes by the studio’s own numbers */
+            own: boolean;
         };
         /** @description One student: a level for each skill, in the order of the skills. */
         StandingRowView: {
@@ -5088,6 +5218,42 @@ export interface operations {
             };
         };
     };
+    printStudent: {
+        parameters: {
+            query?: {
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a progress card */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     room: {
         parameters: {
             query?: {
@@ -5659,6 +5825,99 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    soundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what its history says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    fitSoundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description gone by its own samples where they foretell better */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forgetSoundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the usual numbers again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
             };
             /** @description what is wrong */
             default: {

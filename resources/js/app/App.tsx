@@ -10,6 +10,9 @@ import { t } from './text'
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
 const RoundPage = lazy(() => import('../features/round/RoundPage'))
+const SoundnessPage = lazy(() => import('../features/class/SoundnessPage'))
+const StudentPage = lazy(() => import('../features/student/StudentPage'))
+const OwnPage = lazy(() => import('../features/student/OwnPage'))
 const SessionPage = lazy(() => import('../features/session/SessionPage'))
 const PlanPage = lazy(() => import('../features/plan/PlanPage'))
 const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
@@ -22,7 +25,17 @@ const RoomPage = lazy(() => import('../features/room/RoomPage'))
 const MaterialsPage = lazy(() => import('../features/materials/MaterialsPage'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 
+/** A student's own page has a door of its own; everything else asks who is there. */
 export function App() {
+    return (
+        <Routes>
+            <Route path="/my/:token" element={<Suspense fallback={<Waiting what={t('Opening')} />}><OwnPage /></Suspense>} />
+            <Route path="*" element={<Workroom />} />
+        </Routes>
+    )
+}
+
+function Workroom() {
     const me = useMe()
     if (me.isPending) return <Waiting what={t('Opening')} />
     if (me.error instanceof Problem && me.error.status === 401) {
@@ -47,6 +60,8 @@ export function App() {
                     <Route path="/plan/:classId" element={<PlanPage />} />
                     <Route path="/start" element={<NewClassPage />} />
                     <Route path="/class/:classId" element={<ClassPage />} />
+                    <Route path="/class/:classId/soundness" element={<SoundnessPage />} />
+                    <Route path="/class/:classId/student/:studentId" element={<StudentPage />} />
                     <Route path="/samplers" element={<SamplersPage />} />
                     <Route path="/samplers/shelf" element={<ShelfPage />} />
                     <Route path="/samplers/:lessonId" element={<LessonPage />} />

@@ -2,13 +2,11 @@ import { Drawer } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useClass, useEvidence, useMe } from '../../api/queries'
+import { useChange, useClass } from '../../api/queries'
 import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { KeptPhotos } from '../look/Photos'
-import { VerdictLine } from '../look/VerdictLine'
+import { Evidence } from './Evidence'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {
@@ -16,10 +14,11 @@ export default function ClassPage() {
     const read = useClass(id)
     const [search] = useSearchParams()
     const [whole, setWhole] = useState(false)
+    const [by, setBy] = useState<By>('strand')
     const [open, setOpen] = useState<{ student: string; skill: string } | null>(null)
     if (read.data === undefined) return read.error === null ? <Waiting what={t('Laying out the threads')} /> : <Trouble error={read.error} />
     const { skills, students } = read.data
-    const columns = skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => whole || skill.taught)
+    const columns = sorted(skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => whole || skill.taught), by)
     const wanted = search.get('student')
     return (
         <div className="class">
@@ -28,6 +27,9 @@ export default function ClassPage() {
                 <ul className="legend" aria-label={t('What the thread lines say')}>
                     {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => <li key={level}><ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}</li>)}
                 </ul>
+                <span className="state-keys" role="group" aria-label={t('Order of the skills')}>
+                    {(Object.keys(ORDERS) as By[]).map((o) => <button key={o} type="button" aria-pressed={by === o} onClick={() => setBy(o)}>{t(ORDERS[o])}</button>)}
+                </span>
                 <button type="button" className="quiet-act" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</button>
             </div>
             <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
@@ -35,13 +37,13 @@ export default function ClassPage() {
                     <thead>
                         <tr>
                             <th scope="col">{t('student, and what is next')}</th>
-                            {columns.map(({ skill }) => <th key={skill.id} scope="col" title={skill.shows}><span>{skill.title}</span></th>)}
+                            {columns.map(({ skill }) => <th key={skill.id} scope="col" title={skill.shows}><span>{skill.title}</span>{by !== 'strand' && <small>{by === 'gap' ? t('{n} open', { n: skill.open }) : t('{n} ready', { n: skill.ready })}</small>}</th>)}
                         </tr>
                     </thead>
                     <tbody>
                         {students.map((s) => (
                             <tr key={s.student} className={s.student === wanted ? 'wanted' : ''}>
-                                <th scope="row"><span className="seat small">{s.seat}</span> <Link to={`/look/${id}/${s.student}`}>{s.name}</Link><small>{s.next_title === '' ? t('the course is done') : s.next_title}</small></th>
+                                <th scope="row"><span className="seat small">{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link><small>{s.next_title === '' ? t('the course is done') : s.next_title}</small></th>
                                 {columns.map(({ skill, at }) => {
                                     const level = s.levels[at] ?? 'not-tried'
                                     return (
@@ -57,6 +59,8 @@ export default function ClassPage() {
                     </tbody>
                 </table>
             </div>
+            <Gaps gaps={read.data.gaps} pairs={read.data.pairs} />
+            <p><Link to={`/class/${id}/soundness`}>{t('How far can the verdicts be trusted?')}</Link></p>
             {read.data.overruled > 0 && <p className="quiet">{t('You overruled {n} of {all} verdicts; each stands with its reason in what a level rests on.', { n: read.data.overruled, all: read.data.verdicts })}</p>}
             <AddStudents id={id} empty={students.length === 0} />
             <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('What it rests on')}>
@@ -66,38 +70,37 @@ export default function ClassPage() {
     )
 }
 
-function Evidence({ id, student, skill }: { id: string; student: string; skill: string }) {
-    const read = useEvidence(id, student, skill)
-    const zone = useMe().data?.timezone ?? 'UTC'
-    if (read.data === undefined) return read.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={read.error} />
-    const e = read.data
-    return (
-        <div className="evidence">
-            <h2>{e.student}: {e.skill.title}</h2>
-            <p>{e.skill.shows}</p>
-            <p className="evidence-level">
-                <ThreadLine level={e.level} width={120} />
-                <strong>{t(LEVEL_WORDS[e.level])}</strong>
-                {e.showings.length > 0 && <span>{t('{n} % likely known after the last sample', { n: Math.round(e.known * 100) })}</span>}
-            </p>
-            {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
-            {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
-            <ol>
-                {e.showings.map((s) => <Showing key={s.sample} s={s} zone={zone} />)}
-            </ol>
-        </div>
-    )
+type By = 'strand' | 'gap' | 'ready'
+
+const ORDERS: Record<By, string> = { strand: 'by strand', gap: 'by gap', ready: 'by ready' }
+
+/** Skills in the order of the course, or those first that most have open, or that most are ready for. */
+function sorted<T extends { skill: View['SkillView'] }>(columns: T[], by: By): T[] {
+    if (by === 'strand') return columns
+    const key = by === 'gap' ? 'open' : 'ready'
+    return [...columns].sort((a, b) => b.skill[key] - a.skill[key])
 }
 
-function Showing({ s, zone }: { s: View['ShowingView']; zone: string }) {
+/** What several are missing, and who could sit next to whom. */
+function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'][] }) {
+    if (gaps.length === 0 && pairs.length === 0) return null
     return (
-        <li>
-            <div className="showing-head"><strong>{s.title}</strong><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('then {n} %', { n: Math.round(s.known_after * 100) })}</span></div>
-            {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
-            {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
-            {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}
-            {s.settings.length > 0 && <p className="quiet">{t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}</p>}
-        </li>
+        <div className="class-gaps">
+            {gaps.length > 0 && (
+                <section>
+                    <h2>{t('What the class is missing')}</h2>
+                    <ul className="plain">
+                        {gaps.slice(0, 5).map((g) => <li key={g.skill}><b>{g.title}</b>: {t('open for {n} of {of}', { n: g.open.length, of: g.tried })} ({g.open.join(', ')}){g.again && <strong> · {t('show it to all again')}</strong>}</li>)}
+                    </ul>
+                </section>
+            )}
+            {pairs.length > 0 && (
+                <section>
+                    <h2>{t('Who next to whom')}</h2>
+                    <ul className="plain">{pairs.map((p) => <li key={p.learner}><b>{p.learner}</b> {t('beside')} <b>{p.helper}</b>: {p.skill}</li>)}</ul>
+                </section>
+            )}
+        </div>
     )
 }
 

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import type { View } from '../../api/client'
-import { useLessons, useMe, useToday } from '../../api/queries'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useLessons, useMe, useToday } from '../../api/queries'
 import { t } from '../../app/text'
 import { clock, day, minutesBetween } from '../../app/time'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
@@ -18,7 +18,7 @@ export default function TodayPage() {
     const zone = me.data?.timezone ?? 'UTC'
     if (today.data === undefined) return today.error === null ? <Waiting what={t('Laying out the evening')} /> : <Trouble error={today.error} />
     const { session, students, now } = today.data
-    const first = session?.state === 'running' ? students.find((s) => !s.looked)?.student : undefined
+    const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
     return (
         <div className="today">
             <div className="today-head">
@@ -31,6 +31,7 @@ export default function TodayPage() {
                         {session.state !== 'running' && <strong> · {session.state === 'before' ? t('not begun yet') : t('over')}</strong>}
                     </p>
                 )}
+                {session !== null && session.state === 'running' && session.begun && <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />}
             </div>
             {session === null
                 ? <p className="empty">{t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link></p>
@@ -42,7 +43,7 @@ export default function TodayPage() {
                         <tr><th>{t('seat')}</th><th>{t('student')}</th><th>{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
                     </thead>
                     <tbody>
-                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} />)}
+                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} noted={session !== null} />)}
                     </tbody>
                 </table>
             )}
@@ -50,17 +51,39 @@ export default function TodayPage() {
     )
 }
 
-function StudentRow({ id, s, now, zone, next }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean }) {
+/** Seats, machines and lessons for the rest of the evening as things stand now, in one touch. */
+function RePlan({ id, version, away }: { id: string; version: number; away: number }) {
+    const start = useChange(() => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
+    return (
+        <p className="re-plan">
+            <button type="button" className="quiet-act" disabled={start.isPending} onClick={() => start.mutate(undefined)}>{start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}</button>
+            <span role="status">{start.isSuccess ? t('Done: seats and lessons are as things stand now.') : away > 0 ? t('{n} away', { n: away }) : ''}</span>
+            <Trouble error={start.error} />
+        </p>
+    )
+}
+
+/** Late, absent, left early: noted where the name stands. */
+function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
+    const note = useChange((state: View['StateBody']['state']) => ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })))
+    return (
+        <select className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={s.state} disabled={note.isPending} onChange={(e) => note.mutate(e.currentTarget.value as View['StateBody']['state'])}>
+            {([['here', 'here'], ['late', 'late'], ['absent', 'absent'], ['left', 'has left']] as const).map(([state, word]) => <option key={state} value={state}>{t(word)}</option>)}
+        </select>
+    )
+}
+
+function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean }) {
     const lessons = useLessons()
     const [choosing, setChoosing] = useState(false)
     const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
     return (
-        <tr className={next ? 'next' : ''}>
+        <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
             <td><span className="seat" title={s.machine ?? ''}>{s.seat}</span></td>
             <td className="who-sews">
-                <Link to={`/class/${id}?student=${s.student}`}>{s.name}</Link>
+                <span className="who-name"><Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>{noted && <StateChoice id={id} s={s} />}</span>
                 <ThreadLine level={s.level} />
-                <small>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}</small>
+                <small>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}{s.round > 1 && ` · ${t('round {n}', { n: s.round })}`}</small>
             </td>
             <td>
                 <div className="in-hand">

@@ -1,0 +1,44 @@
+import type { View } from '../../api/client'
+import { useEvidence, useMe } from '../../api/queries'
+import { t } from '../../app/text'
+import { clock, day } from '../../app/time'
+import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { KeptPhotos } from '../look/Photos'
+import { VerdictLine } from '../look/VerdictLine'
+
+/** Every sample that counts for a skill: what it weighs, and what the level was before and after. */
+export function Evidence({ id, student, skill }: { id: string; student: string; skill: string }) {
+    const read = useEvidence(id, student, skill)
+    const zone = useMe().data?.timezone ?? 'UTC'
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={read.error} />
+    const e = read.data
+    return (
+        <div className="evidence">
+            <h2>{e.student}: {e.skill.title}</h2>
+            <p>{e.skill.shows}</p>
+            <p className="evidence-level">
+                <ThreadLine level={e.level} width={120} />
+                <strong>{t(LEVEL_WORDS[e.level])}</strong>
+                {e.showings.length > 0 && <span>{t('{n} % likely known after the last sample', { n: Math.round(e.known * 100) })}</span>}
+            </p>
+            {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
+            {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
+            <ol>
+                {e.showings.map((s) => <Showing key={s.sample} s={s} zone={zone} />)}
+            </ol>
+        </div>
+    )
+}
+
+function Showing({ s, zone }: { s: View['ShowingView']; zone: string }) {
+    return (
+        <li>
+            <div className="showing-head"><strong>{s.title}</strong><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
+            {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
+            {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
+            {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}
+            {s.settings.length > 0 && <p className="quiet">{t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}</p>}
+        </li>
+    )
+}

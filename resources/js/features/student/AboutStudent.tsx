@@ -1,0 +1,43 @@
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useLessons } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+
+/** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
+export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
+    const lessons = useLessons().data ?? []
+    const [note, setNote] = useState(s.note)
+    const path = { params: { path: { class: id, student: s.student } } }
+    const keep = useChange((but: Partial<View['StudentBody']>) => ask(api.PUT('/api/classes/{class}/students/{student}', { ...path, body: { note, wishes: s.wishes.map((w) => w.id), own_machine: s.own_machine, ...but } })))
+    const open = useChange(() => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
+    const close = useChange(() => ask(api.DELETE('/api/classes/{class}/students/{student}/page', path)))
+    const address = s.page === null ? '' : `${window.location.origin}/my/${s.page}`
+    return (
+        <section className="about-student">
+            <h3>{t('Note (only you see it)')}</h3>
+            <textarea aria-label={t('Note')} value={note} maxLength={1000} rows={2} onChange={(e) => setNote(e.currentTarget.value)} onBlur={() => note !== s.note && keep.mutate({ note })} />
+            <h3>{t('Wants to come to')}</h3>
+            <p className="wish-list">
+                {s.wishes.map((w) => <button key={w.id} type="button" className="wish" onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })} aria-label={t('No longer: {lesson}', { lesson: w.title })}>{w.title} ×</button>)}
+                <select aria-label={t('A wish')} value="" onChange={(e) => keep.mutate({ wishes: [...s.wishes.map((w) => w.id), e.currentTarget.value] })}>
+                    <option value="">{t('add a lesson …')}</option>
+                    {lessons.filter((l) => !s.wishes.some((w) => w.id === l.id)).map((l) => <option key={l.id} value={l.id}>{l.title}</option>)}
+                </select>
+            </p>
+            <label className="tick-box"><input type="checkbox" checked={s.own_machine} onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })} /> {t('has a machine at home')}</label>
+            <p className="quiet" role="status">{keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}</p>
+            <h3>{t('The page {name} sees', { name: s.name })}</h3>
+            {s.page === null
+                ? <p>{t('A private link, no sign-in: their next lesson, what to change, the practice sheet and their own progress. Nothing of others.')} <button type="button" className="quiet-act" disabled={open.isPending} onClick={() => open.mutate(undefined)}>{t('Make the link')}</button></p>
+                : (
+                    <>
+                        <p><a href={address} target="_blank" rel="noreferrer" className="own-link">{address}</a></p>
+                        <button type="button" className="quiet-act" onClick={() => void navigator.clipboard.writeText(address)}>{t('Copy')}</button>{' '}
+                        <button type="button" className="quiet-act" disabled={close.isPending} onClick={() => close.mutate(undefined)}>{t('Take the link back')}</button>
+                    </>
+                )}
+            <Trouble error={keep.error ?? open.error ?? close.error} />
+        </section>
+    )
+}

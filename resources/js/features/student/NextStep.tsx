@@ -1,0 +1,46 @@
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { queries, useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { Trouble } from '../../ui/Trouble'
+
+const FIRST = 4
+
+/** What is next and why; another in one touch, with or without a reason. */
+export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
+    const [because, setBecause] = useState('')
+    const [all, setAll] = useState(false)
+    const choose = useChange(async (c: { lesson: string; drill: string | null }) => {
+        await ask(api.POST('/api/classes/{class}/students/{student}/next', { params: { path: { class: id, student: s.student } }, body: { ...c, because, given: s.assigned } }))
+        setBecause('')
+    })
+    const { advice } = s
+    const other = advice.candidates.filter((c) => c.ready && (c.lesson !== s.in_hand.lesson || c.drill !== s.in_hand.drill))
+    // What is there already comes last: it can be sewn again, and hardly ever is.
+    const others = [...other.filter((c) => !c.passed), ...other.filter((c) => c.passed)]
+    return (
+        <section className="next-step">
+            <small>{s.in_hand.overruled ? t('your choice') : t('next lesson')}</small>
+            <h2>{s.in_hand.title === '' ? t('The course is done') : s.in_hand.title}</h2>
+            <p>{s.in_hand.change}</p>
+            {s.in_hand.overruled && advice.lesson !== null && <p>{t('Proposed is {lesson}.', { lesson: advice.title })} <button type="button" className="quiet-act" disabled={choose.isPending} onClick={() => advice.lesson !== null && choose.mutate({ lesson: advice.lesson, drill: advice.drill })}>{t('Take the proposal')}</button></p>}
+            <ul className="why-list">{advice.reasons.map((r) => <li key={r.text}>{r.text}</li>)}</ul>
+            {advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}
+            {s.homework !== null && <p><strong>{t('At home until then:')}</strong> {s.homework.text}</p>}
+            <Trouble error={choose.error} />
+            {choose.error?.status === 409 && <button type="button" className="quiet-act" onClick={() => { choose.reset(); void queries.invalidateQueries() }}>{t('Look at that')}</button>}
+            <h3>{t('Or instead')}</h3>
+            <label className="because">{t('Why (if you like)')}<input value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} /></label>
+            <ul className="choices">
+                {others.slice(0, all ? undefined : FIRST).map((c) => (
+                    <li key={`${c.lesson}${c.drill ?? ''}`}>
+                        <button type="button" disabled={choose.isPending || (c.cannot !== null && because.trim() === '')} onClick={() => choose.mutate({ lesson: c.lesson, drill: c.drill })}>
+                            <strong>{c.title}</strong><span>{t('{n} min', { n: Math.round(c.minutes) })}{c.cannot !== null && ` · ${t('not in this room; say why first')}`}</span>
+                        </button>
+                    </li>
+                ))}
+            </ul>
+            {others.length > FIRST && <button type="button" className="link" onClick={() => setAll(!all)}>{all ? t('Fewer') : t('All {n}', { n: others.length })}</button>}
+        </section>
+    )
+}

@@ -1,0 +1,72 @@
+import { Drawer } from '@mantine/core'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { View } from '../../api/client'
+import { useMe, useStudent } from '../../api/queries'
+import { t } from '../../app/text'
+import { day } from '../../app/time'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { Evidence } from '../class/Evidence'
+import { AboutStudent } from './AboutStudent'
+import { LongSeam } from './LongSeam'
+import { NextStep } from './NextStep'
+import { Threads } from './Threads'
+
+/** One student: the long seam of samples, what is next and why, how far it will go, what worked. */
+export default function StudentPage() {
+    const { classId = '', studentId = '' } = useParams()
+    const read = useStudent(classId, studentId)
+    const zone = useMe().data?.timezone ?? 'UTC'
+    const [skill, setSkill] = useState<string | null>(null)
+    const s = read.data
+    if (s === undefined) return read.error === null ? <Waiting what={t('Fetching the samples')} /> : <Trouble error={read.error} />
+    return (
+        <div className="student-page">
+            <div className="today-head">
+                <h1>{s.name}</h1>
+                <p>{t('seat {n}', { n: s.seat })}{s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} /></p>
+                <a className="quiet-act" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</a>
+                <Link className="act" to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Link>
+            </div>
+            {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} />}
+            <div className="student-grid">
+                <NextStep id={classId} s={s} />
+                <div>
+                    <h2>{t('Skills')}</h2>
+                    <Threads skills={s.skills} onOpen={setSkill} />
+                    {s.blocked.length > 0 && (
+                        <>
+                            <h3>{t('Waits for')}</h3>
+                            <ul className="plain">{s.blocked.slice(0, 6).map((b) => <li key={b.id}>{b.id}: <b>{b.title}</b></li>)}</ul>
+                        </>
+                    )}
+                </div>
+                <div>
+                    <AboutStudent key={s.student} id={classId} s={s} />
+                    {s.settings.length > 0 && (
+                        <>
+                            <h3>{t('Settings that worked')}</h3>
+                            <ul className="plain">{s.settings.slice(0, 6).map((x) => <li key={`${x.lesson}${x.last_at}`}><b>{x.title}</b>: {worked(x)}</li>)}</ul>
+                        </>
+                    )}
+                    {s.given.some((g) => g.instead_of !== null) && (
+                        <>
+                            <h3>{t('Where you chose otherwise')}</h3>
+                            <ul className="plain">{s.given.filter((g) => g.instead_of !== null).slice(0, 5).map((g) => <li key={g.at}>{day(g.at, zone)}: <b>{g.title}</b> {t('instead of {lesson}', { lesson: g.instead_of ?? '' })}{g.because !== '' && ` · ${g.because}`}</li>)}</ul>
+                        </>
+                    )}
+                </div>
+            </div>
+            <Drawer opened={skill !== null} onClose={() => setSkill(null)} position="right" size="lg" title={t('What it rests on')}>
+                {skill !== null && <Evidence id={classId} student={studentId} skill={skill} />}
+            </Drawer>
+        </div>
+    )
+}
+
+function Expected({ s }: { s: View['StudentView'] }) {
+    if (s.forecast.left === 0) return <>{t('done')}</>
+    return <>{t('{n} % likely to finish in time, about {m} samples to go', { n: Math.round(100 * s.forecast.chance), m: Math.round(s.forecast.samples) })}</>
+}
+
+const worked = (x: View['SettingsLogView']) => [x.machine, x.cloth, x.foot, x.needle, x.length, x.width, x.tension, x.note].filter((v) => v !== '').join(' · ')

@@ -1,0 +1,26 @@
+import type { View } from '../../api/client'
+import { t } from '../../app/text'
+import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
+
+/** Skills in thread lines, by strand. */
+export function Threads({ skills, onOpen }: { skills: View['StudentSkillView'][]; onOpen?: (skill: string) => void }) {
+    const strands = [...new Set(skills.map((s) => s.strand))]
+    return (
+        <div className="threads">
+            {strands.map((strand) => (
+                <section key={strand}>
+                    <h3>{strand}</h3>
+                    <ul className="plain">
+                        {skills.filter((s) => s.strand === strand).map((s) => (
+                            <li key={s.id}>
+                                {onOpen === undefined ? <span>{s.title}</span> : <button type="button" className="link" onClick={() => onOpen(s.id)}>{s.title}</button>}
+                                <ThreadLine level={s.level} width={72} label="" />
+                                <small>{t(LEVEL_WORDS[s.level])}</small>
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            ))}
+        </div>
+    )
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Browser\Support\Browser;
+
+/** Who sits where, who is late, one student, and the page that student sees. */
+final class SessionTest extends BrowserCase
+{
+    private function long(Browser $browser): string
+    {
+        return (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Saturday long course").id))');
+    }
+
+    public function test_a_student_is_moved_with_its_cost_and_freed_again(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->long($browser);
+        $browser->go("/session/$class")->see('Next session')->see('No other seating is worth more.');
+        $place = fn (string $name): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".bench-place")].find((p) => p.innerText.includes(arguments[0]))?.querySelector(".bench-machine strong").innerText ?? ""', [$name]);
+        // By keys alone: the student, then the place.
+        $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Aldith")).focus()');
+        $browser->keys(self::ENTER)->see('sit here');
+        $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".bench-place")].findLast((p) => p.querySelector(".link") && !p.innerText.includes("Aldith")); p.querySelector(".link").focus(); return p.querySelector("strong").innerText');
+        $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it')->see('Hold Aldith no longer');
+        $browser->until("Aldith sits at $to", fn (): bool => $place('Aldith') === $to);
+        $browser->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
+        $browser->until('nobody is held', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".seat-card.held").length === 0 && document.querySelector(".tried") === null'));
+        $browser->press('Start the session')->see('sewing now')->see('Aldith');
+        self::assertQuiet();
+    }
+
+    public function test_late_and_here_again_on_today(): void
+    {
+        $browser = $this->signIn()->see('sewing now');
+        $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice")[4]; s.focus()');
+        $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].value');
+        $browser->keys('la');
+        $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 1);
+        $browser->driver->executeScript('document.querySelectorAll(".state-choice")[4].focus()');
+        $browser->keys('he');
+        $browser->until('Keziah is here', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 0);
+        self::assertQuiet();
+    }
+
+    public function test_one_student_and_the_page_they_see_on_a_phone(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->long($browser);
+        $browser->go("/class/$class")->see('Aldith')->press('Benet')->see('The page Benet sees')->press('Make the link');
+        $browser->until('there is a link', fn (): bool => (bool) $browser->driver->executeScript('return document.querySelector(".own-link") !== null'));
+        $link = (string) parse_url((string) $browser->driver->executeScript('return document.querySelector(".own-link").href'), PHP_URL_PATH);
+        $browser->find('textarea')->sendKeys('sews left-handed');
+        $browser->driver->executeScript('document.activeElement.blur()');
+        $browser->see('saved');
+
+        $phone = self::browser()->forget()->size(390, 844, true)->go($link)->see('Benet, you sew next:')->see('What you can do');
+        self::assertStringNotContainsString('Aldith', $phone->text());
+        self::assertStringNotContainsString('left-handed', $phone->text());
+        self::assertLessThanOrEqual(390, $phone->driver->executeScript('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
+        $phone->size(1280, 800);
+        $browser = $this->signIn()->go("/class/$class")->see('Aldith')->press('Benet')->see('Take the link back')->press('Take the link back')->see('Make the link');
+        $browser->forget()->go($link)->see('This link does not work any more');
+    }
+}
