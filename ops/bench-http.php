@@ -53,6 +53,17 @@ $measure('HTTP: verdicts and next lesson while typing', 100, fn (): float => $ca
 $measure('HTTP: saving a sample, graded, with the next lesson', 100, fn (): float => $call('POST', '/api/samples', ['id' => $ulid()] + $sample())[0]);
 $measure('HTTP: Today, ten students', 50, fn (): float => $call('GET', "/api/classes/$class/today")[0]);
 $measure('HTTP: Class, ten students × 48 skills', 50, fn (): float => $call('GET', "/api/classes/$class")[0]);
+// A large class: 40 students, twelve samples each, all 48 skills.
+$large = $call('POST', '/api/classes', ['name' => 'Large', 'students' => array_map(fn (int $i): string => "Student $i", range(1, 40)), 'starts_on' => '2026-05-07', 'time' => '18:30', 'sessions' => 8, 'minutes' => 120, 'helpers' => 2, 'machines' => 1])[1]['id'];
+foreach (array_column($call('GET', "/api/classes/$large/today")[1]['students'], 'student') as $student) {
+    for ($i = 0; $i < 12; $i++) {
+        $call('POST', '/api/samples', ['id' => $ulid(), 'class' => $large, 'student' => $student] + $sample());
+    }
+}
+$measure('HTTP: Class, 40 students × 48 skills, 12 samples each', 30, fn (): float => $call('GET', "/api/classes/$large")[0]);
+$measure('HTTP: the bench of 40 students', 10, fn (): float => $call('GET', "/api/classes/$large/bench")[0]);
+$measure('HTTP: the bench of ten students', 30, fn (): float => $call('GET', "/api/classes/$class/bench")[0]);
+$measure('HTTP: one student', 50, fn (): float => $call('GET', "/api/classes/$class/students/{$students[1]}")[0]);
 $measure('HTTP: Room, eight machines × 12 feet × 20 stitches', 30, fn (): float => $call('GET', "/api/room?class=$class")[0]);
 $measure('HTTP: 300 mm of satin drawn, 1,001 points', 50, fn (): float => $call('POST', '/api/compute/stitch-picture', ['stitch' => 'satin', 'length_mm' => 0.3, 'width_mm' => 5, 'row_mm' => 300])[0]);
 $lesson = $call('GET', '/api/lessons/zigzag-ladder/text')[1]['lesson'];

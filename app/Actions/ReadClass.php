@@ -8,7 +8,6 @@ use App\Models\Enrolment;
 use App\Models\LessonAssignment;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
-use App\Models\SkillStanding;
 use App\Support\Adviser;
 use App\Support\ClassReading;
 use App\Support\Clock;
@@ -18,6 +17,8 @@ use App\Support\StudentReading;
 use App\Support\StudentRecords;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Skill\Level;
+use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Words;
 
 /** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
@@ -39,21 +40,17 @@ final readonly class ReadClass
         $records = $this->records->of($class->id, $ids, $words);
         $assigned = LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)
             ->orderBy('assigned_at')->orderBy('id')->get()->groupBy('student_id');
-        $standings = SkillStanding::query()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
+        $standings = $this->standings->of($class->id, $ids, $now);
         $students = [];
         foreach ($enrolments as $enrolment) {
             $id = $enrolment->student_id;
             $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
-            $levels = $standing = [];
-            foreach ($standings->get($id) ?? [] as $row) {
-                $standing[$row->skill] = $this->standings->at($row, $now);
-                $levels[$row->skill] = $standing[$row->skill]->level($class->school);
-            }
+            $mine = $standings[$id] ?? [];
             $given = array_values(($assigned->get($id) ?? collect())->all());
             $students[$id] = new StudentReading(
-                $enrolment, $records[$id], $levels,
+                $enrolment, $records[$id], array_map(fn (Standing $s): Level => $s->level($class->school), $mine),
                 $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
-                $given === [] ? null : $given[count($given) - 1], $given, $standing,
+                $given === [] ? null : $given[count($given) - 1], $given, $mine,
             );
         }
 

@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\NextLesson\Backtest;
 use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Skill\FitReport;
 use OpenSeam\Core\Skill\ParameterFit;
 use OpenSeam\Core\Skill\StandingBook;
@@ -40,7 +41,7 @@ final readonly class ReadSoundness
         $own = $this->studio->tracing();
 
         return new SoundnessView(
-            $test->students, $test->samples,
+            $test->students, $test->samples, array_sum(array_column($history, 'verdicts')), array_sum(array_column($history, 'overruled')),
             array_map(fn (string $school, array $n): SchoolSoundView => new SchoolSoundView($school, $n['called'], $n['held'], $n['open'], $n['good']), array_keys($test->schools), $test->schools),
             array_map(fn (string $kind, array $n): RuleSoundView => new RuleSoundView($kind, $n['given'], $n['agreed'], $n['sewn'], $n['met']), array_keys($test->rules), $test->rules),
             array_map(fn (FitReport $r): KindSoundView => self::kind($r, $own[$r->kind] ?? null), $this->fits($history)),
@@ -105,7 +106,7 @@ final readonly class ReadSoundness
         return array_map(fn (string $kind): FitReport => ParameterFit::of($kind, $sequences[$kind], TracingTable::defaults()[$kind]), array_keys($sequences));
     }
 
-    /** @return array<string, array{samples: list<PastSample>, given: list<array{kind: Kind, lesson: string|null, agreed: bool, after: int}>}> by class and student */
+    /** @return array<string, array{verdicts: int, overruled: int, samples: list<PastSample>, given: list<array{kind: Kind, lesson: string|null, agreed: bool, after: int}>}> by class and student */
     private function history(): array
     {
         $given = LessonAssignment::query()->where('by_bench', false)->orderBy('assigned_at')->orderBy('id')->get()->groupBy(fn (LessonAssignment $g): string => "{$g->class_id}/{$g->student_id}");
@@ -114,7 +115,10 @@ final readonly class ReadSoundness
             $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
             foreach ($this->records->of((string) $class, $students, Words::in()) as $student => $kept) {
                 $times = array_map(fn (KeptSample $k): int => (int) $k->sample->kept_at->getTimestampMs(), $kept);
+                $checks = array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $kept));
+                $judged = array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null);
                 $history["$class/$student"] = [
+                    'verdicts' => count($judged), 'overruled' => count(array_filter($judged, fn (GradedCheck $c): bool => $c->overruled !== null)),
                     'samples' => array_map(fn (KeptSample $k): PastSample => $k->past, $kept),
                     'given' => array_map(fn (LessonAssignment $g): array => [
                         'kind' => $g->kind, 'lesson' => $g->lesson, 'agreed' => ! $g->overruled,

@@ -19,11 +19,10 @@ use App\Http\Resources\StandingRowView;
 use App\Http\Resources\Titles;
 use App\Models\SamplePhoto;
 use App\Models\SewingClass;
-use App\Support\ClassReading;
 use App\Support\KeptSample;
+use App\Support\MatrixRow;
 use App\Support\Shelf;
 use App\Support\Standings;
-use App\Support\StudentReading;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
@@ -32,55 +31,53 @@ use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Skill\ClassGaps;
 use OpenSeam\Core\Skill\Level;
 use OpenSeam\Core\Skill\Skill;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Words;
 
 /** Students and skills, and what lies behind one of the levels. */
 final readonly class ShowClass
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private Standings $standings) {}
+    public function __construct(private ReadClass $read, private ReadMatrix $matrix, private Shelf $shelf, private Standings $standings) {}
 
     public function __invoke(SewingClass $class, Unit $unit): ClassView
     {
-        $reading = ($this->read)($class, $unit);
-        [$open, $ready] = $this->counts($class, $reading);
+        $rows = ($this->matrix)($class, Words::in($unit));
+        $bundle = $this->shelf->bundle();
+        [$open, $ready] = $this->counts($class, $rows);
         $of = $this->skill($class);
-        $skills = array_values(array_map(fn (Skill $s): SkillView => $of($s, $open[$s->id] ?? 0, $ready[$s->id] ?? 0), $this->shelf->bundle()->skills->all()));
-        $gaps = $this->gaps($class, $reading);
-        $name = fn (string $student): string => $reading->students[$student]->enrolment->student->name;
-        $title = fn (string $skill): string => $this->shelf->bundle()->skills->get($skill)->title;
-
-        $checks = array_merge([], ...array_map(fn (StudentReading $s): array => array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $s->samples)), array_values($reading->students)));
+        $skills = array_values(array_map(fn (Skill $s): SkillView => $of($s, $open[$s->id] ?? 0, $ready[$s->id] ?? 0), $bundle->skills->all()));
+        $gaps = ClassGaps::of(
+            $bundle->skills, $class->school, array_map(fn (MatrixRow $r): array => $r->standings, $rows),
+            array_map(fn (MatrixRow $r): array => $r->lesson === null ? [] : $bundle->lesson($r->lesson)->teaches, $rows),
+        );
+        $name = fn (string $student): string => $rows[$student]->enrolment->student->name;
+        $title = fn (string $skill): string => $bundle->skills->get($skill)->title;
 
         return new ClassView(
             new NamedView($class->id, $class->name), $class->policy->value, $class->school->value, $skills,
-            array_values(array_map(fn (StudentReading $s): StandingRowView => new StandingRowView(
-                $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat,
-                array_map(fn (SkillView $skill): string => $s->level($skill->id)->value, $skills),
-                Titles::of($this->shelf->bundle(), $s->lesson(), $s->drill()),
-                count(array_filter($s->levels, fn (Level $l): bool => $l === Level::Sure)),
-            ), $reading->students)),
-            count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null)), count(array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null && $c->overruled !== null)),
+            array_values(array_map(fn (MatrixRow $r): StandingRowView => new StandingRowView(
+                $r->enrolment->student_id, $r->enrolment->student->name, $r->enrolment->seat,
+                array_map(fn (SkillView $skill): string => $r->level($skill->id, $class->school)->value, $skills),
+                Titles::of($bundle, $r->lesson, $r->drill),
+                count(array_filter($r->standings, fn (Standing $s): bool => $s->level($class->school) === Level::Sure)),
+            ), $rows)),
             array_map(fn (array $g): GapView => new GapView($g['skill'], $title($g['skill']), array_map($name, $g['open']), $g['tried'], $g['again']), $gaps->gaps),
             array_map(fn (array $p): PairView => new PairView($name($p['helper']), $name($p['learner']), $title($p['skill'])), $gaps->pairs),
         );
     }
 
-    private function gaps(SewingClass $class, ClassReading $reading): ClassGaps
-    {
-        return ClassGaps::of(
-            $this->shelf->bundle()->skills, $class->school, array_map(fn (StudentReading $s): array => $s->standings, $reading->students),
-            array_map(fn (StudentReading $s): array => $s->lesson() === null ? [] : $this->shelf->bundle()->lesson($s->lesson())->teaches, $reading->students),
-        );
-    }
-
-    /** @return array{array<string, int>, array<string, int>} students who tried a skill and are not sure, and who are ready for it, by skill */
-    private function counts(SewingClass $class, ClassReading $reading): array
+    /**
+     * @param  array<string, MatrixRow>  $rows
+     * @return array{array<string, int>, array<string, int>} students who tried a skill and are not sure, and who are ready for it, by skill
+     */
+    private function counts(SewingClass $class, array $rows): array
     {
         $open = $ready = [];
-        foreach ($reading->students as $s) {
-            foreach ($s->standings as $skill => $standing) {
+        foreach ($rows as $row) {
+            foreach ($row->standings as $skill => $standing) {
                 $open[$skill] = ($open[$skill] ?? 0) + ($standing->tried() && ! $standing->isSure($class->school) ? 1 : 0);
             }
-            foreach ($this->shelf->bundle()->skills->ready(fn (string $skill): bool => ($s->standings[$skill] ?? null)?->isSure($class->school) === true) as $skill) {
+            foreach ($this->shelf->bundle()->skills->ready(fn (string $skill): bool => ($row->standings[$skill] ?? null)?->isSure($class->school) === true) as $skill) {
                 $ready[$skill] = ($ready[$skill] ?? 0) + 1;
             }
         }

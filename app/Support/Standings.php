@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\SkillStanding;
 use DateTimeImmutable;
+use DateTimeZone;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\StandingBook;
@@ -71,12 +72,26 @@ final class Standings
         SkillStanding::query()->insert($rows);
     }
 
-    /** As the core sees a stored standing at a moment. */
-    public function at(SkillStanding $row, DateTimeImmutable $now): Standing
+    /**
+     * Stored standings as the core sees them at a moment. A class has thousands: read as plain rows.
+     *
+     * @param  list<string>  $students
+     * @return array<string, array<string, Standing>> by student and skill
+     */
+    public function of(string $class, array $students, DateTimeImmutable $now): array
     {
-        $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, $row->showings);
+        $book = $this->book();
+        $utc = new DateTimeZone('UTC');
+        $standings = [];
+        foreach (SkillStanding::query()->where('class_id', $class)->whereIn('student_id', $students)->select('student_id', 'skill', 'known', 'showings', 'last_shown_at')->toBase()->get() as $row) {
+            /** @var object{student_id: string, skill: string, known: float|string, showings: string, last_shown_at: string} $row */
+            $at = new DateTimeImmutable($row->last_shown_at, $utc);
+            $known = (float) $row->known;
+            $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, array_values((array) json_decode($row->showings, true)));
+            $standings[$row->student_id][$row->skill] = new Standing($row->skill, $known, $book->fade($row->skill, $known, $at, $now), $showings, $at);
+        }
 
-        return new Standing($row->skill, $row->known, $this->book()->fade($row->skill, $row->known, $row->last_shown_at, $now), $showings, $row->last_shown_at);
+        return $standings;
     }
 
     /** The same id each time, so that a rebuild changes nothing at all. */

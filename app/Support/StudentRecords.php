@@ -37,7 +37,7 @@ final readonly class StudentRecords
         }
         // A class has thousands of readings: read as plain rows, not as models.
         $ids = array_map(strval(...), $samples->keys()->all());
-        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value')->orderBy('reading')->orderBy('position')->whereIn('sample_id', $ids)->toBase());
+        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value')->whereIn('sample_id', $ids)->toBase());
         $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);

@@ -105,7 +105,7 @@ for ($student = 0; $student < 1000; $student++) {
         $lesson = $bundle->lesson($order[intdiv($i, 5)]);
         $weights = array_fill_keys($lesson->teaches, [mt_rand(0, 10) / 10, 1.0]);
 
-        return new PastSample($lesson->id, new Evidence("s$i", new DateTimeImmutable('@'.(1_900_000_000 + $i * 3600)), $weights), []);
+        return new PastSample($lesson->id, new Evidence("s$i", new DateTimeImmutable('@'.(1_900_000_000 + $i * 3600)), $weights, $bundle->uses($lesson)), []);
     }, range(0, 39));
 }
 $now = new DateTimeImmutable('@1900200000');

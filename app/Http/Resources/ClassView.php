@@ -22,8 +22,6 @@ final readonly class ClassView
         #[OA\Property] public string $school,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SkillView::class))] public array $skills,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StandingRowView::class))] public array $students,
-        #[OA\Property(description: 'verdicts of checks that were given')] public int $verdicts,
-        #[OA\Property(description: 'of them overruled by the teacher')] public int $overruled,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GapView::class), description: 'of most weight first')] public array $gaps,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PairView::class), description: 'who could sit next to whom')] public array $pairs,
     ) {}

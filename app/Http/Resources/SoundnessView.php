@@ -18,6 +18,8 @@ final readonly class SoundnessView
     public function __construct(
         #[OA\Property] public int $students,
         #[OA\Property] public int $samples,
+        #[OA\Property(description: 'verdicts of checks that were given')] public int $verdicts,
+        #[OA\Property(description: 'of them overruled by the teacher')] public int $overruled,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SchoolSoundView::class))] public array $schools,
         #[OA\Property(type: 'array', items: new OA\Items(ref: RuleSoundView::class))] public array $rules,
         #[OA\Property(type: 'array', items: new OA\Items(ref: KindSoundView::class))] public array $kinds,

@@ -20,6 +20,9 @@ final class Record
     /** @var array<string, bool> */
     private array $ready = [];
 
+    /** @var array<string, bool> */
+    private array $passed = [];
+
     /** @var array<string, true> skills that some lesson teaches */
     private readonly array $taught;
 
@@ -91,6 +94,11 @@ final class Record
      * is sure or was good the last time; and none has been denied since.
      */
     public function isPassed(string $lesson): bool
+    {
+        return $this->passed[$lesson] ??= $this->passes($lesson);
+    }
+
+    private function passes(string $lesson): bool
     {
         $last = $this->lastSample($lesson);
         if ($last !== null && $last->worst() === null

@@ -27,32 +27,37 @@ final readonly class StandingBook
      */
     public function standings(array $evidence, DateTimeImmutable $now, array $words = []): array
     {
-        /** @var array<string, array{known: float, showings: list<float>, at: DateTimeImmutable}> $state */
-        $state = [];
+        /** @var array<string, float> $known */
+        $known = [];
+        /** @var array<string, list<float>> $showings */
+        $showings = [];
+        /** @var array<string, DateTimeImmutable> $last shown or used */
+        $last = [];
+        /** @var array<string, int> $clock the same in seconds: asked for at every showing */
+        $clock = [];
         foreach ($evidence as $sample) {
+            $at = $sample->at->getTimestamp();
             // What is used keeps: the clock of its fading starts anew, though nothing was read of it.
             foreach ($sample->uses as $skill) {
-                if (isset($state[$skill]) && ! isset($sample->weights[$skill])) {
-                    $state[$skill]['at'] = max($state[$skill]['at'], $sample->at);
+                if (isset($clock[$skill]) && $clock[$skill] < $at && ! isset($sample->weights[$skill])) {
+                    [$clock[$skill], $last[$skill]] = [$at, $sample->at];
                 }
             }
             foreach ($sample->weights as $skill => $weights) {
                 if ($weights === []) {
                     continue;
                 }
-                $before = isset($state[$skill])
-                    ? $this->fade((string) $skill, $state[$skill]['known'], $state[$skill]['at'], $sample->at)
-                    : $this->table->for((string) $skill)->start;
-                $state[$skill] = [
-                    'known' => $this->table->tracing((string) $skill)->afterSample($before, $weights),
-                    'showings' => [...($state[$skill]['showings'] ?? []), array_sum($weights) / count($weights)],
-                    'at' => $sample->at,
-                ];
+                $skill = (string) $skill;
+                $before = isset($known[$skill]) ? $this->faded($skill, $known[$skill], $at - $clock[$skill]) : $this->table->for($skill)->start;
+                $known[$skill] = $this->table->tracing($skill)->afterSample($before, $weights);
+                $showings[$skill][] = array_sum($weights) / count($weights);
+                [$clock[$skill], $last[$skill]] = [$at, $sample->at];
             }
         }
         $standings = [];
-        foreach ($state as $skill => $s) {
-            $standings[$skill] = new Standing((string) $skill, $s['known'], $this->fade((string) $skill, $s['known'], $s['at'], $now), $s['showings'], $s['at'], $words[$skill] ?? null);
+        foreach ($known as $skill => $p) {
+            $skill = (string) $skill;
+            $standings[$skill] = new Standing($skill, $p, $this->faded($skill, $p, $now->getTimestamp() - $clock[$skill]), $showings[$skill], $last[$skill], $words[$skill] ?? null);
         }
         foreach (array_diff_key($words, $standings) as $skill => $word) {
             $start = $this->table->for((string) $skill)->start;
@@ -65,16 +70,16 @@ final readonly class StandingBook
     /** Toward the starting value between sessions; never forward, never past it. */
     public function fade(string $skill, float $known, DateTimeImmutable $from, DateTimeImmutable $to): float
     {
-        if ($this->fadingWeeks === null) {
-            return $known;
-        }
-        $weeks = max(0, $to->getTimestamp() - $from->getTimestamp()) / self::SECONDS_PER_WEEK;
-        if ($weeks <= 0) {
-            return $known;
-        }
+        return $this->faded($skill, $known, $to->getTimestamp() - $from->getTimestamp());
+    }
 
+    private function faded(string $skill, float $known, int $seconds): float
+    {
+        if ($this->fadingWeeks === null || $seconds <= 0) {
+            return $known;
+        }
         $start = $this->table->for($skill)->start;
 
-        return $start + ($known - $start) * exp(-$weeks / $this->fadingWeeks);
+        return $start + ($known - $start) * exp(-$seconds / self::SECONDS_PER_WEEK / $this->fadingWeeks);
     }
 }

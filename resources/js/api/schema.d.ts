@@ -2134,10 +2134,6 @@ export interface components {
             school: string;
             skills: components["schemas"]["SkillView"][];
             students: components["schemas"]["StandingRowView"][];
-            /** @description verdicts of checks that were given */
-            verdicts: number;
-            /** @description of them overruled by the teacher */
-            overruled: number;
             /** @description of most weight first */
             gaps: components["schemas"]["GapView"][];
             /** @description who could sit next to whom */
@@ -3168,6 +3164,10 @@ export interface components {
         SoundnessView: {
             students: number;
             samples: number;
+            /** @description verdicts of checks that were given */
+            verdicts: number;
+            /** @description of them overruled by the teacher */
+            overruled: number;
             schools: components["schemas"]["SchoolSoundView"][];
             rules: components["schemas"]["RuleSoundView"][];
             kinds: components["schemas"]["KindSoundView"][];

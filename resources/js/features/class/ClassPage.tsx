@@ -61,7 +61,6 @@ export default function ClassPage() {
             </div>
             <Gaps gaps={read.data.gaps} pairs={read.data.pairs} />
             <p><Link to={`/class/${id}/soundness`}>{t('How far can the verdicts be trusted?')}</Link></p>
-            {read.data.overruled > 0 && <p className="quiet">{t('You overruled {n} of {all} verdicts; each stands with its reason in what a level rests on.', { n: read.data.overruled, all: read.data.verdicts })}</p>}
             <AddStudents id={id} empty={students.length === 0} />
             <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('What it rests on')}>
                 {open !== null && <Evidence id={id} student={open.student} skill={open.skill} />}

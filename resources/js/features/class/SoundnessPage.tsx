@@ -20,6 +20,7 @@ export default function SoundnessPage() {
         <div className="soundness">
             <h1>{t('How far can the verdicts be trusted?')}</h1>
             <p>{t('Every sample of this studio gone through again: {n} samples of {m} students. A skill that was called sure held when the next sample showed it well.', { n: s.samples, m: s.students })}</p>
+            <p>{t('You overruled {n} of {all} verdicts; each stands with its reason in what a level rests on.', { n: s.overruled, all: s.verdicts })}</p>
             <Table head={[t('called sure by'), t('times'), t('then held'), t('not called sure, but good')]} rows={s.schools.map((x) => [t(SCHOOLS[x.school] ?? x.school), String(x.called), share(x.held, x.called), share(x.good, x.open)])} />
             <h2>{t('What was given')}</h2>
             <Table head={[t('next came'), t('times'), t('you agreed'), t('sewn next, and met')]} rows={s.rules.filter((r) => r.given > 0).map((r) => [t(RULES[r.kind] ?? r.kind), String(r.given), share(r.agreed, r.given), share(r.met, r.sewn)])} />
