@@ -112,7 +112,7 @@ final readonly class ShowClass
         }
 
         return new SkillEvidenceView(
-            ($this->skill($class))($graph->get($skillId), 0, 0), $s->enrolment->student->name, $s->level($skillId)->value, $known,
+            ($this->skill($class))($graph->get($skillId), 0, 0), $s->enrolment->student->name, $s->level($skillId)->value, $known, ($s->standings[$skillId] ?? null)?->isMixed() === true,
             array_map(fn (string $id): NamedView => new NamedView($id, $graph->get($id)->title), $graph->get($skillId)->needs),
             array_reverse($showings),
         );

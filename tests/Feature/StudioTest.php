@@ -125,6 +125,23 @@ final class StudioTest extends TestCase
         return $counts;
     }
 
+    /** The matrix does not go through the samples: what it says must be what going through them says. */
+    public function test_the_matrix_agrees_with_today(): void
+    {
+        $class = $this->demo();
+        $agree = function () use ($class): array {
+            $today = array_map(fn (mixed $s): mixed => is_array($s) && is_array($s['in_hand']) ? $s['in_hand']['title'] : null, (array) $this->getJson("/api/classes/{$class->id}/today")->assertOk()->json('students'));
+            self::assertSame($today, array_column((array) $this->getJson("/api/classes/{$class->id}")->assertOk()->json('students'), 'next_title'));
+
+            return $today;
+        };
+        $now = $agree();
+        // Ten weeks on skills have faded, and both say so.
+        Clock::fix(Clock::now()->addWeeks(10));
+        self::assertNotSame($now, $agree());
+        Clock::fix(null);
+    }
+
     public function test_every_answer_carries_the_security_headers(): void
     {
         foreach (['/', '/api/me'] as $address) {

@@ -19,6 +19,7 @@ final readonly class SkillEvidenceView
         #[OA\Property] public string $student,
         #[OA\Property(type: 'string', enum: ['not-tried', 'begun', 'coming', 'sure', 'refresh-due'])] public string $level,
         #[OA\Property] public float $known,
+        #[OA\Property(description: 'the last samples say both, well and badly')] public bool $mixed,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $needs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ShowingView::class))] public array $showings,
     ) {}

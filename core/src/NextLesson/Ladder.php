@@ -205,7 +205,20 @@ final readonly class Ladder
             }
         }
 
-        return $this->advice($record, $record->candidate(Kind::GoOn, $target), null, $reasons, $warmUp);
+        return $this->advice($record, $record->candidate(Kind::GoOn, $target), null, [...$reasons, ...$this->mixed($record, $target)], $warmUp);
+    }
+
+    /**
+     * What the lesson teaches or stands on that was shown well and badly in turns.
+     *
+     * @return list<Reason>
+     */
+    private function mixed(Record $record, string $lesson): array
+    {
+        $teaches = $this->lessons[$lesson]->teaches;
+        $mixed = array_filter([...$this->skills->below($teaches), ...$teaches], fn (string $s): bool => ($record->standings[$s] ?? null)?->isMixed() === true);
+
+        return array_values(array_map(fn (string $s): Reason => new Reason($this->words->say('reason.mixed', ['skill' => $this->skills->get($s)->title])), $mixed));
     }
 
     private function leftover(Record $record): ?Advice

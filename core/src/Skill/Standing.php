@@ -41,6 +41,17 @@ final readonly class Standing
         return $this->showings === [] ? null : $this->showings[count($this->showings) - 1];
     }
 
+    /**
+     * The last four showings say both, two well and two badly: whatever the level
+     * says, it leans on the newest. The model cannot unlearn; the eye can.
+     */
+    public function isMixed(): bool
+    {
+        $last = array_slice($this->showings, -4);
+
+        return count(array_filter($last, fn (float $w): bool => $w >= self::GOOD_SHOWING)) >= 2 && count(array_filter($last, fn (float $w): bool => $w < self::COMING_FROM)) >= 2;
+    }
+
     public function isSure(School $school): bool
     {
         return match ($school) {

@@ -15,10 +15,16 @@ use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Policy;
+use OpenSeam\Core\NextLesson\Reason;
+use OpenSeam\Core\Skill\ClassGaps;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\TestCase;
 
@@ -98,6 +104,37 @@ final class StandingOfLessonsTest extends TestCase
     {
         $advice = self::advise([...self::good('safe', 'line', 'seam'), self::shown('turn', [0.5, 0.5])], wishes: ['bag']);
         self::assertSame([Kind::Repeat, 'l-turn'], [$advice->kind, $advice->lesson]);
+    }
+
+    /** Right and wrong in one sample, and in turns: neither sure nor lost, and the same whichever came first. */
+    public function test_contradictory_evidence_is_neither_sure_nor_lost(): void
+    {
+        $book = new StandingBook(TracingTable::same(TracingParameters::usual()), null);
+        $at = new DateTimeImmutable('2030-05-02 UTC');
+        $known = fn (array $weights): float => $book->standings([new Evidence('s', $at, ['line' => $weights])], $at)['line']->known;
+        self::assertEqualsWithDelta($known([1.0, 0.0]), $known([0.0, 1.0]), 1e-12);
+        self::assertFalse($book->standings([new Evidence('s', $at, ['line' => [1.0, 0.0, 1.0, 0.0]])], $at)['line']->isSure(School::Tracing));
+        // Sample after sample in turns: the model, which cannot unlearn, leans on the newest, and it is said.
+        $turns = array_map(fn (int $i): PastSample => self::shown('line', $i % 2 === 1 ? [1.0, 1.0] : [0.0, 0.0], at: '2030-01-0'.($i + 1)), range(0, 5));
+        self::assertTrue($book->standings(array_map(fn (PastSample $s): Evidence => $s->evidence, $turns), $at)['line']->isMixed());
+        $advice = self::advise([...self::good('safe'), ...$turns], now: '2030-01-07');
+        self::assertSame('l-seam', $advice->lesson);
+        self::assertStringContainsString('“Line” was shown well and badly in turns', implode(' ', array_map(fn (Reason $r): string => $r->text, $advice->reasons)));
+    }
+
+    /** A skill that left the shelf while the course ran: its samples stay, and nothing asks for it. */
+    public function test_a_skill_removed_from_a_running_course_is_passed_over(): void
+    {
+        $gone = new PastSample('l-line', new Evidence('s', new DateTimeImmutable('2030-05-02 UTC'), ['safe' => [1.0, 1.0, 1.0], 'juggling' => [0.0], 'line' => [1.0, 1.0, 1.0]]), [new Finding('c', 'Check', 'as read', Verdict::NotYet, ['juggling'])]);
+        $now = '2031-05-02';
+        foreach ([Policy::Gate, Policy::Together] as $policy) {
+            $advice = self::advise([$gone], policy: $policy, now: $now);
+            self::assertNotNull($advice->lesson);
+            foreach ($advice->reasons as $reason) {
+                self::assertStringNotContainsString('juggling', $reason->text);
+            }
+        }
+        self::assertSame([], ClassGaps::of(SkillGraph::of([new Skill('line', 'Line')]), School::Tracing, ['a' => ['juggling' => new Standing('juggling', 0.2, 0.2, [0.0], null)], 'b' => ['juggling' => new Standing('juggling', 0.2, 0.2, [0.0], null)]], [])->gaps);
     }
 
     public function test_a_refresh_takes_the_most_faded_first(): void

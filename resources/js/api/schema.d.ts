@@ -3145,6 +3145,8 @@ export interface components {
             level: "not-tried" | "begun" | "coming" | "sure" | "refresh-due";
             /** Format: float */
             known: number;
+            /** @description the last samples say both, well and badly */
+            mixed: boolean;
             needs: components["schemas"]["NamedView"][];
             showings: components["schemas"]["ShowingView"][];
         };

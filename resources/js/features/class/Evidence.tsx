@@ -22,6 +22,7 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
                 <strong>{t(LEVEL_WORDS[e.level])}</strong>
                 {e.showings.length > 0 && <span>{t('{n} % likely known after the last sample', { n: Math.round(e.known * 100) })}</span>}
             </p>
+            {e.mixed && <p className="habit">{t('The last samples say both, well and badly. The level leans on the newest; look at it once more.')}</p>}
             {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
             {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
             <ol>
