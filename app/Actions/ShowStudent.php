@@ -44,7 +44,7 @@ final readonly class ShowStudent
         return new StudentView(
             $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine,
             array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
-            $this->views->inHand($s, $reading->words), $s->assigned->id ?? '',
+            $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
             $this->skills($class, $s), $this->seam($reading, $s), $this->blocked($class, $reading, $s),
             $s->advice->homework === null ? null : DrillView::of($s->advice->homework),

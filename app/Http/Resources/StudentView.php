@@ -27,6 +27,7 @@ final readonly class StudentView
         #[OA\Property] public bool $own_machine,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'lessons they want to come to')] public array $wishes,
         #[OA\Property] public InHandView $in_hand,
+        #[OA\Property(description: 'what follows when that is met')] public string $then,
         #[OA\Property(description: 'id of what they were given last; empty where nothing was')] public string $assigned,
         #[OA\Property] public AdviceView $advice,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSkillView::class), description: 'of the course, needs first')] public array $skills,

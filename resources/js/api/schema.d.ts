@@ -3222,6 +3222,8 @@ export interface components {
             /** @description lessons they want to come to */
             wishes: components["schemas"]["NamedView"][];
             in_hand: components["schemas"]["InHandView"];
+            /** @description what follows when that is met */
+            then: string;
             /** @description id of what they were given last; empty where nothing was */
             assigned: string;
             advice: components["schemas"]["AdviceView"];

@@ -22,7 +22,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
         <section className="next-step">
             <small>{s.in_hand.overruled ? t('your choice') : t('next lesson')}</small>
             <h2>{s.in_hand.title === '' ? t('The course is done') : s.in_hand.title}</h2>
-            <p>{s.in_hand.change}</p>
+            <p>{s.in_hand.change}{s.then !== '' && <> <span className="quiet">{t('Then {lesson}.', { lesson: s.then })}</span></>}</p>
             {s.in_hand.overruled && advice.lesson !== null && <p>{t('Proposed is {lesson}.', { lesson: advice.title })} <button type="button" className="quiet-act" disabled={choose.isPending} onClick={() => advice.lesson !== null && choose.mutate({ lesson: advice.lesson, drill: advice.drill })}>{t('Take the proposal')}</button></p>}
             <ul className="why-list">{advice.reasons.map((r) => <li key={r.text}>{r.text}</li>)}</ul>
             {advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}
