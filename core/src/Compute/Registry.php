@@ -47,6 +47,8 @@ final class Registry
             new Calculators\AdviseNeedle,
             new Calculators\PlanSessions,
             new Calculators\CourseDates,
+            new Calculators\ButtonholeLengths,
+            new Calculators\SpaceButtonholes,
             new Calculators\PlanBench,
             new Calculators\OrderChecks,
             new Calculators\Diagnose,

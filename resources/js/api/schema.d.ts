@@ -1158,6 +1158,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/buttonhole-lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How long a buttonhole is by the five rules in use, side by side, and whether the foot can sew it. */
+        post: operations["buttonhole-lengths"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/check-fit": {
         parameters: {
             query?: never;
@@ -1424,6 +1441,23 @@ export interface paths {
         put?: never;
         /** @description Stitch length from a count over a span: L ± U, the verdict, and how many stitches would decide. */
         post: operations["read-stitch-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/space-buttonholes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Where several buttonholes sit, evenly from the first to the last, and how near one comes to a named point. */
+        post: operations["space-buttonholes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -6436,6 +6470,77 @@ export interface operations {
             };
         };
     };
+    "buttonhole-lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description of the button
+                     * @enum {string}
+                     */
+                    shape: "flat" | "domed" | "ball";
+                    /** @description across */
+                    diameter_mm: number;
+                    /** @description through */
+                    thickness_mm: number;
+                    /** @description the whole way round, measured with a strip */
+                    wrap_mm?: number;
+                    /** @description the longest that foot or machine can sew */
+                    foot_longest_mm?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description the five */
+                        rules: {
+                            /** @description rule */
+                            id: string;
+                            /** @description mm */
+                            length_mm: number;
+                            /** @description the rule is meant for such a button */
+                            suits: boolean;
+                        }[];
+                        /** @description longest less shortest */
+                        spread_mm: number;
+                        /** @description by more than 3 mm: sew a test of each */
+                        differ: boolean;
+                        /** @description rule */
+                        recommended: string;
+                        /** @description mm */
+                        recommended_mm: number;
+                        /** @description null where the foot is not given */
+                        fits_foot: boolean | null;
+                        /** @description the half wrap is of a dome that was not measured */
+                        estimated: boolean;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "check-fit": {
         parameters: {
             query?: never;
@@ -8052,6 +8157,57 @@ export interface operations {
                         verdict: "met" | "near" | "not-yet" | "unsure";
                         /** @description null when decided */
                         stitches_to_decide: number | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "space-buttonholes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description middle of the first */
+                    first_mm: number;
+                    /** @description middle of the last */
+                    last_mm: number;
+                    /** @description how many */
+                    count: number;
+                    /** @description a point that should have one, such as the fullest of the chest */
+                    anchor_mm?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description middles */
+                        positions_mm: number[];
+                        /** @description from one to the next; 0 for one alone */
+                        spacing_mm: number;
+                        /** @description from the named point to the nearest; null where none is named */
+                        anchor_error_mm: number | null;
                     };
                 };
             };
