@@ -27,6 +27,12 @@ final class AccessTest extends BrowserCase
         }
         yield 'materials' => ['/materials/{class}', 'in the cupboard'];
         yield 'new class' => ['/start', 'Lay it out for me'];
+        yield 'next session' => ['/session/{class}', 'No other seating'];
+        yield 'student' => ['/class/{class}/student/{student}', 'Wants to come to'];
+        yield 'soundness' => ['/class/{class}/soundness', 'What was given'];
+        yield 'fault finder' => ['/workshop/faults', 'Tick what is seen'];
+        yield 'picture ruler' => ['/workshop/picture', 'Load a scan'];
+        yield 'round' => ['/round/{class}', 'Isaura'];
         yield 'look' => ['look', 'Seen on it'];
     }
 
@@ -38,7 +44,8 @@ final class AccessTest extends BrowserCase
         if ($address === 'look') {
             $browser->press('Look at the sample of Keziah');
         } else {
-            $browser->go(str_replace('{class}', $class, $address));
+            $student = str_contains($address, '{student}') ? (string) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[1].student))', [$class]) : '';
+            $browser->go(strtr($address, ['{class}' => $class, '{student}' => $student]));
         }
         $browser->see($words);
         foreach (['light', 'dark'] as $scheme) {

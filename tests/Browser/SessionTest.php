@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Support\Browser;
 
 /** Who sits where, who is late, one student, and the page that student sees. */
@@ -24,9 +25,11 @@ final class SessionTest extends BrowserCase
         $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Aldith")).focus()');
         $browser->keys(self::ENTER)->see('sit here');
         $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".bench-place")].findLast((p) => p.querySelector(".link") && !p.innerText.includes("Aldith")); p.querySelector(".link").focus(); return p.querySelector("strong").innerText');
-        $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it')->see('Hold Aldith no longer');
+        $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it');
+        $browser->until('it is kept', fn (): bool => $browser->driver->executeScript('return document.querySelector(".tried") === null'));
         $browser->until("Aldith sits at $to", fn (): bool => $place('Aldith') === $to);
-        $browser->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
+        usleep(500_000);
+        $browser->see('Hold Aldith no longer')->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
         $browser->until('nobody is held', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".seat-card.held").length === 0 && document.querySelector(".tried") === null'));
         $browser->press('Start the session')->see('sewing now')->see('Aldith');
         self::assertQuiet();
@@ -37,10 +40,10 @@ final class SessionTest extends BrowserCase
         $browser = $this->signIn()->see('sewing now');
         $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice")[4]; s.focus()');
         $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].value');
-        $browser->keys('la');
+        $browser->keys(WebDriverKeys::ARROW_DOWN);
         $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 1);
-        $browser->driver->executeScript('document.querySelectorAll(".state-choice")[4].focus()');
-        $browser->keys('he');
+        // The row is still in hand: the keys go on from there.
+        $browser->keys(WebDriverKeys::ARROW_UP);
         $browser->until('Keziah is here', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 0);
         self::assertQuiet();
     }

@@ -92,4 +92,44 @@ final class BenchTest extends TestCase
         $this->keep(['try' => true, 'most_lessons' => 1])->assertOk()->assertJsonPath('most_lessons', 1);
         $this->bench()->assertJsonPath('version', 0)->assertJsonPath('most_lessons', 4);
     }
+
+    /** One zip foot for three who are at the zip: one after the other, told why, and the foot to hand out. */
+    public function test_a_foot_that_is_short_makes_rounds(): void
+    {
+        $feet = DB::table('feet')->where('studio_id', $this->class->studio_id);
+        $this->postJson('/api/feet', ['name' => 'Zip', 'count' => 1, 'facts' => ['kind' => 'zip']])->assertCreated();
+        self::assertGreaterThan(1, $feet->count());
+        foreach ([1, 2, 3] as $seat) {
+            $this->postJson("/api/classes/{$this->class->id}/students/{$this->student($this->class, $seat)}/next", ['lesson' => 'zip', 'because' => 'a skirt by Sunday'])->assertNoContent();
+        }
+        $bench = $this->bench()->assertOk();
+        $students = (array) $bench->json('students');
+        $zips = array_filter($students, fn (mixed $s): bool => is_array($s) && $s['lesson'] === 'zip');
+        $rounds = array_column($zips, 'round');
+        sort($rounds);
+        self::assertSame(range(1, count($rounds)), $rounds, 'one foot, one after the other');
+        foreach ($students as $s) {
+            self::assertIsArray($s);
+            if ($s['round'] !== 1 || $s['lesson'] !== 'zip') {
+                self::assertIsString($s['why']);
+                self::assertStringContainsString('foot for Zip is with', $s['why']);
+            }
+        }
+        $zip = array_values(array_filter((array) $bench->json('feet'), fn (mixed $f): bool => is_array($f) && str_contains(strtolower((string) $f['title']), 'zip')))[0] ?? null;
+        self::assertSame(['wanted' => 1, 'have' => 1], is_array($zip) ? array_intersect_key($zip, ['wanted' => 1, 'have' => 1]) : null);
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=bench")->assertOk()->getContent());
+    }
+
+    /** After a start somebody leaves: the rest of the evening is seated anew without them, and what was given stays told. */
+    public function test_the_rest_of_the_evening_is_planned_anew(): void
+    {
+        $this->postJson("/api/classes/{$this->class->id}/bench/start", ['version' => 0])->assertOk();
+        $gone = $this->student($this->class, 3);
+        $version = $this->putJson("/api/classes/{$this->class->id}/bench/state", ['student' => $gone, 'state' => 'left'])->assertOk()->json('version');
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student($this->class), ['lesson' => 'safe-seat', 'readings' => ['habits.hair' => ['1']]]))->assertStatus(422);
+        $this->postJson("/api/classes/{$this->class->id}/bench/start", ['version' => $version])->assertOk();
+        $today = $this->getJson("/api/classes/{$this->class->id}/today")->assertOk()->assertJsonPath('students.2.state', 'left')->assertJsonPath('students.2.round', 0)->assertJsonPath('students.0.round', 1);
+        self::assertSame('show', $today->json('session.tape.0.kind'));
+        self::assertEqualsWithDelta(30.0, $today->json('session.tape.0.from'), 1e-6, 'from now on: the class began at half past six');
+    }
 }

@@ -53,7 +53,7 @@ final readonly class SeatMachines
             foreach (array_keys($seats) as $student) {
                 $seat = $seats[$student];
                 $own = $this->problem->at[$student] ?? null;
-                if ($own === null || $own === $seat->machine || ! isset($this->problem->machines[$own]) || isset($this->problem->held[$student])) {
+                if ($own === null || $own === $seat->machine || ! isset($this->problem->machines[$own]) || isset($this->problem->held[$student]) || in_array($own, $this->problem->held, true)) {
                     continue;
                 }
                 $there = array_values(array_filter($seats, fn (Seat $s): bool => $s->machine === $own))[0] ?? null;

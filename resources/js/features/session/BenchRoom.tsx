@@ -25,7 +25,6 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
         <button
             key={s.student} type="button" draggable className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`} aria-pressed={picked === s.student}
             onDragStart={(e) => { e.dataTransfer.setData('text/plain', s.student); e.dataTransfer.effectAllowed = 'move' }} onClick={() => onPick(picked === s.student ? null : s.student)}
-            aria-label={`${s.name}: ${s.title}`}
         >
             <MiniDrawing lesson={lessons.find((l) => l.id === s.lesson)} size={44} />
             <span>

@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, ask, type View } from '../../api/client'
+import { api, ask, Problem, type View } from '../../api/client'
 import { queries, useChange } from '../../api/queries'
 
 type Bench = View['BenchView']
@@ -31,10 +31,14 @@ export function useBench(id: string) {
     const shown = useQuery({ queryKey: ['bench', id], queryFn: () => ask(api.GET('/api/classes/{class}/bench', path(id))) })
     const [tried, setTried] = useState<{ bench: Bench; wish: Wish; what: string } | null>(null)
     const body = (bench: Bench, wish: Wish, trying: boolean): View['BenchBody'] => ({ version: bench.version, most_lessons: wish.most, held: wish.held, away: awayOf(bench), try: trying })
-    const attempt = useChange(async ({ change, what }: { change: (wish: Wish) => Wish; what: string }) => {
-        if (shown.data === undefined) return
-        const wish = change(tried?.wish ?? wishOf(shown.data))
-        setTried({ bench: await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, true) })), wish, what })
+    // A look changes nothing: nothing is read again for it.
+    const attempt = useMutation<null, Problem, { change: (wish: Wish) => Wish; what: string }>({
+        mutationFn: async ({ change, what }) => {
+            if (shown.data === undefined) return null
+            const wish = change(tried?.wish ?? wishOf(shown.data))
+            setTried({ bench: await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, true) })), wish, what })
+            return null
+        },
     })
     const keep = useChange(async (wish: Wish) => {
         if (shown.data === undefined) return

@@ -8,6 +8,7 @@ import { Trouble } from '../../ui/Trouble'
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
     const lessons = useLessons().data ?? []
     const [note, setNote] = useState(s.note)
+    const [wish, setWish] = useState('')
     const path = { params: { path: { class: id, student: s.student } } }
     const keep = useChange((but: Partial<View['StudentBody']>) => ask(api.PUT('/api/classes/{class}/students/{student}', { ...path, body: { note, wishes: s.wishes.map((w) => w.id), own_machine: s.own_machine, ...but } })))
     const open = useChange(() => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
@@ -20,10 +21,11 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
             <h3>{t('Wants to come to')}</h3>
             <p className="wish-list">
                 {s.wishes.map((w) => <button key={w.id} type="button" className="wish" onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })} aria-label={t('No longer: {lesson}', { lesson: w.title })}>{w.title} ×</button>)}
-                <select aria-label={t('A wish')} value="" onChange={(e) => keep.mutate({ wishes: [...s.wishes.map((w) => w.id), e.currentTarget.value] })}>
+                <select aria-label={t('A wish')} value={wish} onChange={(e) => setWish(e.currentTarget.value)}>
                     <option value="">{t('add a lesson …')}</option>
                     {lessons.filter((l) => !s.wishes.some((w) => w.id === l.id)).map((l) => <option key={l.id} value={l.id}>{l.title}</option>)}
                 </select>
+                <button type="button" className="quiet-act" disabled={wish === '' || keep.isPending} onClick={() => { keep.mutate({ wishes: [...s.wishes.map((w) => w.id), wish] }); setWish('') }}>{t('Add')}</button>
             </p>
             <label className="tick-box"><input type="checkbox" checked={s.own_machine} onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })} /> {t('has a machine at home')}</label>
             <p className="quiet" role="status">{keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}</p>

@@ -15,9 +15,10 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
         setBecause('')
     })
     const { advice } = s
-    const other = advice.candidates.filter((c) => c.ready && (c.lesson !== s.in_hand.lesson || c.drill !== s.in_hand.drill))
-    // What is there already comes last: it can be sewn again, and hardly ever is.
-    const others = [...other.filter((c) => !c.passed), ...other.filter((c) => c.passed)]
+    const other = advice.candidates.filter((c) => c.lesson !== s.in_hand.lesson || c.drill !== s.in_hand.drill)
+    // First what is ready, then what stands on something open; what is there already comes last: it is hardly ever sewn again.
+    const rank = (c: View['CandidateView']) => (c.passed ? 2 : c.ready ? 0 : 1)
+    const others = [...other].sort((a, b) => rank(a) - rank(b))
     return (
         <section className="next-step">
             <small>{s.in_hand.overruled ? t('your choice') : t('next lesson')}</small>
@@ -35,7 +36,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                 {others.slice(0, all ? undefined : FIRST).map((c) => (
                     <li key={`${c.lesson}${c.drill ?? ''}`}>
                         <button type="button" disabled={choose.isPending || (c.cannot !== null && because.trim() === '')} onClick={() => choose.mutate({ lesson: c.lesson, drill: c.drill })}>
-                            <strong>{c.title}</strong><span>{t('{n} min', { n: Math.round(c.minutes) })}{c.cannot !== null && ` · ${t('not in this room; say why first')}`}</span>
+                            <strong>{c.title}</strong><span>{t('{n} min', { n: Math.round(c.minutes) })}{!c.ready && ` · ${t('stands on something not sure yet')}`}{c.cannot !== null && ` · ${t('not in this room; say why first')}`}</span>
                         </button>
                     </li>
                 ))}

@@ -1,3 +1,4 @@
+import { useDebouncedCallback } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
@@ -66,8 +67,11 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
 /** Late, absent, left early: noted where the name stands. */
 function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     const note = useChange((state: View['StateBody']['state']) => ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })))
+    const [chosen, setChosen] = useState<View['StateBody']['state'] | null>(null)
+    // Letters typed to find a state pass over others on the way: only where they come to rest is noted.
+    const settle = useDebouncedCallback((state: View['StateBody']['state']) => note.mutate(state, { onSettled: () => setChosen(null) }), 350)
     return (
-        <select className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={s.state} disabled={note.isPending} onChange={(e) => note.mutate(e.currentTarget.value as View['StateBody']['state'])}>
+        <select className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={chosen ?? s.state} onChange={(e) => { const state = e.currentTarget.value as View['StateBody']['state']; setChosen(state); settle(state) }}>
             {([['here', 'here'], ['late', 'late'], ['absent', 'absent'], ['left', 'has left']] as const).map(([state, word]) => <option key={state} value={state}>{t(word)}</option>)}
         </select>
     )
