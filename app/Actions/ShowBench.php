@@ -61,7 +61,7 @@ final readonly class ShowBench
         $id = $s->enrolment->student_id;
         [$seat, $round] = $seated ?? [null, 0];
         $held = $bench->kept->held[$id] ?? [];
-        $inHand = $this->views->inHand($s, $bench->reading->words);
+        $inHand = $this->views->inHand($s, $bench->reading->words, true);
         $title = fn (string $lesson): string => Titles::of($this->shelf->bundle(), $lesson, $lesson === $s->lesson() ? $s->drill() : null);
         $machine = $seat === null || str_starts_with($seat->machine, RoomBench::TABLE) ? null : $seat->machine;
 

@@ -33,7 +33,7 @@ final readonly class ShowOwnPage
             $reading = ($this->read)($class, Unit::Millimetre, $enrolment->student_id);
             $s = $reading->students[$enrolment->student_id];
             $lesson = $this->lesson($s);
-            $inHand = $this->views->inHand($s, $reading->words);
+            $inHand = $this->views->inHand($s, $reading->words, true);
             $next = array_values(array_filter($reading->sessions, fn ($p): bool => $p->starts_at > $reading->now))[0] ?? null;
 
             return new OwnPageView(

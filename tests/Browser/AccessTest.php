@@ -59,6 +59,22 @@ final class AccessTest extends BrowserCase
         $browser->size(1280, 800);
     }
 
+    public function test_axe_on_a_students_own_page(): void
+    {
+        $browser = $this->signIn();
+        $link = (string) $browser->driver->executeAsyncScript(<<<'JS'
+            const [id, done] = arguments;
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]);
+            fetch(`/api/classes/${id}/today`).then((r) => r.json())
+                .then((m) => fetch(`/api/classes/${id}/students/${m.students[0].student}/page`, {method: 'POST', headers: {Accept: 'application/json', 'X-XSRF-TOKEN': token}}))
+                .then((r) => r.json()).then((m) => done(m.page));
+            JS, [$this->classId()]);
+        $browser->size(390, 844, true)->go("/my/$link")->see('you sew next');
+        self::assertSame([], self::serious(), 'phone');
+        self::assertLessThanOrEqual(391, $browser->driver->executeScript('return document.documentElement.scrollWidth'));
+        $browser->size(1280, 800);
+    }
+
     public function test_axe_on_sign_in(): void
     {
         self::browser()->forget()->go('/')->see('Sign in');

@@ -83,9 +83,10 @@ final class StudentTest extends TestCase
 
     public function test_the_practice_sheet_of_the_lesson_in_hand(): void
     {
-        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => 'ready'])->assertNoContent();
+        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => 'bored beside Pim'])->assertNoContent();
         $token = (string) $this->postJson("{$this->address}/page")->json('page');
-        $this->getJson("/api/page/$token")->assertJsonPath('title', 'First seam')->assertJsonPath('sheet', true);
+        $page = $this->getJson("/api/page/$token")->assertJsonPath('title', 'First seam')->assertJsonPath('sheet', true);
+        self::assertStringNotContainsString('bored beside Pim', (string) $page->getContent(), 'why the teacher chose it is the teacher’s');
         self::assertStringStartsWith('%PDF', (string) $this->get("/api/page/$token/sheet")->assertOk()->getContent());
         $this->assertProblem($this->getJson("/api/page/$token/sheet?format=A0"), 422, 'format', 'Letter');
     }

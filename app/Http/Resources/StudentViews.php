@@ -22,11 +22,12 @@ final readonly class StudentViews
 {
     public function __construct(private Shelf $shelf, private Adviser $adviser) {}
 
-    public function inHand(StudentReading $s, Words $words): InHandView
+    /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
+    public function inHand(StudentReading $s, Words $words, bool $theirs = false): InHandView
     {
         $change = $s->advice->change->text;
         if ($s->isOverruled()) {
-            $because = $s->assigned->overruled_because ?? '';
+            $because = $theirs ? '' : $s->assigned->overruled_because ?? '';
             $change = $because !== '' ? $because : $this->drillText($s->lesson(), $s->drill()) ?? $words->say('change.first-time');
         }
 
