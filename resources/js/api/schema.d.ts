@@ -7809,7 +7809,7 @@ export interface operations {
                         /** @description its id */
                         id: string;
                         /** @description the kind of foot it needs; null: whatever is on */
-                        foot: string | null;
+                        foot?: string | null;
                         /** @description minutes it is shown first */
                         demo?: number;
                     }[];

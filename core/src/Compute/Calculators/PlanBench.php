@@ -41,7 +41,7 @@ final class PlanBench implements Calculator
             'lessons' => Schema::list('what can be sewn', Schema::object([
                 'id' => Schema::text('its id'), 'foot' => ['type' => ['string', 'null'], 'description' => 'the kind of foot it needs; null: whatever is on', 'minLength' => 1, 'maxLength' => 200],
                 'demo' => Schema::number('minutes it is shown first', 0, 600),
-            ], ['demo']), 0, 200),
+            ], ['foot', 'demo']), 0, 200),
             'machines' => Schema::list('in the room', Schema::object(['id' => Schema::text('its id'), 'can' => Schema::texts('lessons it can sew')]), 0, 100),
             'feet' => Schema::list('in the drawer', Schema::object(['kind' => Schema::text('its kind'), 'fits' => Schema::texts('machines it fits'), 'count' => Schema::whole('how many', 0, 1000)]), 0, 200),
             'most_lessons' => Schema::whole('at once', 1, 200),
