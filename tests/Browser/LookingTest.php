@@ -88,7 +88,7 @@ final class LookingTest extends BrowserCase
         $browser->see('after mark 2')->see('the guide was changed halfway')->press('Overrule Steering')->press('near');
         $browser->find('input[aria-label=Because]')->sendKeys('the cloth slipped');
         $browser->see('your word: the cloth slipped')->press('Keep it')->see('Kept.');
-        $browser->go("/class/$class")->see('You overruled ');
+        $browser->go("/class/$class/soundness")->see('You overruled ');
         self::assertQuiet();
     }
 
