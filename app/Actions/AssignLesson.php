@@ -34,7 +34,7 @@ final readonly class AssignLesson
             }
             $cannot = $choice->because === '' ? RoomBook::read($class->studio_id)->cannot($lesson) : null;
             $cannot === null || throw InputError::at('next.because', '', "{$lesson->title} cannot be sewn in this room. $cannot Say why it is given all the same.");
-            $kind = $choice->drill !== null ? Kind::Drill : $this->kindOf($advice, $choice->lesson);
+            $kind = $choice->drill !== null ? Kind::Drill : $advice->kindOf($choice->lesson);
         }
 
         return LessonAssignment::query()->create([
@@ -46,16 +46,5 @@ final readonly class AssignLesson
             'overruled' => $overruled, 'overruled_because' => $overruled ? $choice->because : '',
             'assigned_at' => Clock::now(),
         ]);
-    }
-
-    private function kindOf(Advice $advice, string $lesson): Kind
-    {
-        foreach ($advice->candidates as $candidate) {
-            if ($candidate->lesson === $lesson && $candidate->drill === null) {
-                return $candidate->kind;
-            }
-        }
-
-        return Kind::GoOn;
     }
 }

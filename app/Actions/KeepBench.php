@@ -13,6 +13,7 @@ use App\Support\Clock;
 use App\Support\Conflict;
 use App\Support\Shelf;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use OpenSeam\Core\Bench\BenchReasons;
 use OpenSeam\Core\Bench\RoomBench;
 use OpenSeam\Core\InputError;
@@ -58,21 +59,26 @@ final readonly class KeepBench
             $seats = $bench->seats();
             $seats !== [] || throw InputError::at('seats', null, 'Nobody can be seated: '.(count($bench->problem->wants) === 0 ? 'all are away.' : 'nothing that is next can be sewn in this room.'));
             $why = array_column(BenchReasons::of($bench->problem, $bench->rounds[0], $bench->reading->words), 'text', 'student');
-            $kept = [];
+            $kept = $moved = $given = [];
             foreach ($seats as $student => [$seat, $round]) {
                 $s = $bench->reading->students[$student];
                 $machine = str_starts_with($seat->machine, RoomBench::TABLE) ? null : $seat->machine;
                 $kept[] = ['student' => $student, 'lesson' => $seat->lesson, 'machine' => $machine, 'foot' => $seat->foot, 'round' => $round];
-                $machine === null || $machine === $s->enrolment->machine_id || Enrolment::query()->whereKey($s->enrolment->id)->update(['machine_id' => $machine]);
+                if ($machine !== null && $machine !== $s->enrolment->machine_id) {
+                    $moved[] = ['id' => $s->enrolment->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student, 'seat' => $s->enrolment->seat, 'machine_id' => $machine];
+                }
                 if ($seat->lesson !== $s->lesson()) {
-                    LessonAssignment::query()->create([
-                        'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student, 'sample_id' => null,
-                        'kind' => $bench->kindOf($student, $seat->lesson), 'lesson' => $seat->lesson, 'drill' => null,
+                    $given[] = [
+                        'id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student, 'sample_id' => null,
+                        'kind' => $s->advice->kindOf($seat->lesson)->value, 'lesson' => $seat->lesson, 'drill' => null,
                         'proposed_lesson' => $s->advice->lesson, 'proposed_drill' => $s->advice->drill?->id,
-                        'overruled' => true, 'overruled_because' => mb_substr($why[$student] ?? '', 0, 200), 'by_bench' => true, 'assigned_at' => Clock::now(),
-                    ]);
+                        'overruled' => true, 'overruled_because' => mb_substr($why[$student] ?? '', 0, 200), 'by_bench' => true, 'assigned_at' => $bench->reading->now->format('Y-m-d H:i:s.v'),
+                    ];
                 }
             }
+            // However many students, one query each.
+            $moved === [] || Enrolment::query()->upsert($moved, ['id'], ['machine_id']);
+            $given === [] || LessonAssignment::query()->insert($given);
             BenchPlan::query()->whereKey($bench->kept->id)->update(['seats' => json_encode($kept, JSON_THROW_ON_ERROR), 'tape' => json_encode($bench->tape($this->shelf->bundle()), JSON_THROW_ON_ERROR)]);
             $bench->kept->seats = $kept;
 

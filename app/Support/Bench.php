@@ -44,18 +44,6 @@ final readonly class Bench
         return $seats;
     }
 
-    /** What sort of next lesson it is for a student. */
-    public function kindOf(string $student, string $lesson): Kind
-    {
-        foreach ($this->reading->students[$student]->advice->candidates as $candidate) {
-            if ($candidate->lesson === $lesson && $candidate->drill === null) {
-                return $candidate->kind;
-            }
-        }
-
-        return Kind::GoOn;
-    }
-
     /**
      * The rounds on the tape: demos of what somebody sews for the first time, then sewing.
      *
@@ -68,7 +56,7 @@ final readonly class Bench
             $minutes[$lesson] = $bundle->lesson($lesson)->minutes;
         }
         foreach ($this->seats() as $student => [$seat]) {
-            in_array($this->kindOf($student, $seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
+            in_array($this->reading->students[$student]->advice->kindOf($seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
         }
         $from = $this->inHand->state === 'running' ? max(0.0, $this->inHand->session->starts_at->diffInSeconds($this->reading->now) / 60) : 0.0;
 

@@ -199,6 +199,9 @@ final class StudioTest extends TestCase
             fn () => $this->getJson("/api/classes/{$class->id}/plan")->assertOk(),
             fn () => $this->getJson("/api/classes/{$class->id}/students/{$student}/look")->assertOk(),
             fn () => $this->getJson("/api/room?class={$class->id}")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}/students/{$student}")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}/students/{$student}/skills/keep-allowance")->assertOk(),
+            fn () => $this->getJson("/api/classes/{$class->id}/bench")->assertOk(),
             fn () => $this->postJson('/api/samples/preview', $this->seam($class, $student))->assertOk(),
         ] as $request) {
             DB::flushQueryLog();
@@ -209,6 +212,10 @@ final class StudioTest extends TestCase
             self::assertLessThanOrEqual(9, count($own), implode("\n", $own));
         }
         self::assertGreaterThan(50, Sample::query()->count());
+        // Beginning a session reads a whole class and hands out seats: some more, and as many for ten students as for one.
+        DB::flushQueryLog();
+        $this->postJson("/api/classes/{$class->id}/bench/start", ['version' => 0])->assertOk();
+        self::assertLessThanOrEqual(14, count(array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql): bool => ! str_contains($sql, '`sessions` '))));
     }
 
     public function test_a_database_error_logs_no_values(): void

@@ -27,6 +27,18 @@ final readonly class Advice
         public ?Drill $homework = null,
     ) {}
 
+    /** What sort of next lesson another lesson would be. */
+    public function kindOf(string $lesson): Kind
+    {
+        foreach ($this->candidates as $candidate) {
+            if ($candidate->lesson === $lesson && $candidate->drill === null) {
+                return $candidate->kind;
+            }
+        }
+
+        return Kind::GoOn;
+    }
+
     public function withHomework(?Drill $homework): self
     {
         return new self($this->kind, $this->lesson, $this->drill, $this->change, $this->reasons, $this->candidates, $this->warmUp, $homework);

@@ -79,7 +79,7 @@ final readonly class Ladder
         $record = $this->record($samples, $now, $wordOfTeacher);
         $blocked = [];
         foreach ($this->order as $id) {
-            $gap = $record->isTried($id) || $record->isPassed($id) ? null : $this->skills->rootGap($this->lessons[$id]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+            $gap = $record->isTried($id) || $record->isPassed($id) ? null : $record->rootGap($id);
             $gap === null || $blocked[$id] = $gap;
         }
 
@@ -127,7 +127,7 @@ final readonly class Ladder
         if ($target === null) {
             return null;
         }
-        $root = $this->skills->rootGap($this->lessons[$target]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+        $root = $record->rootGap($target);
         $reasons = [];
         $wanted = [];
         if ($root !== null) {
@@ -198,7 +198,7 @@ final readonly class Ladder
         };
         $warmUp = null;
         if ($this->policy === Policy::Together) {
-            $gap = $this->skills->rootGap($this->lessons[$target]->teaches, fn (string $s): bool => $record->isSure($s) || ! $record->isTaught($s));
+            $gap = $record->rootGap($target);
             if ($gap !== null) {
                 $warmUp = $record->drillFor($gap);
                 $reasons = [new Reason($this->words->say('reason.together', ['skill' => $this->skills->get($gap)->title])), ...$this->findings($record->lastShowing($gap), [$gap])];

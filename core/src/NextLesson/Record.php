@@ -89,6 +89,12 @@ final class Record
         return $this->ready[$lesson] ??= $this->skills->stands($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s));
     }
 
+    /** The deepest skill below a lesson that is taught somewhere and not sure. */
+    public function rootGap(string $lesson): ?string
+    {
+        return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s));
+    }
+
     /**
      * Its last sample was met in everything it teaches, or every skill it teaches
      * is sure or was good the last time; and none has been denied since.
