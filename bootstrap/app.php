@@ -10,6 +10,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 
 // Everything the application writes lies under one folder, so that the code can be read-only.
 $var = rtrim((string) (getenv('SEAM_VAR') ?: dirname(__DIR__).'/var'), '/');
@@ -28,6 +29,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(Headers::class);
         $middleware->prepend(ReadableBody::class);
         $middleware->alias(['in-studio' => InStudio::class]);
+        // What an address names is looked up within the studio of whoever asks.
+        $middleware->prependToPriorityList(SubstituteBindings::class, InStudio::class);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))

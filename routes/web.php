@@ -119,6 +119,10 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/students/{student}/skills/{skill}', [ClassController::class, 'evidence']);
         Route::post('samples/preview', [SampleController::class, 'preview']);
         Route::post('samples', [SampleController::class, 'store']);
+        Route::get('samples/{sample}', [SampleController::class, 'show']);
+        Route::post('samples/{sample}/notes', [SampleController::class, 'annotate']);
+        Route::post('samples/{sample}/withdraw', [SampleController::class, 'withdraw']);
+        Route::delete('samples/{sample}/withdraw', [SampleController::class, 'bringBack']);
         Route::post('samples/{sample}/photos', [PhotoController::class, 'store']);
         Route::get('photos/{photo}', [PhotoController::class, 'show']);
         Route::delete('photos/{photo}', [PhotoController::class, 'drop']);

@@ -11,6 +11,7 @@ use App\Support\Choice;
 use App\Support\Clock;
 use App\Support\RoomBook;
 use App\Support\Shelf;
+use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\Advice;
@@ -37,14 +38,32 @@ final readonly class AssignLesson
             $kind = $choice->drill !== null ? Kind::Drill : $advice->kindOf($choice->lesson);
         }
 
-        return LessonAssignment::query()->create([
-            'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id, 'sample_id' => $sample,
-            'kind' => $kind,
-            'lesson' => $overruled ? $choice->lesson : $advice->lesson,
-            'drill' => $overruled ? $choice->drill : $advice->drill?->id,
-            'proposed_lesson' => $advice->lesson, 'proposed_drill' => $advice->drill?->id,
-            'overruled' => $overruled, 'overruled_because' => $overruled ? $choice->because : '',
-            'assigned_at' => Clock::now(),
-        ]);
+        return DB::transaction(function () use ($class, $student, $sample, $kind, $overruled, $choice, $advice): LessonAssignment {
+            Student::lock([$student->id]);
+
+            return LessonAssignment::query()->create([
+                'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id, 'sample_id' => $sample,
+                'kind' => $kind,
+                'lesson' => $overruled ? $choice->lesson : $advice->lesson,
+                'drill' => $overruled ? $choice->drill : $advice->drill?->id,
+                'proposed_lesson' => $advice->lesson, 'proposed_drill' => $advice->drill?->id,
+                'overruled' => $overruled, 'overruled_because' => $overruled ? $choice->because : '',
+                'assigned_at' => Clock::now(), 'turn' => LessonAssignment::nextTurns([$student->id])[$student->id],
+            ]);
+        });
+    }
+
+    /**
+     * What was kept before is seen differently now: the last proposal becomes what follows today.
+     * What the teacher chose stays chosen.
+     */
+    public function renew(SewingClass $class, Student $student, Advice $advice): void
+    {
+        $last = LessonAssignment::inForce()->where('class_id', $class->id)->where('student_id', $student->id)->get()->last();
+        if ($last === null) {
+            return;
+        }
+        $proposed = ['proposed_lesson' => $advice->lesson, 'proposed_drill' => $advice->drill?->id];
+        $last->update($last->overruled ? $proposed : $proposed + ['kind' => $advice->kind, 'lesson' => $advice->lesson, 'drill' => $advice->drill?->id]);
     }
 }

@@ -11,6 +11,7 @@ use App\Support\Clock;
 use App\Support\JudgedSample;
 use App\Support\Shelf;
 use App\Support\StudentRecords;
+use DateTimeImmutable;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -42,7 +43,11 @@ final readonly class JudgeSample
         $words = Words::in($unit);
         $records = $this->records->of($class->id, [$student->id], $words)[$student->id];
         foreach ($records as $kept) {
-            $version ??= $kept->sample->id === $replaces ? $kept->sample->lesson_version : null;
+            if ($kept->sample->id === $replaces) {
+                // A correction is of what was sewn then, whatever is on the shelf or assigned today.
+                $version = $kept->sample->lesson_version;
+                $kept->sample->lesson === $lessonId || throw InputError::at('lesson', $lessonId, "A correction is for the lesson of the sample it corrects: {$kept->sample->lesson}.");
+            }
         }
         $lesson = $this->lesson($lessonId, $version);
         $readings = Readings::typed($lesson, $typed, $unit);
@@ -50,22 +55,21 @@ final readonly class JudgeSample
         self::checkOverruled($grade, $overruled);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');
-        $at = $now;
+        $judged = fn (DateTimeImmutable $at): array => $grade->verdict() === null ? [] : [PastSample::graded($id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson))];
         $past = [];
         $before = null;
+        $placed = false;
         foreach ($records as $kept) {
-            if ($kept->sample->id === $replaces) {
+            if ($kept->sample->id === $replaces || $kept->sample->id === $id) {
                 // A correction stands where the sample it corrects stood.
-                $at = $kept->past->evidence->at;
-            } elseif ($kept->sample->id !== $id) {
+                $placed = true;
+                array_push($past, ...$judged($kept->past->evidence->at));
+            } else {
                 $past[] = $kept->past;
-                $before = $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept : $before;
+                $before = ! $placed && $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept : $before;
             }
         }
-        if ($grade->verdict() !== null) {
-            $past[] = PastSample::graded($id, $lesson->id, $at, $grade, $this->shelf->bundle()->uses($lesson));
-            usort($past, fn (PastSample $a, PastSample $b): int => $a->evidence->at <=> $b->evidence->at);
-        }
+        $placed || array_push($past, ...$judged($now));
 
         return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now, $before === null ? [] : Comparison::of($before->grade, $grade), $before?->readings);
     }

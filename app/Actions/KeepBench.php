@@ -8,6 +8,7 @@ use App\Models\BenchPlan;
 use App\Models\Enrolment;
 use App\Models\LessonAssignment;
 use App\Models\SewingClass;
+use App\Models\Student;
 use App\Support\Bench;
 use App\Support\Clock;
 use App\Support\Conflict;
@@ -60,6 +61,8 @@ final readonly class KeepBench
             $seats !== [] || throw InputError::at('seats', null, 'Nobody can be seated: '.(count($bench->problem->wants) === 0 ? 'all are away.' : 'nothing that is next can be sewn in this room.'));
             $why = array_column(BenchReasons::of($bench->problem, $bench->rounds[0], $bench->reading->words), 'text', 'student');
             $kept = $moved = $given = [];
+            Student::lock(array_map(strval(...), array_keys($seats)));
+            $turns = LessonAssignment::nextTurns(array_map(strval(...), array_keys($seats)));
             foreach ($seats as $student => [$seat, $round]) {
                 $s = $bench->reading->students[$student];
                 $machine = str_starts_with($seat->machine, RoomBench::TABLE) ? null : $seat->machine;
@@ -72,7 +75,7 @@ final readonly class KeepBench
                         'id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student, 'sample_id' => null,
                         'kind' => $s->advice->kindOf($seat->lesson)->value, 'lesson' => $seat->lesson, 'drill' => null,
                         'proposed_lesson' => $s->advice->lesson, 'proposed_drill' => $s->advice->drill?->id,
-                        'overruled' => true, 'overruled_because' => mb_substr($why[$student] ?? '', 0, 200), 'by_bench' => true, 'assigned_at' => $bench->reading->now->format('Y-m-d H:i:s.v'),
+                        'overruled' => true, 'overruled_because' => mb_substr($why[$student] ?? '', 0, 200), 'by_bench' => true, 'turn' => $turns[$student], 'assigned_at' => $bench->reading->now->format('Y-m-d H:i:s.v'),
                     ];
                 }
             }

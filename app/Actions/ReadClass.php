@@ -38,8 +38,7 @@ final readonly class ReadClass
         $enrolments = Enrolment::seated($class->id, $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($class->id, $ids, $words);
-        $assigned = LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)
-            ->orderBy('assigned_at')->orderBy('id')->get()->groupBy('student_id');
+        $assigned = LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
         $standings = $this->standings->of($class->id, $ids, $now);
         $students = [];
         foreach ($enrolments as $enrolment) {

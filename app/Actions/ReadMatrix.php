@@ -34,7 +34,7 @@ final readonly class ReadMatrix
         $ids = array_map(strval(...), array_keys($enrolments->all()));
         $standings = $this->standings->of($class->id, $ids, $now);
         $given = [];
-        foreach (LessonAssignment::query()->where('class_id', $class->id)->whereIn('student_id', $ids)->orderBy('assigned_at')->orderBy('id')->select('student_id', 'lesson', 'drill', 'overruled')->toBase()->get() as $row) {
+        foreach (LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->select('student_id', 'lesson', 'drill', 'overruled')->toBase()->get() as $row) {
             /** @var object{student_id: string, lesson: string|null, drill: string|null, overruled: int} $row */
             $given[$row->student_id] = [$row->lesson, $row->drill, (bool) $row->overruled];
         }

@@ -109,7 +109,7 @@ final readonly class ReadSoundness
     /** @return array<string, array{verdicts: int, overruled: int, samples: list<PastSample>, given: list<array{kind: Kind, lesson: string|null, agreed: bool, after: int}>}> by class and student */
     private function history(): array
     {
-        $given = LessonAssignment::query()->where('by_bench', false)->orderBy('assigned_at')->orderBy('id')->get()->groupBy(fn (LessonAssignment $g): string => "{$g->class_id}/{$g->student_id}");
+        $given = LessonAssignment::inForce()->where('by_bench', false)->get()->groupBy(fn (LessonAssignment $g): string => "{$g->class_id}/{$g->student_id}");
         $history = [];
         foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
             $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());

@@ -39,8 +39,7 @@ final readonly class RecordSample
     public function __invoke(User $user, SewingClass $class, Student $student, NewSample $new): JudgedSample
     {
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
-            // One sample of a student at a time: standings are worked out from all of them.
-            Student::query()->whereKey($student->id)->lockForUpdate()->first();
+            Student::lock([$student->id]);
             $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
@@ -57,23 +56,32 @@ final readonly class RecordSample
             }
             self::checkMeanwhile($new, $judged);
             SewnWith::check($judged->lesson, $new->settings);
-            $this->checkCorrection($new, $class, $student);
-            $this->store($user, $class, $student, $judged, $new);
+            $old = $this->corrected($new, $class, $student);
+            $this->store($user, $class, $student, $judged, $new, $old);
             $this->standings->store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
-            ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
+            $given = $old === null ? null : LessonAssignment::query()->where('sample_id', $old->id)->first();
+            $given?->update(['sample_id' => $new->id]);
+            if ($old === null || $new->choice !== null) {
+                ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
+            } else {
+                // What was given with it, and what was said since, stays said; a proposal follows the correction.
+                $this->assign->renew($class, $student, $judged->advice);
+            }
 
             return $judged;
         });
     }
 
-    private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new): void
+    private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new, ?Sample $old): void
     {
         $now = $judged->at;
-        $inHand = SessionInHand::of(PlanSession::ofClass($class->id)->get(), $now);
+        $inHand = $old !== null ? null : SessionInHand::of(PlanSession::ofClass($class->id)->get(), $now);
         Sample::query()->create([
             'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id,
-            'plan_session_id' => $inHand?->isOpen($now) === true ? $inHand->session->id : null,
-            'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $new->drill,
+            // A correction is of what was sewn then: same session, lesson, version and drill.
+            'plan_session_id' => $old === null ? ($inHand?->isOpen($now) === true ? $inHand->session->id : null) : $old->plan_session_id,
+            'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $old === null ? $new->drill : $old->drill,
+            'turn' => Sample::nextTurn($student->id),
             'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
         ]);
         $readings = [];
@@ -119,17 +127,19 @@ final readonly class RecordSample
         return $kept->student_id === $student->id && $kept->lesson === $new->lesson && $stored == $sent;
     }
 
-    private function checkCorrection(NewSample $new, SewingClass $class, Student $student): void
+    private function corrected(NewSample $new, SewingClass $class, Student $student): ?Sample
     {
         if ($new->replaces === null) {
-            return;
+            return null;
         }
-        $old = Sample::query()->where('class_id', $class->id)->where('student_id', $student->id)->find($new->replaces)
+        $old = Sample::inOrder($class->id, [$student->id])->find($new->replaces)
             ?? throw InputError::at('replaces', $new->replaces, 'This must be a kept sample of the same student.');
         $old->lesson === $new->lesson || throw InputError::at('replaces', $new->replaces, 'A correction is for the same lesson as the sample it corrects.');
         if (Sample::query()->where('replaces_id', $old->id)->exists()) {
             throw Conflict::alreadyCorrected($old->id);
         }
-        LessonAssignment::query()->where('sample_id', $old->id)->delete();
+        $old->withdrawn && throw Conflict::withdrawn($old->id);
+
+        return $old;
     }
 }

@@ -11,6 +11,7 @@ use App\Http\Resources\LessonView;
 use App\Http\Resources\LookView;
 use App\Http\Resources\MachineView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\ReplacedView;
 use App\Http\Resources\StudentViews;
 use App\Models\SewingClass;
 use App\Support\KeptSample;
@@ -18,6 +19,9 @@ use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 
 /** All that looking at one student's sample needs. */
@@ -25,17 +29,25 @@ final readonly class ShowLook
 {
     public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
 
-    /** @throws \OpenSeam\Core\InputError for a lesson that is not known */
-    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit, ?int $version = null): LookView
+    /**
+     * @param  string|null  $replaces  the sample that is corrected: its lesson, version and drill, whatever is assigned now
+     *
+     * @throws InputError for a lesson that is not known, or a sample that cannot be corrected
+     */
+    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit, ?int $version = null, ?string $replaces = null): LookView
     {
         $reading = ($this->read)($class, $unit);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
+        $old = $replaces === null ? null : $this->corrected($s->samples, $replaces);
+        if ($old !== null) {
+            [$lesson, $version] = [$old->sample->lesson, $old->sample->lesson_version];
+        }
         $order = $this->shelf->order($class->course);
         $asked = $lesson ?? $s->lesson() ?? $order[count($order) - 1];
         $found = $this->shelf->bundle()->lesson($asked);
         $found = $version === null || $version === $found->version ? $found : $this->shelf->earlier($asked, $version) ?? $found;
-        $drill = $asked === $s->lesson() ? $s->drill() : null;
-        $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked));
+        $drill = $old !== null ? $old->sample->drill : ($asked === $s->lesson() ? $s->drill() : null);
+        $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked && $k !== $old));
         $after = $reading->after($student);
         $room = RoomBook::read();
 
@@ -51,6 +63,26 @@ final readonly class ShowLook
             $after === null ? null : new NamedView($after->enrolment->student_id, $after->enrolment->student->name),
             $room->cannot($found) ?? $room->cannotOn($found, $s->enrolment->machine_id),
             array_values($room->feet->map(FootView::of(...))->all()),
+            $old === null ? null : self::replaced($old, $found, $unit),
+        );
+    }
+
+    /** @param  list<KeptSample>  $samples  that count */
+    private function corrected(array $samples, string $id): KeptSample
+    {
+        foreach ($samples as $kept) {
+            if ($kept->sample->id === $id) {
+                return $kept;
+            }
+        }
+        throw InputError::at('replaces', $id, 'This sample cannot be corrected: it was corrected or withdrawn already, or belongs to somebody else.');
+    }
+
+    private static function replaced(KeptSample $old, Lesson $lesson, Unit $unit): ReplacedView
+    {
+        return new ReplacedView(
+            $old->sample->id, $old->past->evidence->at->format('Y-m-d\TH:i:s\Z'), $old->readings->written($lesson, $unit), array_map(fn (Fault $f): string => $f->id, $old->grade->faults),
+            array_filter($old->sample->settings, fn (?string $v): bool => $v !== null && $v !== ''), $old->sample->overruled ?? [],
         );
     }
 }

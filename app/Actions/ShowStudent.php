@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Http\Resources\AdviceView;
 use App\Http\Resources\DrillView;
 use App\Http\Resources\GivenView;
+use App\Http\Resources\LastSampleView;
 use App\Http\Resources\NamedView;
 use App\Http\Resources\SeamStitchView;
 use App\Http\Resources\StudentSkillView;
@@ -14,6 +15,7 @@ use App\Http\Resources\StudentView;
 use App\Http\Resources\StudentViews;
 use App\Http\Resources\Titles;
 use App\Models\LessonAssignment;
+use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Support\Adviser;
 use App\Support\ClassReading;
@@ -22,16 +24,18 @@ use App\Support\KeptSample;
 use App\Support\SettingsLog;
 use App\Support\Shelf;
 use App\Support\StudentReading;
+use App\Support\StudentRecords;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Words;
 
 /** Everything about one student: samples over time, what is next and why, what it rests on. */
 final readonly class ShowStudent
 {
     private const MOST_GIVEN = 20;
 
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private Adviser $adviser, private ForecastClass $forecast, private SettingsLog $settings) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private Adviser $adviser, private ForecastClass $forecast, private SettingsLog $settings, private StudentRecords $records) {}
 
     public function __invoke(SewingClass $class, string $student, Unit $unit): StudentView
     {
@@ -46,7 +50,7 @@ final readonly class ShowStudent
             array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
-            $this->skills($class, $s), $this->seam($reading, $s), $this->blocked($class, $reading, $s),
+            $this->skills($class, $s), $this->seam($reading, $s), $this->struck($class, $student, $reading->words), $this->blocked($class, $reading, $s),
             $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
             $forecast->students[0], $forecast->lessons, $this->settings->of(array_reverse($s->samples)),
             array_map(fn (LessonAssignment $g): GivenView => new GivenView(
@@ -86,6 +90,16 @@ final readonly class ShowStudent
 
             return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $poorest === [] ? 0.0 : min($poorest));
         }, $s->samples);
+    }
+
+    /** @return list<LastSampleView> samples that were withdrawn, newest first; a corrected one is found with the correction */
+    private function struck(SewingClass $class, string $student, Words $words): array
+    {
+        if (! Sample::inOrder($class->id, [$student])->get()->contains(fn (Sample $s): bool => $s->withdrawn)) {
+            return [];
+        }
+
+        return array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $words), array_reverse(array_values(array_filter($this->records->history($class->id, $student, $words), fn (KeptSample $k): bool => $k->sample->withdrawn))));
     }
 
     /** @return list<NamedView> */

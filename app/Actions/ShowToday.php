@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Resources\NamedView;
+use App\Http\Resources\SessionSampleView;
 use App\Http\Resources\SessionView;
 use App\Http\Resources\StudentViews;
 use App\Http\Resources\TapePieceView;
@@ -14,16 +15,19 @@ use App\Models\BenchPlan;
 use App\Models\SewingClass;
 use App\Support\ClassReading;
 use App\Support\ClassRoom;
+use App\Support\CurrentStudio;
+use App\Support\KeptSample;
 use App\Support\SessionInHand;
 use App\Support\Shelf;
 use App\Support\StudentReading;
+use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Measure\Unit;
 
 /** The session in hand: its tape, and a row for each student. */
 final readonly class ShowToday
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private CurrentStudio $studio) {}
 
     public function __invoke(SewingClass $class, Unit $unit): TodayView
     {
@@ -56,6 +60,21 @@ final readonly class ShowToday
         );
     }
 
+    /** Of the session in hand; what was kept apart from a session, of this day in the studio's own zone. */
+    private function isOfNow(KeptSample $kept, ClassReading $reading, ?SessionInHand $inHand): bool
+    {
+        if ($kept->sample->plan_session_id !== null) {
+            return $kept->sample->plan_session_id === $inHand?->session->id;
+        }
+
+        return CarbonImmutable::instance($kept->past->evidence->at)->setTimezone($this->studio->timezone())->isSameDay($reading->now->setTimezone($this->studio->timezone()));
+    }
+
+    private static function kept(KeptSample $kept): SessionSampleView
+    {
+        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings->rows(), $kept->grade->verdict()?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
+    }
+
     private function row(ClassReading $reading, StudentReading $s, ?SessionInHand $inHand): TodayRowView
     {
         $running = $inHand !== null && $inHand->state === 'running';
@@ -71,6 +90,7 @@ final readonly class ShowToday
             $this->views->then($reading, $s),
             $this->views->why($s),
             $inHand !== null && $s->lookedAtIn($inHand->session->id),
+            array_map(self::kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $this->isOfNow($k, $reading, $inHand)))),
             $sewing?->toIso8601ZuluString(),
             $bench->away[$s->enrolment->student_id] ?? 'here',
             array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,

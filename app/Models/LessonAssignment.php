@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use OpenSeam\Core\NextLesson\Kind;
 
 /**
@@ -23,6 +24,8 @@ use OpenSeam\Core\NextLesson\Kind;
  * @property string $overruled_because
  * @property bool $by_bench given because of who sits where, not because the teacher thought otherwise
  * @property CarbonImmutable $assigned_at
+ * @property int $turn number among what the student was given, as it was said
+ * @property bool $set_aside its sample is withdrawn
  */
 final class LessonAssignment extends OwnedByStudio
 {
@@ -30,5 +33,32 @@ final class LessonAssignment extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['kind' => Kind::class, 'overruled' => 'bool', 'by_bench' => 'bool', 'assigned_at' => 'immutable_datetime'];
+    protected $casts = ['kind' => Kind::class, 'overruled' => 'bool', 'by_bench' => 'bool', 'set_aside' => 'bool', 'turn' => 'int', 'assigned_at' => 'immutable_datetime'];
+
+    /**
+     * What counts, in the order it was said: the clock of the computer may have been set back meanwhile.
+     *
+     * @return Builder<self>
+     */
+    public static function inForce(): Builder
+    {
+        return self::query()->where('set_aside', false)->orderBy('turn')->orderBy('id');
+    }
+
+    /**
+     * The number of what each is given next. Asked for while the students are locked.
+     *
+     * @param  list<string>  $students
+     * @return array<string, int> by student
+     */
+    public static function nextTurns(array $students): array
+    {
+        $next = array_fill_keys($students, 1);
+        foreach (self::query()->whereIn('student_id', $students)->groupBy('student_id')->selectRaw('student_id, max(turn) as last')->toBase()->get() as $row) {
+            /** @var object{student_id: string, last: int|string} $row */
+            $next[$row->student_id] = 1 + (int) $row->last;
+        }
+
+        return $next;
+    }
 }

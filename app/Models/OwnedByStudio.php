@@ -8,10 +8,12 @@ use App\Support\CurrentStudio;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
+use LogicException;
 
 /**
  * A row that belongs to a studio. Every query is limited to the studio in hand,
- * and new rows get it; console work sets the studio itself.
+ * and new rows get it; without one nothing is found. Console work over all
+ * studios says so: CurrentStudio::everywhere().
  *
  * @property string $id
  * @property string $studio_id
@@ -26,14 +28,14 @@ abstract class OwnedByStudio extends Model
     {
         static::addGlobalScope('studio', function (Builder $query): void {
             $studio = app(CurrentStudio::class);
-            if ($studio->isLimited()) {
-                $query->where($query->getModel()->getTable().'.studio_id', $studio->id());
+            if (! $studio->isEverywhere()) {
+                $query->where($query->getModel()->getTable().'.studio_id', $studio->id() ?? '');
             }
         });
         static::creating(function (OwnedByStudio $row): void {
             $studio = app(CurrentStudio::class);
-            if ($studio->isLimited()) {
-                $row->studio_id = (string) $studio->id();
+            if (! $studio->isEverywhere()) {
+                $row->studio_id = $studio->id() ?? throw new LogicException('No studio is in hand: a row of '.$row->getTable().' would belong to nobody.');
             }
         });
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -22,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $replaces_id
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
+ * @property int $turn number among the samples of the student, as they were kept
+ * @property bool $withdrawn it does not count; only where it was read by inOrder()
  * @property Collection<int, SampleReading> $readings
  * @property Collection<int, SampleFault> $faults
  */
@@ -31,7 +34,33 @@ final class Sample extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'withdrawn' => 'bool'];
+
+    /**
+     * Samples of a class in the order they were kept, each with whether it was withdrawn: a word about it that came last.
+     *
+     * @param  list<string>  $students
+     * @return Builder<self>
+     */
+    public static function inOrder(string $class, array $students): Builder
+    {
+        $last = SampleNote::query()->select('kind')->whereColumn('sample_id', 'samples.id')->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK])->orderByDesc('turn')->limit(1);
+
+        return self::query()->select('samples.*')->selectRaw('coalesce(('.$last->toSql().') = ?, 0) as withdrawn', [...$last->getBindings(), SampleNote::WITHDRAWN])
+            ->where('class_id', $class)->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
+    }
+
+    /** The number of the student's next sample. Asked for while the student is locked. */
+    public static function nextTurn(string $student): int
+    {
+        return 1 + (int) self::query()->where('student_id', $student)->max('turn');
+    }
+
+    /** @return HasMany<SampleNote, $this> */
+    public function notes(): HasMany
+    {
+        return $this->hasMany(SampleNote::class)->orderBy('turn');
+    }
 
     /** @return HasMany<SampleReading, $this> */
     public function readings(): HasMany

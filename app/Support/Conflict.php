@@ -19,6 +19,14 @@ final class Conflict extends RuntimeException
         return new self('version', $got, "The plan was changed meanwhile (it is at version $current now). Look at the new one, then make your change again.");
     }
 
+    public static function startsInThePast(string $day, int $over, int $of): self
+    {
+        return new self('began', $day, sprintf(
+            '%s lies in the past: %s over before anything is kept of %s, and what was laid into %s counts as held. Choose a later day, or say that the course did begin then.',
+            $day, $over === $of ? ($of === 1 ? 'the one session would be' : "all $of sessions would be") : ($over === 1 ? "1 of $of sessions would be" : "$over of $of sessions would be"), $over === 1 ? 'it' : 'them', $over === 1 ? 'it' : 'them',
+        ));
+    }
+
     public static function sampleTaken(string $id): self
     {
         return new self('id', $id, 'A different sample was already kept under this id. The first one stays.');
@@ -47,6 +55,16 @@ final class Conflict extends RuntimeException
     public static function alreadyCorrected(string $id): self
     {
         return new self('replaces', $id, 'This sample was already corrected. Correct the newer one instead.');
+    }
+
+    public static function withdrawn(string $id): self
+    {
+        return new self('replaces', $id, 'This sample was withdrawn. Bring it back first, then correct it.');
+    }
+
+    public static function struck(string $id): self
+    {
+        return new self('sample', $id, 'This sample was corrected. Withdraw, or bring back, the newer one instead.');
     }
 
     public static function staleShelf(int $got, int $current): self

@@ -7,12 +7,17 @@ namespace App\Support;
 use App\Models\Studio;
 use OpenSeam\Core\Skill\TracingParameters;
 
-/** The studio that all queries of this request are limited to. Console work is not limited. */
+/**
+ * The studio that all queries are limited to. Without one nothing is seen and nothing is kept;
+ * work that goes over all studios, on the console, says so with everywhere().
+ */
 final class CurrentStudio
 {
-    private bool $limited = false;
+    private bool $everywhere = false;
 
     private ?string $id = null;
+
+    private ?string $timezone = null;
 
     /** The edition of its shelf; false: not looked up yet. */
     private string|null|false $edition = false;
@@ -20,53 +25,83 @@ final class CurrentStudio
     /** Its own numbers of the skill model, as they are kept; false: not looked up yet. */
     private string|null|false $tracing = false;
 
-    /**
-     * @param  string|null|false  $edition  of its shelf, where it is known already
-     * @param  string|null|false  $tracing  its own numbers of the skill model, likewise
-     */
-    public function limitTo(?string $id, string|null|false $edition = false, string|null|false $tracing = false): void
+    private function limitTo(?string $id, string|null|false $edition = false, string|null|false $tracing = false): void
     {
-        $this->limited = true;
+        $this->everywhere = false;
         $this->id = $id;
+        $this->timezone = null;
         $this->edition = $edition;
         $this->tracing = $tracing;
     }
 
-    public function release(): void
+    /** Every studio is in reach from now on: of a process that looks after the machine, never of a request. */
+    public function reachAll(): void
     {
-        $this->limited = false;
-        $this->id = null;
-        $this->edition = false;
-        $this->tracing = false;
+        $this->limitTo(null);
+        $this->everywhere = true;
     }
 
     /**
-     * Console work for one studio: its rows and its shelf.
+     * Work over all studios: of whoever looks after the machine, never of a request.
      *
      * @template T
      *
      * @param  callable(): T  $work
      * @return T
      */
-    public function within(string $id, callable $work): mixed
+    public function everywhere(callable $work): mixed
     {
-        $before = [$this->limited, $this->id, $this->edition, $this->tracing];
-        $this->limitTo($id);
+        return $this->then($work, $this->reachAll(...));
+    }
+
+    /**
+     * Work for one studio: its rows and its shelf.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @param  string|null|false  $edition  of its shelf, where it is known already
+     * @param  string|null|false  $tracing  its own numbers of the skill model, likewise
+     * @return T
+     */
+    public function within(string $id, callable $work, string|null|false $edition = false, string|null|false $tracing = false): mixed
+    {
+        return $this->then($work, fn () => $this->limitTo($id, $edition, $tracing));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @param  callable(): mixed  $turn
+     * @return T
+     */
+    private function then(callable $work, callable $turn): mixed
+    {
+        $before = [$this->everywhere, $this->id, $this->edition, $this->tracing];
+        $turn();
         try {
             return $work();
         } finally {
-            [$this->limited, $this->id, $this->edition, $this->tracing] = $before;
+            [$this->everywhere, $this->id, $this->edition, $this->tracing] = $before;
         }
     }
 
-    public function isLimited(): bool
+    /** Rows of every studio are in reach. */
+    public function isEverywhere(): bool
     {
-        return $this->limited;
+        return $this->everywhere;
     }
 
     public function id(): ?string
     {
         return $this->id;
+    }
+
+    /** The zone its days go by. */
+    public function timezone(): string
+    {
+        return $this->timezone ??= (string) (Studio::query()->whereKey($this->id ?? '')->toBase()->value('timezone') ?? 'UTC');
     }
 
     /** Id of the edition of its shelf; null: the shelf as it is shipped. */

@@ -65,6 +65,12 @@ final readonly class StudentReading
         return $this->isOverruled() && $this->assigned !== null ? $this->assigned->kind : $this->advice->kind;
     }
 
+    /** @return list<KeptSample> of that session, oldest first */
+    public function keptIn(string $session): array
+    {
+        return array_values(array_filter($this->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === $session));
+    }
+
     public function lookedAtIn(?string $session): bool
     {
         return $session !== null && $this->lastIn($session) !== null;
@@ -72,13 +78,9 @@ final readonly class StudentReading
 
     public function lastIn(string $session): ?CarbonImmutable
     {
-        foreach (array_reverse($this->samples) as $kept) {
-            if ($kept->sample->plan_session_id === $session) {
-                return $kept->sample->kept_at;
-            }
-        }
+        $kept = $this->keptIn($session);
 
-        return null;
+        return $kept === [] ? null : CarbonImmutable::instance($kept[count($kept) - 1]->past->evidence->at);
     }
 
     public function level(string $skill): Level

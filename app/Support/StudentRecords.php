@@ -23,12 +23,30 @@ final readonly class StudentRecords
 
     /**
      * @param  list<string>  $students
-     * @return array<string, list<KeptSample>> by student, oldest first; corrected samples are left out
+     * @return array<string, list<KeptSample>> by student, in the order they were kept; what was corrected or withdrawn is left out
      */
     public function of(string $class, array $students, Words $words): array
     {
-        $samples = Sample::query()->where('class_id', $class)->whereIn('student_id', $students)
-            ->orderBy('kept_at')->orderBy('id')->get()->keyBy('id');
+        return $this->read($class, $students, $words, false);
+    }
+
+    /**
+     * Everything that was ever kept of one student, struck or not.
+     *
+     * @return list<KeptSample> in the order it was kept; a correction stands where the first one stood
+     */
+    public function history(string $class, string $student, Words $words): array
+    {
+        return $this->read($class, [$student], $words, true)[$student];
+    }
+
+    /**
+     * @param  list<string>  $students
+     * @return array<string, list<KeptSample>>
+     */
+    private function read(string $class, array $students, Words $words, bool $struck): array
+    {
+        $samples = Sample::inOrder($class, $students)->get()->keyBy('id');
         $corrected = [];
         foreach ($samples as $sample) {
             if ($sample->replaces_id !== null) {
@@ -43,7 +61,7 @@ final readonly class StudentRecords
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
             $lesson = $this->shelf->lessonAt($sample->lesson, $sample->lesson_version);
-            if ($lesson === null || isset($corrected[$sample->id])) {
+            if ($lesson === null || (! $struck && ($sample->withdrawn || isset($corrected[$sample->id])))) {
                 continue;
             }
             // A correction stands where the sample it corrects stood.
@@ -51,13 +69,14 @@ final readonly class StudentRecords
             while ($first->replaces_id !== null && $samples->has($first->replaces_id)) {
                 $first = $samples[$first->replaces_id];
             }
-            $records[$sample->student_id][] = $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $grader);
-        }
-        foreach ($records as &$list) {
-            usort($list, fn (KeptSample $a, KeptSample $b): int => $a->past->evidence->at <=> $b->past->evidence->at);
+            $records[$sample->student_id][] = [$first->turn, $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $grader, $words)];
         }
 
-        return $records;
+        return array_map(function (array $list): array {
+            usort($list, fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+
+            return array_column($list, 2);
+        }, $records);
     }
 
     /** @return array<string, list<array<string, mixed>>> rows by sample */
@@ -76,7 +95,7 @@ final readonly class StudentRecords
      * @param  list<array<string, mixed>>  $stored  readings
      * @param  list<array<string, mixed>>  $seen  faults
      */
-    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, Grader $grader): KeptSample
+    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, Grader $grader, Words $words): KeptSample
     {
         $fields = Readings::fields($lesson);
         $values = [];
@@ -93,6 +112,6 @@ final readonly class StudentRecords
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
         $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []));
 
-        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $this->shelf->bundle()->uses($lesson)));
+        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)));
     }
 }

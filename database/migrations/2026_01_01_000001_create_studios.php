@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,14 +11,14 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('studios', function (Blueprint $table): void {
+        SchemaStep::table('studios', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->string('name', 80);
             $table->string('timezone', 64)->default('UTC');
             $table->boolean('demo')->default(false);
             $table->timestamps();
         });
-        Schema::create('users', function (Blueprint $table): void {
+        SchemaStep::table('users', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('studio_id')->constrained()->cascadeOnDelete();
             $table->string('name', 80);
@@ -28,7 +29,7 @@ return new class extends Migration
             $table->rememberToken();
             $table->timestamps();
         });
-        Schema::create('sessions', function (Blueprint $table): void {
+        SchemaStep::table('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->char('user_id', 26)->nullable()->index();
             $table->string('ip_address', 45)->nullable();
@@ -36,12 +37,12 @@ return new class extends Migration
             $table->longText('payload');
             $table->integer('last_activity')->index();
         });
-        Schema::create('cache', function (Blueprint $table): void {
+        SchemaStep::table('cache', function (Blueprint $table): void {
             $table->string('key')->primary();
             $table->mediumText('value');
             $table->integer('expiration')->index();
         });
-        Schema::create('cache_locks', function (Blueprint $table): void {
+        SchemaStep::table('cache_locks', function (Blueprint $table): void {
             $table->string('key')->primary();
             $table->string('owner');
             $table->integer('expiration')->index();

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,7 +11,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('machines', function (Blueprint $table): void {
+        SchemaStep::table('machines', function (Blueprint $table): void {
             $this->owned($table);
             $table->string('name', 60);
             $table->string('drive', 20);
@@ -19,7 +20,7 @@ return new class extends Migration
             $table->string('note', 200)->default('');
             $table->timestamps();
         });
-        Schema::create('classes', function (Blueprint $table): void {
+        SchemaStep::table('classes', function (Blueprint $table): void {
             $this->owned($table);
             $table->string('name', 80);
             $table->string('course', 60);
@@ -28,14 +29,14 @@ return new class extends Migration
             $table->unsignedTinyInteger('helpers')->default(0);
             $table->timestamps();
         });
-        Schema::create('students', function (Blueprint $table): void {
+        SchemaStep::table('students', function (Blueprint $table): void {
             $this->owned($table);
             // The name they are called by in the room; nothing more is asked.
             $table->string('name', 60);
             $table->json('wishes');
             $table->timestamps();
         });
-        Schema::create('enrolments', function (Blueprint $table): void {
+        SchemaStep::table('enrolments', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('class_id')->constrained('classes')->cascadeOnDelete();
             $table->foreignUlid('student_id')->constrained()->cascadeOnDelete();
@@ -44,14 +45,14 @@ return new class extends Migration
             $table->unique(['class_id', 'student_id']);
             $table->timestamps();
         });
-        Schema::create('course_plans', function (Blueprint $table): void {
+        SchemaStep::table('course_plans', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('class_id')->unique()->constrained('classes')->cascadeOnDelete();
             // Grows with each change: two people cannot overwrite each other unseen.
             $table->unsignedInteger('version')->default(1);
             $table->timestamps();
         });
-        Schema::create('plan_sessions', function (Blueprint $table): void {
+        SchemaStep::table('plan_sessions', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('course_plan_id')->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('position');
@@ -60,7 +61,7 @@ return new class extends Migration
             $table->unique(['course_plan_id', 'position']);
             $table->timestamps();
         });
-        Schema::create('planned_lessons', function (Blueprint $table): void {
+        SchemaStep::table('planned_lessons', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('plan_session_id')->constrained()->cascadeOnDelete();
             $table->string('lesson', 60);

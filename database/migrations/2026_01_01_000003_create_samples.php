@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -14,7 +14,7 @@ return new class extends Migration
 
     public function up(): void
     {
-        Schema::create('samples', function (Blueprint $table): void {
+        SchemaStep::table('samples', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('class_id')->constrained('classes')->cascadeOnDelete();
             $table->foreignUlid('student_id')->constrained()->cascadeOnDelete();
@@ -28,7 +28,7 @@ return new class extends Migration
             $table->dateTime('kept_at', 3);
             $table->index(['student_id', 'class_id', 'kept_at']);
         });
-        Schema::create('sample_readings', function (Blueprint $table): void {
+        SchemaStep::table('sample_readings', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('sample_id')->constrained()->cascadeOnDelete();
             $table->string('reading', 120);
@@ -37,13 +37,13 @@ return new class extends Migration
             $table->double('value');
             $table->unique(['sample_id', 'reading', 'position']);
         });
-        Schema::create('sample_faults', function (Blueprint $table): void {
+        SchemaStep::table('sample_faults', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('sample_id')->constrained()->cascadeOnDelete();
             $table->string('fault', 60);
             $table->unique(['sample_id', 'fault']);
         });
-        Schema::create('skill_standings', function (Blueprint $table): void {
+        SchemaStep::table('skill_standings', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('class_id')->constrained('classes')->cascadeOnDelete();
             $table->foreignUlid('student_id')->constrained()->cascadeOnDelete();
@@ -53,7 +53,7 @@ return new class extends Migration
             $table->dateTime('last_shown_at', 3);
             $table->unique(['class_id', 'student_id', 'skill']);
         });
-        Schema::create('lesson_assignments', function (Blueprint $table): void {
+        SchemaStep::table('lesson_assignments', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('class_id')->constrained('classes')->cascadeOnDelete();
             $table->foreignUlid('student_id')->constrained()->cascadeOnDelete();
@@ -69,7 +69,7 @@ return new class extends Migration
             $table->index(['class_id', 'student_id', 'assigned_at']);
         });
         foreach (self::APPEND_ONLY as $table) {
-            DB::unprepared("CREATE TRIGGER {$table}_append_only BEFORE UPDATE ON $table FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'Kept samples are never changed; keep a correction instead.'");
+            SchemaStep::appendOnly($table, 'Kept samples are never changed; keep a correction instead.');
         }
     }
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -12,13 +13,13 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('machines', function (Blueprint $table): void {
+        SchemaStep::columns('machines', ['facts', 'retired_at'], function (Blueprint $table): void {
             // What it can do, as the core's Machine reads it.
             $table->json('facts')->nullable();
             // Gone from the room; what was sewn on it stays.
             $table->dateTime('retired_at', 3)->nullable();
         });
-        Schema::create('feet', function (Blueprint $table): void {
+        SchemaStep::table('feet', function (Blueprint $table): void {
             $this->owned($table);
             $table->string('name', 60);
             $table->string('kind', 40);
@@ -27,7 +28,7 @@ return new class extends Migration
             $table->dateTime('retired_at', 3)->nullable();
             $table->timestamps();
         });
-        Schema::create('service_entries', function (Blueprint $table): void {
+        SchemaStep::table('service_entries', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('machine_id')->constrained()->cascadeOnDelete();
             $table->string('kind', 20);
@@ -35,7 +36,7 @@ return new class extends Migration
             $table->dateTime('done_at', 3);
             $table->index(['machine_id', 'kind', 'done_at']);
         });
-        Schema::create('kept_answers', function (Blueprint $table): void {
+        SchemaStep::table('kept_answers', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('student_id')->nullable()->constrained()->cascadeOnDelete();
             $table->string('lesson', 60)->nullable();
@@ -46,8 +47,9 @@ return new class extends Migration
             $table->index(['studio_id', 'lesson']);
         });
         // A room that was kept before feet were: each machine came with its standard foot.
-        foreach (DB::table('machines')->selectRaw('studio_id, count(*) as n')->groupBy('studio_id')->get() as $room) {
-            DB::table('feet')->insert([
+        $rooms = DB::table('machines')->selectRaw('studio_id, count(*) as n')->groupBy('studio_id')->get();
+        foreach ($rooms as $room) {
+            DB::table('feet')->where('studio_id', $room->studio_id)->exists() || DB::table('feet')->insert([
                 'id' => strtolower((string) Str::ulid()), 'studio_id' => $room->studio_id, 'name' => 'Standard', 'kind' => 'standard', 'count' => $room->n,
                 'facts' => json_encode(['kind' => 'standard']), 'created_at' => now(), 'updated_at' => now(),
             ]);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,7 +12,7 @@ return new class extends Migration
     public function up(): void
     {
         // What the cupboard holds and what things cost, by the shopping list's item.
-        Schema::create('cupboard_items', function (Blueprint $table): void {
+        SchemaStep::table('cupboard_items', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('studio_id')->constrained()->cascadeOnDelete();
             $table->string('item', 60);
@@ -20,7 +21,7 @@ return new class extends Migration
             $table->unique(['studio_id', 'item']);
             $table->timestamps();
         });
-        Schema::create('material_ticks', function (Blueprint $table): void {
+        SchemaStep::table('material_ticks', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('studio_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('class_id')->constrained('classes')->cascadeOnDelete();

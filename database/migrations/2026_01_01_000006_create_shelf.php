@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -15,7 +15,7 @@ return new class extends Migration
     public function up(): void
     {
         // A studio's own lessons, each version as it was kept.
-        Schema::create('lesson_texts', function (Blueprint $table): void {
+        SchemaStep::table('lesson_texts', function (Blueprint $table): void {
             $this->owned($table);
             $table->string('lesson', 60);
             $table->unsignedInteger('version');
@@ -25,7 +25,7 @@ return new class extends Migration
             $table->unique(['studio_id', 'lesson', 'version']);
         });
         // What lies over the course's own shelf, edition by edition; going back is one more edition.
-        Schema::create('shelf_editions', function (Blueprint $table): void {
+        SchemaStep::table('shelf_editions', function (Blueprint $table): void {
             $this->owned($table);
             $table->unsignedInteger('number');
             $table->string('what', 200);
@@ -34,7 +34,7 @@ return new class extends Migration
             $table->dateTime('made_at', 3);
             $table->unique(['studio_id', 'number']);
         });
-        Schema::table('studios', function (Blueprint $table): void {
+        SchemaStep::columns('studios', ['shelf_edition', 'cloth_width_mm', 'selvedge_mm', 'spool_m'], function (Blueprint $table): void {
             // The edition in use; null: the shelf as it is shipped.
             $table->ulid('shelf_edition')->nullable();
             // How things come from the studio's shop.
@@ -43,7 +43,7 @@ return new class extends Migration
             $table->double('spool_m')->default(200);
         });
         foreach (self::APPEND_ONLY as $table) {
-            DB::unprepared("CREATE TRIGGER {$table}_append_only BEFORE UPDATE ON $table FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'A kept version is never changed; keep a new one instead.'");
+            SchemaStep::appendOnly($table, 'A kept version is never changed; keep a new one instead.');
         }
     }
 

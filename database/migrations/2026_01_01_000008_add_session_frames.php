@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,7 +11,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('classes', function (Blueprint $table): void {
+        SchemaStep::columns('classes', ['settle_minutes', 'clear_minutes', 'review_every', 'review_minutes', 'pace_percent'], function (Blueprint $table): void {
             // What a session holds besides lessons, in minutes; a review every so many sessions, 0: none.
             $table->unsignedSmallInteger('settle_minutes')->default(5);
             $table->unsignedSmallInteger('clear_minutes')->default(10);
@@ -19,7 +20,7 @@ return new class extends Migration
             // How long this group takes of the usual time.
             $table->unsignedSmallInteger('pace_percent')->default(100);
         });
-        Schema::table('planned_lessons', function (Blueprint $table): void {
+        SchemaStep::columns('planned_lessons', ['at_home'], function (Blueprint $table): void {
             // Sewn at home after the session, without class time.
             $table->boolean('at_home')->default(false);
         });

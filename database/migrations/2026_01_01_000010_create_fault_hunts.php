@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,7 +11,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('fault_hunts', function (Blueprint $table): void {
+        SchemaStep::table('fault_hunts', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('studio_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('machine_id')->nullable()->constrained()->nullOnDelete();

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -12,7 +13,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('sample_photos', function (Blueprint $table): void {
+        SchemaStep::table('sample_photos', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('studio_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('sample_id')->constrained()->cascadeOnDelete();

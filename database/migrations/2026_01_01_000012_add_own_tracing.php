@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,7 +12,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('studios', fn (Blueprint $table) => $table->json('tracing')->nullable());
+        SchemaStep::columns('studios', ['tracing'], fn (Blueprint $table) => $table->json('tracing')->nullable());
     }
 
     public function down(): void

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\SchemaStep;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,7 +12,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('bench_plans', function (Blueprint $table): void {
+        SchemaStep::table('bench_plans', function (Blueprint $table): void {
             $this->owned($table);
             $table->foreignUlid('plan_session_id')->unique()->constrained()->cascadeOnDelete();
             $table->unsignedInteger('version');
@@ -23,13 +24,14 @@ return new class extends Migration
             $table->json('tape');
             $table->dateTime('started_at', 3)->nullable();
         });
-        Schema::table('lesson_assignments', fn (Blueprint $table) => $table->boolean('by_bench')->default(false));
-        Schema::table('students', fn (Blueprint $table) => $table->boolean('own_machine')->default(false));
-        Schema::table('enrolments', function (Blueprint $table): void {
+        SchemaStep::columns('lesson_assignments', ['by_bench'], fn (Blueprint $table) => $table->boolean('by_bench')->default(false));
+        SchemaStep::columns('students', ['own_machine'], fn (Blueprint $table) => $table->boolean('own_machine')->default(false));
+        SchemaStep::columns('enrolments', ['note', 'page_token'], function (Blueprint $table): void {
             $table->string('note', 1000)->default('');
             /** Of the page that the student sees without signing in; null: there is none. */
-            $table->char('page_token', 40)->nullable()->unique();
+            $table->char('page_token', 40)->nullable();
         });
+        SchemaStep::index('enrolments', ['page_token'], true);
     }
 
     public function down(): void

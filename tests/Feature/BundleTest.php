@@ -94,7 +94,7 @@ final class BundleTest extends TestCase
     public function test_what_is_in_use_does_not_go(): void
     {
         $this->postJson('/api/shelf/import', ['bundle' => $this->mine(), 'edition' => 0])->assertOk();
-        $id = (string) $this->postJson('/api/classes', ['name' => 'Linen evening', 'course' => 'linen', 'students' => ['Ona'], 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 2, 'minutes' => 120, 'helpers' => 0, 'machines' => 2])->assertCreated()->json('id');
+        $id = (string) $this->postJson('/api/classes', ['name' => 'Linen evening', 'course' => 'linen', 'students' => ['Ona'], 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 2, 'minutes' => 120, 'helpers' => 0, 'machines' => 2, 'began' => true])->assertCreated()->json('id');
         $this->assertProblem($this->postJson('/api/shelf/back', ['number' => 0, 'edition' => 1]), 409, 'number', '“Linen seam” would go, and it is used by a plan');
         $this->getJson("/api/classes/$id/plan")->assertOk()->assertJsonPath('course', 'Linen in a day');
     }

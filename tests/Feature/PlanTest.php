@@ -120,7 +120,7 @@ final class PlanTest extends TestCase
     {
         $this->actingAs($this->teacher());
         $body = ['name' => 'Thursday', 'students' => ['Ona'], 'starts_on' => '2030-05-02', 'time' => '18:30', 'sessions' => 4, 'minutes' => 120, 'helpers' => 0, 'machines' => 4];
-        $id = (string) $this->postJson('/api/classes', $body + ['closed' => ['2030-05-09', '2030-05-10']])->assertCreated()->json('id');
+        $id = (string) $this->postJson('/api/classes', $body + ['began' => true, 'closed' => ['2030-05-09', '2030-05-10']])->assertCreated()->json('id');
         $days = fn (): array => array_map(fn (string $at): string => substr($at, 0, 10), array_column((array) $this->getJson("/api/classes/$id/plan")->json('sessions'), 'starts_at'));
         self::assertSame(['2030-05-02', '2030-05-16', '2030-05-23', '2030-05-30'], $days());
         $this->getJson("/api/classes/$id/plan")->assertJsonPath('closed', ['2030-05-09', '2030-05-10']);

@@ -20,7 +20,7 @@ final class ShelfTest extends TestCase
      */
     private function plan(array $but): TestResponse
     {
-        return $this->postJson('/api/classes', $but + ['name' => 'Saturday', 'students' => ['Ona', 'Pim'], 'starts_on' => '2030-05-04', 'time' => '10:00', 'sessions' => 12, 'minutes' => 180, 'helpers' => 0, 'machines' => 4]);
+        return $this->postJson('/api/classes', $but + ['name' => 'Saturday', 'students' => ['Ona', 'Pim'], 'starts_on' => '2030-05-04', 'time' => '10:00', 'sessions' => 12, 'minutes' => 180, 'helpers' => 0, 'machines' => 4, 'began' => true]);
     }
 
     /** @return iterable<string, array{string, string, int}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\RebuildStandings;
+use App\Support\CurrentStudio;
 use Illuminate\Console\Command;
 
 final class RebuildStandingsCommand extends Command
@@ -13,9 +14,9 @@ final class RebuildStandingsCommand extends Command
 
     protected $description = 'Work out every skill standing anew from the kept samples';
 
-    public function handle(RebuildStandings $rebuild): int
+    public function handle(RebuildStandings $rebuild, CurrentStudio $studio): int
     {
-        $this->info(sprintf('Rebuilt the standings of %d enrolments.', $rebuild()));
+        $this->info(sprintf('Rebuilt the standings of %d enrolments.', $studio->everywhere($rebuild(...))));
 
         return self::SUCCESS;
     }

@@ -44,7 +44,7 @@ final readonly class ClassController
     {
         $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
         $from = $body->wordOrNull('from') === null ? null : $this->find($body->word('from'));
-        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->dates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from);
+        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->checkedDates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from);
 
         return new JsonResponse(new NamedView($class->id, $class->name), 201);
     }
@@ -88,17 +88,18 @@ final readonly class ClassController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/look',
         operationId: 'look',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string'))],
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LookView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function look(Request $request, string $class, string $student, ShowLook $show): JsonResponse
     {
         $lesson = $request->query('lesson');
         $version = $request->query('version');
+        $replaces = $request->query('replaces');
 
         return new JsonResponse($show(
             $this->find($class), $student, is_string($lesson) && $lesson !== '' ? $lesson : null, $this->teacher($request)->unit,
-            is_string($version) && ctype_digit($version) ? (int) $version : null,
+            is_string($version) && ctype_digit($version) ? (int) $version : null, is_string($replaces) && $replaces !== '' ? strtolower($replaces) : null,
         ));
     }
 

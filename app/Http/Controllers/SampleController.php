@@ -5,19 +5,27 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\JudgeSample;
+use App\Actions\MarkSample;
 use App\Actions\RecordSample;
+use App\Actions\ShowSample;
+use App\Http\Requests\NoteBody;
 use App\Http\Requests\PreviewBody;
 use App\Http\Requests\SampleBody;
+use App\Http\Requests\WithdrawBody;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptView;
+use App\Http\Resources\SampleView;
 use App\Http\Resources\Titles;
 use App\Models\Enrolment;
+use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\Student;
+use App\Models\User;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
 
@@ -59,6 +67,66 @@ final readonly class SampleController
             $overruled ? Titles::of($this->shelf->bundle(), $sample->choice->lesson, $sample->choice->drill) : Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id),
             $overruled,
         ), 201);
+    }
+
+    #[OA\Get(
+        path: '/api/samples/{sample}',
+        operationId: 'showSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function show(Request $request, Sample $sample, ShowSample $show): JsonResponse
+    {
+        return new JsonResponse($show($sample, $this->teacher($request)));
+    }
+
+    #[OA\Post(
+        path: '/api/samples/{sample}/notes',
+        operationId: 'annotateSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NoteBody::class)),
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        $mark->annotate($body->teacher(), $sample, $body->word('text'));
+
+        return new JsonResponse($show($sample, $body->teacher()));
+    }
+
+    #[OA\Post(
+        path: '/api/samples/{sample}/withdraw',
+        operationId: 'withdrawSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: WithdrawBody::class)),
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function withdraw(WithdrawBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        $mark->withdraw($body->teacher(), $sample, $body->word('because'));
+
+        return new JsonResponse($show($sample, $body->teacher()));
+    }
+
+    #[OA\Delete(
+        path: '/api/samples/{sample}/withdraw',
+        operationId: 'bringSampleBack',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function bringBack(Request $request, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        $mark->bringBack($this->teacher($request), $sample);
+
+        return new JsonResponse($show($sample, $this->teacher($request)));
+    }
+
+    private function teacher(Request $request): User
+    {
+        /** @var User $user the route is behind sign-in */
+        $user = $request->user();
+
+        return $user;
     }
 
     /**

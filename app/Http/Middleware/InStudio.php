@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Models\User;
 use App\Support\CurrentStudio;
 use Closure;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -19,11 +20,10 @@ final readonly class InStudio
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        $user instanceof User ? $this->studio->limitTo($user->studio_id, $user->shelfEdition(), $user->tracing()) : $this->studio->limitTo(null, null);
-        try {
-            return $next($request);
-        } finally {
-            $this->studio->release();
+        if (! $user instanceof User) {
+            throw new AuthenticationException;
         }
+
+        return $this->studio->within($user->studio_id, fn (): Response => $next($request), $user->shelfEdition(), $user->tracing());
     }
 }

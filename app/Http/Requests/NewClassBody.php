@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Clock;
+use App\Support\Conflict;
+use App\Support\CourseDates;
 use App\Support\Shelf;
 use OpenApi\Attributes as OA;
 
@@ -15,6 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'closed', type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class, as 2030-12-25'),
     new OA\Property(property: 'course', type: 'string', description: 'a course of the shelf; the first one when left out'),
     new OA\Property(property: 'from', type: 'string', description: 'a class whose plan and wishes are copied'),
+    new OA\Property(property: 'began', type: 'boolean', description: 'it really began then: without it, dates in the past are asked back'),
     new OA\Property(property: 'weekdays', type: 'array', items: new OA\Items(type: 'integer')), new OA\Property(property: 'every_weeks', type: 'integer'),
     new OA\Property(property: 'made_up', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
     new OA\Property(property: 'lengths', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
@@ -37,8 +41,20 @@ final class NewClassBody extends Body
             'helpers' => ['required', 'integer', 'min:0', 'max:20'],
             'machines' => ['required', 'integer', 'min:1', 'max:40'],
             'from' => ['sometimes', 'nullable', 'string', 'max:26'],
+            'began' => ['sometimes', 'boolean'],
             'course' => ['sometimes', 'string', 'in:'.implode(',', array_keys(app(Shelf::class)->bundle()->courses))],
         ];
+    }
+
+    /** @throws Conflict when sessions would be over before the class is there, and nobody said that they were held */
+    public function checkedDates(): CourseDates
+    {
+        $dates = $this->dates();
+        $all = $dates->all();
+        $over = count(array_filter($all, fn (array $s): bool => $s[0]->addMinutes($s[1]) < Clock::now()));
+        $over === 0 || $this->boolean('began') || throw Conflict::startsInThePast($this->word('starts_on'), $over, count($all));
+
+        return $dates;
     }
 
     public function attributes(): array

@@ -29,5 +29,6 @@ final readonly class LookView
         #[OA\Property(nullable: true)] public ?NamedView $next_student,
         #[OA\Property(nullable: true, description: 'why this lesson cannot be sewn in this room, or not on the student’s machine')] public ?string $cannot,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FootView::class))] public array $feet,
+        #[OA\Property(nullable: true, description: 'what is corrected')] public ?ReplacedView $replaced,
     ) {}
 }

@@ -14,6 +14,7 @@ final readonly class StudentView
      * @param  list<NamedView>  $wishes
      * @param  list<StudentSkillView>  $skills
      * @param  list<SeamStitchView>  $seam
+     * @param  list<LastSampleView>  $struck
      * @param  list<NamedView>  $blocked
      * @param  list<SettingsLogView>  $settings
      * @param  list<GivenView>  $given
@@ -32,6 +33,7 @@ final readonly class StudentView
         #[OA\Property] public AdviceView $advice,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSkillView::class), description: 'of the course, needs first')] public array $skills,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SeamStitchView::class), description: 'oldest first')] public array $seam,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LastSampleView::class), description: 'withdrawn: they do not count, and can be brought back')] public array $struck,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'lesson, and the skill it waits for')] public array $blocked,
         #[OA\Property(nullable: true)] public ?DrillView $homework,
         #[OA\Property] public ForecastStudentView $forecast,

@@ -38,15 +38,20 @@ final readonly class StudentViews
     {
         $grade = $kept->grade;
         $telling = $grade->telling();
+        $open = count($grade->open());
+        $unseen = array_values(array_filter($grade->open(), $grade->isUnseenHabit(...)));
         $text = match (true) {
             $grade->faults !== [] && $telling?->verdict() !== Verdict::NotYet => $grade->faults[0]->seen,
             $telling?->result === null => '',
-            default => $words->say($telling->verdict() === Verdict::Met ? 'last.all-met' : 'last.check', ['check' => $telling->spec->title, 'text' => $telling->result->text]),
+            $telling->verdict() !== Verdict::Met => $words->say('last.check', ['check' => $telling->spec->title, 'text' => $telling->result->text]),
+            // Met so far is not all met.
+            $unseen !== [] => $words->say('last.unseen', ['check' => $unseen[0]->spec->title]),
+            default => $words->say($open === 0 ? 'last.all-met' : 'last.met-so-far', ['check' => $telling->spec->title, 'text' => $telling->result->text, 'done' => (string) (count($grade->checks) - $open), 'of' => (string) count($grade->checks)]),
         };
 
         return new LastSampleView(
             $kept->sample->id, $kept->sample->lesson, Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill),
-            $text, $grade->verdict()?->value, $kept->sample->kept_at->toIso8601ZuluString(),
+            $text, $grade->verdict()?->value, $open, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'),
         );
     }
 

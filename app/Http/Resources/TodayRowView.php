@@ -12,6 +12,7 @@ final readonly class TodayRowView
 {
     /**
      * @param  list<string>  $why
+     * @param  list<SessionSampleView>  $kept
      */
     public function __construct(
         #[OA\Property] public string $student,
@@ -24,6 +25,7 @@ final readonly class TodayRowView
         #[OA\Property] public string $next_title,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $why,
         #[OA\Property] public bool $looked,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SessionSampleView::class), description: 'kept in this session, oldest first')] public array $kept,
         #[OA\Property(nullable: true)] public ?string $sewing_since,
         #[OA\Property(enum: ['here', 'late', 'absent', 'left'])] public string $state,
         #[OA\Property(description: 'of the bench plan it began with; 0 where there is none')] public int $round,

@@ -8,6 +8,7 @@ use DateTimeImmutable;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Words;
 
 /** A kept sample as the ladder sees it. */
 final readonly class PastSample
@@ -20,7 +21,7 @@ final readonly class PastSample
     ) {}
 
     /** @param  list<string>  $uses  skills the lesson stands on */
-    public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade, array $uses = []): self
+    public static function graded(string $id, string $lesson, DateTimeImmutable $at, Grade $grade, Words $words, array $uses = []): self
     {
         $findings = [];
         foreach ($grade->checks as $check) {
@@ -31,6 +32,10 @@ final readonly class PastSample
                     $check->verdict() === Verdict::Met ? null : $result->fix, $check->change(), $check->verdict() === Verdict::Unsure ? $result->again : null,
                 );
             }
+        }
+        // A safe habit that nobody looked for keeps the lesson open, and is what to look for next.
+        foreach (array_filter($grade->verdict() === null ? [] : $grade->checks, $grade->isUnseenHabit(...)) as $check) {
+            $findings[] = new Finding($check->key(), $check->spec->title, $words->say('habit.unseen'), Verdict::NotYet, $check->spec->shows, 'unseen', $check->spec->changes['low'] ?? $check->spec->changes['any'] ?? null);
         }
         foreach ($grade->faults as $fault) {
             $findings[] = new Finding($fault->id, $fault->seen, $fault->seen, Verdict::NotYet, $fault->denies, $fault->id, $fault->first, null, true);

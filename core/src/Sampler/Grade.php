@@ -14,31 +14,47 @@ final readonly class Grade
      * @param  list<GradedCheck>  $checks
      * @param  list<Fault>  $faults
      * @param  array<string, list<float>>  $evidence  weights by skill
+     * @param  list<string>  $safety  skills of this lesson that nobody sews without: they are met whole or not yet
      */
     public function __construct(
         public array $checks,
         public array $faults,
         public array $evidence,
+        private array $safety = [],
     ) {}
 
     /** Nothing left to read. */
     public function complete(): bool
     {
-        return array_filter($this->checks, fn (GradedCheck $c): bool => $c->result === null) === [];
+        return $this->open() === [];
     }
 
-    /** The worst of all checks; a fault makes it not yet. Null before anything was judged. */
+    /** @return list<GradedCheck> checks that nothing, or too little, was read for */
+    public function open(): array
+    {
+        return array_values(array_filter($this->checks, fn (GradedCheck $c): bool => $c->result === null));
+    }
+
+    /** A safe habit that was not answered, while others were: until it is seen, the sample is not met. */
+    public function isUnseenHabit(GradedCheck $check): bool
+    {
+        return $check->result === null && array_intersect($check->spec->shows, $this->safety) !== [];
+    }
+
+    /** The worst of all checks; a fault, or a safe habit nobody looked for, makes it not yet. Null before anything was judged. */
     public function verdict(): ?Verdict
     {
         $worst = $this->faults === [] ? null : Verdict::NotYet;
+        $unseen = false;
         foreach ($this->checks as $check) {
             $verdict = $check->verdict();
+            $unseen = $unseen || $this->isUnseenHabit($check);
             if ($verdict !== null) {
                 $worst = $worst === null ? $verdict : $worst->worse($verdict);
             }
         }
 
-        return $worst;
+        return $worst !== null && $unseen ? Verdict::NotYet : $worst;
     }
 
     /** The check that says most: the first of the worst ones, measured before ticked. */

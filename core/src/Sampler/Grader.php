@@ -6,7 +6,9 @@ namespace OpenSeam\Core\Sampler;
 
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Words;
 
 /** Judges a sample by its lesson's checks. */
@@ -47,6 +49,27 @@ final readonly class Grader
             }
         }
 
-        return new Grade($checks, $seen, $evidence);
+        $safety = array_values(array_filter($lesson->teaches, fn (string $s): bool => $this->bundle->skills->get($s)->safety));
+        $grade = new Grade($checks, $seen, $evidence, $safety);
+        foreach ($safety as $skill) {
+            if (isset($evidence[$skill]) && ! $this->isSafe($grade, $skill)) {
+                // Five safe habits do not outweigh the one that was missing.
+                $evidence[$skill] = [0.0];
+            }
+        }
+
+        return new Grade($checks, $seen, $evidence, $safety);
+    }
+
+    /** Every habit of the skill was looked for and seen. */
+    private function isSafe(Grade $grade, string $skill): bool
+    {
+        foreach ($grade->checks as $check) {
+            if (in_array($skill, $check->spec->shows, true) && $check->verdict() !== Verdict::Met) {
+                return false;
+            }
+        }
+
+        return array_filter($grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)) === [];
     }
 }

@@ -76,6 +76,55 @@ final readonly class Readings
         return $this->values["{$row->id}.{$field->id}"] ?? array_fill(0, $field->size(), null);
     }
 
+    /**
+     * The readings as somebody would type them, to be put right: lengths in this unit, inches as the
+     * fraction where it is one, to a ten thousandth else.
+     *
+     * @return array<string, list<string>> by "row.reading"; an empty text is not read yet
+     */
+    public function written(Lesson $lesson, Unit $unit): array
+    {
+        $written = [];
+        foreach (array_intersect_key(self::fields($lesson), $this->values) as $key => $field) {
+            foreach ($this->values[$key] as $i => $value) {
+                $written[$key][] = match (true) {
+                    $value === null => '',
+                    $unit === Unit::Inch && self::isLength($field, $i) => ($value < 0 ? '-' : '').self::inInches(Length::mm(abs($value))),
+                    default => self::plain($value, 4),
+                };
+            }
+        }
+
+        return $written;
+    }
+
+    private static function inInches(Length $length): string
+    {
+        return abs($length->leftoverMm()) < 1e-6 ? $length->asInchFraction() : self::plain($length->inInches(), 4);
+    }
+
+    private static function isLength(Field $field, int $i): bool
+    {
+        return match ($field->kind) {
+            FieldKind::Length, FieldKind::Lengths => true,
+            FieldKind::Stitches => $i === 1,
+            default => false,
+        };
+    }
+
+    /** @return list<string> ids of the rows that something was read of */
+    public function rows(): array
+    {
+        $rows = [];
+        foreach ($this->values as $key => $list) {
+            if (array_filter($list, fn (?float $v): bool => $v !== null) !== []) {
+                $rows[explode('.', $key)[0]] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($rows));
+    }
+
     public function isEmpty(): bool
     {
         foreach ($this->values as $list) {
@@ -100,11 +149,7 @@ final readonly class Readings
         if (! is_string($typed) && ! is_int($typed) && ! is_float($typed)) {
             throw InputError::at($at, $typed, sprintf('“%s” takes a number.', $field->label));
         }
-        $isLength = match ($field->kind) {
-            FieldKind::Length, FieldKind::Lengths => true,
-            FieldKind::Stitches => $i === 1,
-            default => false,
-        };
+        $isLength = self::isLength($field, $i);
         $value = $isLength ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
         // The span of a count is a stretch of row, whatever the range of the count.
         [$min, $max] = $field->kind === FieldKind::Stitches ? ($i === 1 ? [5.0, 300.0] : [1.0, $field->max]) : [$field->min, $field->max];
@@ -144,8 +189,8 @@ final readonly class Readings
         return $value;
     }
 
-    private static function plain(float $number): string
+    private static function plain(float $number, int $places = 2): string
     {
-        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+        return rtrim(rtrim(number_format($number, $places, '.', ''), '0'), '.');
     }
 }

@@ -122,7 +122,7 @@ final class Fixtures
         $found = self::bundle()->lesson($lesson);
         $grade = (new Grader(self::bundle(), Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults);
 
-        return PastSample::graded($id ?? 'sample-'.++$count, $lesson, new DateTimeImmutable($at.' UTC'), $grade);
+        return PastSample::graded($id ?? 'sample-'.++$count, $lesson, new DateTimeImmutable($at.' UTC'), $grade, Words::in());
     }
 
     /**

@@ -27,17 +27,17 @@ export function useToday(id: string) {
 }
 
 /** How one student's sample is looked at; asked for ahead, or in hand. */
-export function lookAt(id: string, student: string, lesson: string | null, version: number | null) {
+export function lookAt(id: string, student: string, lesson: string | null, version: number | null, replaces: string | null = null) {
     return queryOptions({
-        queryKey: ['look', id, student, lesson, version],
+        queryKey: ['look', id, student, lesson, version, replaces],
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', {
-            params: { path: { class: id, student }, query: { ...(lesson === null ? {} : { lesson }), ...(version === null ? {} : { version }) } },
+            params: { path: { class: id, student }, query: { ...(lesson === null ? {} : { lesson }), ...(version === null ? {} : { version }), ...(replaces === null ? {} : { replaces }) } },
         })),
     })
 }
 
-export function useLook(id: string, student: string, lesson: string | null, version: number | null) {
-    return useQuery({ ...lookAt(id, student, lesson, version), staleTime: 0, refetchOnWindowFocus: false })
+export function useLook(id: string, student: string, lesson: string | null, version: number | null, replaces: string | null) {
+    return useQuery({ ...lookAt(id, student, lesson, version, replaces), staleTime: 0, refetchOnWindowFocus: false })
 }
 
 export function usePhotos(id: string, student: string, lesson: string) {
@@ -45,6 +45,11 @@ export function usePhotos(id: string, student: string, lesson: string) {
         queryKey: ['photos', id, student, lesson],
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/photos', { params: { path: { class: id, student }, query: { lesson } } })),
     })
+}
+
+/** One kept sample with its corrections and notes. */
+export function useKeptSample(sample: string) {
+    return useQuery({ queryKey: ['sample', sample], queryFn: () => ask(api.GET('/api/samples/{sample}', { params: { path: { sample } } })) })
 }
 
 export function useStudent(id: string, student: string) {

@@ -820,6 +820,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/samples/{sample}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showSample"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["annotateSample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdrawSample"];
+        delete: operations["bringSampleBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scans/read": {
         parameters: {
             query?: never;
@@ -1885,6 +1933,8 @@ export interface components {
             course?: string;
             /** @description a class whose plan and wishes are copied */
             from?: string;
+            /** @description it really began then: without it, dates in the past are asked back */
+            began?: boolean;
             weekdays?: number[];
             every_weeks?: number;
             made_up?: {
@@ -1916,6 +1966,9 @@ export interface components {
             };
             piece: string;
             stitch: string;
+        };
+        NoteBody: {
+            text: string;
         };
         OpenStudioBody: {
             studio: string;
@@ -2036,6 +2089,9 @@ export interface components {
         VersionBody: {
             /** @description that was looked at */
             version: number;
+        };
+        WithdrawBody: {
+            because: string | null;
         };
         /** @description The next lesson and why. */
         AdviceView: {
@@ -2553,6 +2609,9 @@ export interface components {
             text: string;
             /** @enum {string|null} */
             verdict: "met" | "near" | "not-yet" | "unsure" | null;
+            /** @description checks that nothing was read for */
+            open: number;
+            /** @description when it was looked at; a correction stands where the first look stood */
             kept_at: string;
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
@@ -2628,6 +2687,7 @@ export interface components {
             /** @description why this lesson cannot be sewn in this room, or not on the student’s machine */
             cannot: string | null;
             feet: components["schemas"]["FootView"][];
+            replaced: components["schemas"]["ReplacedView"] | null;
         };
         /** @description A machine of the room. */
         MachineView: {
@@ -2901,6 +2961,25 @@ export interface components {
             text: string;
             evidence: components["schemas"]["EvidenceView"][];
         };
+        /** @description The sample that is corrected, as it was typed. */
+        ReplacedView: {
+            id: string;
+            kept_at: string;
+            readings: {
+                [key: string]: string[];
+            };
+            faults: string[];
+            settings: {
+                [key: string]: string;
+            };
+            overruled: {
+                [key: string]: {
+                    /** @enum {string} */
+                    verdict: "met" | "near" | "not-yet";
+                    because: string;
+                };
+            };
+        };
         /** @description Whether a machine sews a stitch, at the settings most people start from. */
         RoomCellView: {
             machine: string;
@@ -2999,6 +3078,43 @@ export interface components {
             /** @description and met then */
             met: number;
         };
+        /** @description A word on a kept sample. */
+        SampleNoteView: {
+            /** @enum {string} */
+            kind: "note" | "withdrawn" | "brought-back";
+            text: string;
+            /** @description null: somebody who is not in the studio any more */
+            by: string | null;
+            at: string;
+        };
+        /** @description What was kept of one piece at one time: the first look, or a correction. */
+        SampleVersionView: {
+            id: string;
+            /** @description when it was typed */
+            kept_at: string;
+            by: string | null;
+            said: components["schemas"]["LastSampleView"];
+            checks: components["schemas"]["CheckView"][];
+            faults: string[];
+            /** @description it does not count: corrected, or withdrawn */
+            struck: boolean;
+        };
+        /** @description One kept sample with everything that was ever said of it. */
+        SampleView: {
+            /** @description of the newest */
+            id: string;
+            class: string;
+            student: string;
+            name: string;
+            title: string;
+            withdrawn: boolean;
+            /** @description whoever asks may correct and withdraw it */
+            may: boolean;
+            /** @description newest first */
+            versions: components["schemas"]["SampleVersionView"][];
+            /** @description newest first */
+            notes: components["schemas"]["SampleNoteView"][];
+        };
         /** @description What a scan of a sewn row says. */
         ScanView: {
             /**
@@ -3084,6 +3200,16 @@ export interface components {
             kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
             note: string;
             done_at: string;
+        };
+        /** @description A sample that was kept in the session in hand. */
+        SessionSampleView: {
+            sample: string;
+            lesson: string;
+            /** @description that something was read of */
+            rows: string[];
+            /** @enum {string|null} */
+            verdict: "met" | "near" | "not-yet" | "unsure" | null;
+            kept_at: string;
         };
         /** @description A session of the course. */
         SessionView: {
@@ -3265,6 +3391,8 @@ export interface components {
             skills: components["schemas"]["StudentSkillView"][];
             /** @description oldest first */
             seam: components["schemas"]["SeamStitchView"][];
+            /** @description withdrawn: they do not count, and can be brought back */
+            struck: components["schemas"]["LastSampleView"][];
             /** @description lesson, and the skill it waits for */
             blocked: components["schemas"]["NamedView"][];
             homework: components["schemas"]["DrillView"] | null;
@@ -3303,6 +3431,8 @@ export interface components {
             next_title: string;
             why: string[];
             looked: boolean;
+            /** @description kept in this session, oldest first */
+            kept: components["schemas"]["SessionSampleView"][];
             sewing_since: string | null;
             /** @enum {string} */
             state: "here" | "late" | "absent" | "left";
@@ -3610,6 +3740,8 @@ export interface operations {
             query?: {
                 lesson?: string;
                 version?: number;
+                /** @description a kept sample that is corrected: its lesson, version and drill */
+                replaces?: string;
             };
             header?: never;
             path: {
@@ -5483,6 +5615,146 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    annotateSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteBody"];
+            };
+        };
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    withdrawSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawBody"];
+            };
+        };
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    bringSampleBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
                 };
             };
             /** @description what is wrong */

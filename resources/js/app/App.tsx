@@ -1,9 +1,10 @@
 import { lazy, Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
-import { Problem } from '../api/client'
+import { Problem, type View } from '../api/client'
 import { useMe } from '../api/queries'
 import { SignInPage } from '../features/signin/SignInPage'
 import { Trouble, Waiting } from '../ui/Trouble'
+import { useClassInHand } from './classInHand'
 import { Shell } from './Shell'
 import { t } from './text'
 
@@ -35,6 +36,12 @@ export function App() {
     )
 }
 
+/** Today of the class in hand; without one, the first class is planned. */
+function Home({ classes }: { classes: View['NamedView'][] }) {
+    const current = useClassInHand(classes)
+    return <Navigate to={current === undefined ? '/start' : `/today/${current.id}`} replace />
+}
+
 function Workroom() {
     const me = useMe()
     if (me.isPending) return <Waiting what={t('Opening')} />
@@ -47,8 +54,6 @@ function Workroom() {
         )
     }
     if (me.data === undefined) return <Trouble error={me.error} />
-    const first = me.data.classes[0]?.id
-    const home = first === undefined ? '/start' : `/today/${first}`
     return (
         <Suspense fallback={<Waiting what={t('Opening')} />}>
             <Routes>
@@ -69,7 +74,7 @@ function Workroom() {
                     <Route path="/materials/:classId" element={<MaterialsPage />} />
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />
-                    <Route path="*" element={<Navigate to={home} replace />} />
+                    <Route path="*" element={<Home classes={me.data.classes} />} />
                 </Route>
             </Routes>
         </Suspense>

@@ -1,9 +1,12 @@
 import { useDebouncedValue, useHotkeys } from '@mantine/hooks'
-import { useQuery } from '@tanstack/react-query'
+import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask } from '../api/client'
+import { queries } from '../api/queries'
 import { t } from './text'
+
+const finding = (q: string) => queryOptions({ queryKey: ['find', q], queryFn: () => ask(api.GET('/api/find', { params: { query: { q } } })) })
 
 /** The command field: "/" from anywhere finds a student, a lesson, a machine or a tool. */
 export function Finder() {
@@ -13,18 +16,28 @@ export function Finder() {
     const field = useRef<HTMLInputElement>(null)
     const navigate = useNavigate()
     useHotkeys([['/', () => field.current?.focus()]])
-    const found = useQuery({ queryKey: ['find', wanted], queryFn: () => ask(api.GET('/api/find', { params: { query: { q: wanted } } })), enabled: wanted !== '' })
-    const list = words.trim() === '' ? [] : (found.data ?? [])
+    const found = useQuery({ ...finding(wanted), enabled: wanted !== '' })
+    const typed = words.trim()
+    // What is listed is what was found for what stands there now, or nothing yet.
+    const list = typed === '' || wanted !== typed ? [] : (found.data ?? [])
+    const latest = useRef('')
     const go = (address: string | undefined) => {
         if (address === undefined) return
         setWords('')
         field.current?.blur()
         void navigate(address)
     }
+    /** Enter acts on what is typed: it waits for that answer, and is forgotten when something else is typed meanwhile. */
+    const enter = async () => {
+        if (typed === '') return
+        latest.current = typed
+        const answer = await queries.query(finding(typed)).catch(() => [])
+        if (latest.current === typed) go((wanted === typed ? answer[at] : undefined)?.address ?? answer[0]?.address)
+    }
     const onKey = (event: KeyboardEvent) => {
         if (event.key === 'ArrowDown') setAt(Math.min(at + 1, list.length - 1))
         else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
-        else if (event.key === 'Enter') go(list[at]?.address)
+        else if (event.key === 'Enter') void enter()
         else if (event.key === 'Escape') { setWords(''); field.current?.blur() }
         else return
         event.preventDefault()
@@ -36,7 +49,7 @@ export function Finder() {
                 ref={field} value={words} placeholder={t('student, lesson, tool')} aria-label={t('Find a student, lesson, machine or tool')}
                 role="combobox" aria-expanded={list.length > 0} aria-controls="found" aria-autocomplete="list"
                 aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}
-                onChange={(e) => { setWords(e.currentTarget.value); setAt(0) }} onKeyDown={onKey} onBlur={() => setTimeout(() => setWords(''), 200)}
+                onChange={(e) => { latest.current = ''; setWords(e.currentTarget.value); setAt(0) }} onKeyDown={onKey} onBlur={() => setTimeout(() => setWords(''), 200)}
             />
             <ul id="found" role="listbox" aria-label={t('Found')} hidden={words.trim() === ''}>
                 {list.map((f, i) => (
@@ -44,7 +57,7 @@ export function Finder() {
                         <strong>{f.title}</strong> <span>{t(f.kind)} · {f.detail}</span>
                     </li>
                 ))}
-                {found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}
+                {wanted === typed && found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}
             </ul>
         </div>
     )

@@ -1,20 +1,22 @@
 import { Menu, useMantineColorScheme } from '@mantine/core'
 import { useEffect } from 'react'
-import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
+import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, Problem, type View } from '../api/client'
 import { Trouble } from '../ui/Trouble'
 import { queries, useChange } from '../api/queries'
 import { Spool } from '../keeping/Spool'
 import { sendAll } from '../keeping/spool'
+import { tellKept } from '../keeping/kept'
+import { KeptNotice } from '../keeping/KeptNotice'
 import { keeping } from '../keeping/store'
+import { takeInHand, useClassInHand } from './classInHand'
 import { Finder } from './Finder'
 import { t } from './text'
 
 /** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
 export function Shell({ me }: { me: View['MeView'] }) {
-    const inClass = useMatch('/:place/:classId/*')
-    const id = me.classes.find((c) => c.id === inClass?.params.classId)?.id ?? me.classes[0]?.id
-    const current = me.classes.find((c) => c.id === id)
+    const current = useClassInHand(me.classes)
+    const id = current?.id
     const { pathname } = useLocation()
     useEffect(() => {
         document.title = `${current?.title ?? me.studio} · Open Seam`
@@ -51,6 +53,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
             <main className="place" tabIndex={0}>
                 <Outlet />
             </main>
+            <KeptNotice classes={me.classes.map((c) => c.id)} />
         </div>
     )
 }
@@ -59,14 +62,22 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
     const navigate = useNavigate()
     const { pathname } = useLocation()
     if (current === undefined) return <span className="class-name" />
-    const place = ['today', 'plan', 'class', 'session'].find((p) => pathname.startsWith(`/${p}/`)) ?? 'today'
+    const choose = (id: string) => {
+        takeInHand(id)
+        // The place stays; one student's sheet has no counterpart in another class.
+        const place = pathname.split('/')[1] ?? ''
+        if (!pathname.includes(current.id)) return
+        if (place === 'look') void navigate(`/today/${id}`)
+        else if (/^\/class\/[^/]+\/student\//.test(pathname)) void navigate(`/class/${id}`)
+        else void navigate(pathname.replace(current.id, id))
+    }
     return (
         <Menu position="bottom-start">
             <Menu.Target>
                 <button type="button" className="class-name">{current.title}<span aria-hidden="true"> ▾</span></button>
             </Menu.Target>
             <Menu.Dropdown>
-                {classes.map((c) => <Menu.Item key={c.id} onClick={() => void navigate(`/${place}/${c.id}`)}>{c.title}</Menu.Item>)}
+                {classes.map((c) => <Menu.Item key={c.id} onClick={() => choose(c.id)}>{c.title}</Menu.Item>)}
                 <Menu.Divider />
                 <Menu.Item onClick={() => void navigate('/start')}>{t('Plan a new class')}</Menu.Item>
             </Menu.Dropdown>
@@ -87,6 +98,8 @@ function Who({ me }: { me: View['MeView'] }) {
         await keeping.forgetAll()
         // Nothing of this studio stays on the device.
         localStorage.clear()
+        sessionStorage.clear()
+        tellKept(null)
         queries.clear()
         await navigate('/')
     })

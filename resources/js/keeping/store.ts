@@ -32,7 +32,23 @@ export interface Waiting {
     asks: { field: string; message: string } | null
 }
 
+/** What is typed of one student in a round, with the id its sample will have: sent twice it is still one sample. */
+export interface RoundLook {
+    id: string
+    readings: Record<string, string[]>
+}
+
+/** A round as far as it is typed, by student. */
+export interface Round {
+    at: string
+    looks: Record<string, RoundLook>
+}
+
 const PREFIX = 'draft:'
+const ROUND = 'round:'
+
+/** A round that nobody went on with is forgotten after two weeks. */
+const ROUND_MS = 14 * 86_400_000
 
 /** What is typed and what waits lies in the browser's database; a copy in hand answers at once. */
 class Keeping {
@@ -40,6 +56,7 @@ class Keeping {
     private readonly spool = createStore('open-seam-spool', 'samples')
     private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('open-seam-spool')
     private readonly begun = new Map<string, Draft>()
+    private readonly rounds = new Map<string, Round>()
     private waiting: readonly Waiting[] = []
     private readonly listeners = new Set<() => void>()
     /** Nothing is shown before what lies here is known. */
@@ -64,6 +81,16 @@ class Keeping {
         await del(key, this.drafts)
     }
 
+    round(key: string): Round | undefined {
+        return this.rounds.get(ROUND + key)
+    }
+
+    async putRound(key: string, looks: Record<string, RoundLook>): Promise<void> {
+        const round = { at: new Date().toISOString(), looks }
+        this.rounds.set(ROUND + key, round)
+        await set(ROUND + key, round, this.drafts)
+    }
+
     /** Oldest first; the same list until something changes. */
     all = (): readonly Waiting[] => this.waiting
 
@@ -86,6 +113,7 @@ class Keeping {
     /** At sign-out nothing of the studio stays on the device. */
     async forgetAll(): Promise<void> {
         this.begun.clear()
+        this.rounds.clear()
         await Promise.all([clear(this.drafts), clear(this.spool)])
         this.tell([])
     }
@@ -101,7 +129,11 @@ class Keeping {
             }
             localStorage.removeItem(key)
         }
-        for (const [key, draft] of await entries<string, Draft>(this.drafts)) this.begun.set(key, draft)
+        for (const [key, kept] of await entries<string, Draft | Round>(this.drafts)) {
+            if (!('looks' in kept)) this.begun.set(key, kept)
+            else if (Date.now() - Date.parse(kept.at) < ROUND_MS) this.rounds.set(key, kept)
+            else await del(key, this.drafts)
+        }
         await this.readSpool()
     }
 

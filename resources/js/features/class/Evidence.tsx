@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { View } from '../../api/client'
 import { useEvidence, useMe } from '../../api/queries'
 import { t } from '../../app/text'
@@ -6,11 +7,13 @@ import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptPhotos } from '../look/Photos'
 import { VerdictLine } from '../look/VerdictLine'
+import { SamplePanel } from '../sample/SamplePanel'
 
 /** Every sample that counts for a skill: what it weighs, and what the level was before and after. */
 export function Evidence({ id, student, skill }: { id: string; student: string; skill: string }) {
     const read = useEvidence(id, student, skill)
     const zone = useMe().data?.timezone ?? 'UTC'
+    const [sample, setSample] = useState<string | null>(null)
     if (read.data === undefined) return read.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={read.error} />
     const e = read.data
     return (
@@ -26,16 +29,17 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
             {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
             {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
             <ol>
-                {e.showings.map((s) => <Showing key={s.sample} s={s} zone={zone} />)}
+                {e.showings.map((s) => <Showing key={s.sample} s={s} zone={zone} onOpen={setSample} />)}
             </ol>
+            <SamplePanel sample={sample} onClose={() => setSample(null)} />
         </div>
     )
 }
 
-function Showing({ s, zone }: { s: View['ShowingView']; zone: string }) {
+function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; onOpen: (sample: string) => void }) {
     return (
         <li>
-            <div className="showing-head"><strong>{s.title}</strong><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
+            <div className="showing-head"><button type="button" className="link" onClick={() => onOpen(s.sample)}>{s.title}</button><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
             {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
             {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
             {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}

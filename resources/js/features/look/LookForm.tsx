@@ -9,8 +9,8 @@ import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { Trouble } from '../../ui/Trouble'
 import { MOST_PHOTOS } from '../../keeping/photos'
+import type { Kept } from '../../keeping/kept'
 import { keepSample } from '../../keeping/spool'
-import type { Draft } from '../../keeping/store'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
@@ -20,30 +20,16 @@ import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
 
-export interface Kept {
-    sample: string
-    student: string
-    name: string
-    lesson: string
-    version: number
-    next: string
-    nextStudent: string | null
-    draft: Draft
-    /** It is kept on this device and waits for the line. */
-    waits: boolean
-}
-
 interface Props {
     id: string
     look: View['LookView']
     unit: 'mm' | 'in'
     replaces: string | null
-    from: Draft | null
-    onKept: (kept: Kept) => void
+    onKept: (kept: Kept, nextStudent: string | null) => void
 }
 
 /** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
-export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
+export function LookForm({ id, look, unit, replaces, onKept }: Props) {
     const { lesson } = look
     const sample = useSample(id, look.student, lesson.id, lesson.version, replaces)
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
@@ -54,7 +40,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
     useEffect(() => {
         if (started.current) return
         started.current = true
-        if (from !== null) sample.startFrom(from)
+        if (look.replaced !== null && !sample.touched) sample.startFrom(look.replaced)
         form.current?.querySelector<HTMLElement>('[data-reading]')?.focus()
     })
     // The next lesson grows and shrinks with what is typed; the field in hand stays in sight above it.
@@ -62,15 +48,15 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
     useEffect(() => {
         if (document.activeElement?.hasAttribute('data-reading') === true) document.activeElement.scrollIntoView({ block: 'nearest' })
     }, [height])
+    const judged = sample.touched ? sample.judged.data : undefined
     const keep = useChange(async (sure: boolean) => {
         const kept = await keepSample({ body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title, photos: sample.draft.photos ?? [] })
         sample.forget()
         onKept({
-            sample: sample.draft.id, student: look.student, name: look.name, lesson: lesson.id, version: lesson.version, waits: kept === null,
-            next: kept?.next_title ?? choice?.title ?? judged?.advice.title ?? '', nextStudent: look.next_student?.id ?? null, draft: sample.draft,
-        })
+            sample: sample.draft.id, class: id, student: look.student, name: look.name, waits: kept === null,
+            next: kept?.next_title ?? choice?.title ?? judged?.advice.title ?? '',
+        }, look.next_student?.id ?? null)
     })
-    const judged = sample.touched ? sample.judged.data : undefined
     const wrong = sample.judged.error instanceof Problem && sample.judged.error.status > 0 && sample.judged.error.status < 500 ? sample.judged.error : null
     const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
     // Without a line nothing can be judged; it is kept all the same, and judged when it is sent.
@@ -170,7 +156,7 @@ export function LookForm({ id, look, unit, replaces, from, onKept }: Props) {
                             {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
                         </button>
                         <button type="button" className="quiet-act" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</button>
-                        {look.next_student !== null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
+                        {look.next_student !== null && replaces === null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
                     </div>
                 </div>
             </section>

@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react'
-import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
+import { useEffect } from 'react'
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { lookAt, queries, useLook, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { LookForm, type Kept } from './LookForm'
+import { tellKept } from '../../keeping/kept'
+import { LookForm } from './LookForm'
 import { begunVersion } from './useSample'
 
 /** Look at the sample: the drawing on the left, the readings on the right, the next lesson as you type. */
@@ -12,10 +13,9 @@ export default function LookPage() {
     const [search] = useSearchParams()
     const replaces = search.get('replaces')
     const asked = search.get('version')
-    const look = useLook(classId, studentId, search.get('lesson'), asked === null ? null : Number(asked))
+    const look = useLook(classId, studentId, search.get('lesson'), asked === null ? null : Number(asked), replaces)
     const me = useMe()
     const navigate = useNavigate()
-    const [kept, setKept] = useState<Kept | null>(null)
     // The next one's sheet is fetched ahead: it opens also when the line has gone.
     const ahead = look.data?.next_student?.id
     useEffect(() => {
@@ -23,28 +23,20 @@ export default function LookPage() {
     }, [classId, ahead])
     // What was begun with an older version goes on with it.
     const begun = look.data === undefined ? null : begunVersion(classId, studentId, look.data.lesson.id, replaces)
-    if (look.data !== undefined && asked === null && begun !== null && begun !== look.data.lesson.version) {
+    if (look.data !== undefined && replaces === null && asked === null && begun !== null && begun !== look.data.lesson.version) {
         return <Navigate replace to={`/look/${classId}/${studentId}?${new URLSearchParams({ ...Object.fromEntries(search), lesson: look.data.lesson.id, version: String(begun) }).toString()}`} />
     }
     if (look.data === undefined || me.data === undefined) return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
     return (
-        <>
-            <LookForm
-                key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${replaces ?? ''}`}
-                id={classId} look={look.data} unit={me.data.unit} replaces={replaces}
-                from={replaces !== null && kept?.sample === replaces ? kept.draft : null}
-                onKept={(now) => {
-                    setKept(now)
-                    void navigate(now.nextStudent === null ? `/today/${classId}` : `/look/${classId}/${now.nextStudent}`)
-                }}
-            />
-            {kept !== null && replaces === null && (
-                <div className="kept" role="status">
-                    <span>{kept.waits ? t('Kept on this device. {name}: it is sent when the line is back.', { name: kept.name }) : t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
-                    {!kept.waits && <Link to={`/look/${classId}/${kept.student}?lesson=${kept.lesson}&version=${kept.version}&replaces=${kept.sample}`}>{t('Correct it')}</Link>}
-                    <button type="button" className="link" onClick={() => setKept(null)}>{t('close')}</button>
-                </div>
-            )}
-        </>
+        <LookForm
+            key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${replaces ?? ''}`}
+            id={classId} look={look.data} unit={me.data.unit} replaces={replaces}
+            onKept={(kept, nextStudent) => {
+                tellKept(kept)
+                // Whoever put something right goes back to where it was seen.
+                if (replaces !== null && window.history.length > 1) void navigate(-1)
+                else void navigate(nextStudent === null ? `/today/${classId}` : `/look/${classId}/${nextStudent}`)
+            }}
+        />
     )
 }

@@ -81,9 +81,9 @@ export function useSample(id: string, student: string, lesson: string, version: 
         forget() {
             void keeping.dropDraft(key)
         },
-        startFrom(kept: Draft) {
+        startFrom(kept: Pick<Draft, 'readings' | 'faults' | 'settings'> & { overruled: Record<string, Own> }) {
             // A correction is a sample of its own.
-            setDraft({ readings: kept.readings, faults: kept.faults, settings: kept.settings, overruled: kept.overruled ?? {}, id: ulid().toLowerCase() })
+            setDraft({ readings: kept.readings, faults: kept.faults, settings: kept.settings, overruled: kept.overruled, id: ulid().toLowerCase() })
         },
     }
 }

@@ -1,8 +1,10 @@
+import { Button } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange, useEstimate, useMachines, useMe, usePlan } from '../../api/queries'
 import { t } from '../../app/text'
+import { isoDay } from '../../app/time'
 import { Trouble } from '../../ui/Trouble'
 import { DateWishes } from './DateWishes'
 import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
@@ -14,8 +16,8 @@ export default function NewClassPage() {
     const from = search.get('from') ?? ''
     const plan = usePlan(from, from !== '')
     const me = useMe()
-    if (from !== '' && plan.data === undefined && plan.error === null) return null
-    return <Steps key={from} from={plan.data ?? null} today={(me.data?.now ?? new Date().toISOString()).slice(0, 10)} />
+    if (me.data === undefined || (from !== '' && plan.data === undefined && plan.error === null)) return null
+    return <Steps key={from} from={plan.data ?? null} today={isoDay(me.data.now, me.data.timezone)} />
 }
 
 function blank(from: Plan | null, today: string): NewClass {
@@ -41,8 +43,8 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const { home, order, ...plain } = form
     // What is taken over from last term is not sent again: its whole plan is copied.
     const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
-    const make = useChange(async () => {
-        const made = await ask(api.POST('/api/classes', { body: { ...plain, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names } }))
+    const make = useChange(async (began: boolean) => {
+        const made = await ask(api.POST('/api/classes', { body: { ...plain, began, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names } }))
         await navigate(`/plan/${made.id}`)
     })
     const estimate = useEstimate(course === undefined || names.length === 0 ? null : {
@@ -55,7 +57,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
         if (step < steps.length - 1) setStep(step + 1)
-        else make.mutate(undefined)
+        else make.mutate(false)
     }
     const e = estimate.data
     return (
@@ -76,10 +78,11 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                 </p>
             )}
             <Trouble error={make.error ?? estimate.error} />
+            {make.error?.field === 'began' && <p><Button variant="default" loading={make.isPending} onClick={() => make.mutate(true)}>{t('It did begin then')}</Button></p>}
             <p className="step-acts">
                 {step > 0 && <button type="button" className="quiet-act big" onClick={() => setStep(step - 1)}>{t('Back')}</button>}
                 {step < steps.length - 1 && <button type="submit" className="act big" disabled={!ready}>{t('On to: {step}', { step: steps[step + 1] ?? '' })}</button>}
-                <button type={step === steps.length - 1 ? 'submit' : 'button'} className={step === steps.length - 1 ? 'act big' : 'quiet-act big'} disabled={!ready || make.isPending} onClick={step === steps.length - 1 ? undefined : () => make.mutate(undefined)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
+                <button type={step === steps.length - 1 ? 'submit' : 'button'} className={step === steps.length - 1 ? 'act big' : 'quiet-act big'} disabled={!ready || make.isPending} onClick={step === steps.length - 1 ? undefined : () => make.mutate(false)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
             </p>
         </form>
     )

@@ -2,18 +2,16 @@ import { useMutation } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
-import type { Problem } from '../../api/client'
+import type { Problem, View } from '../../api/client'
 import { queries, useLessons, useMe, useToday, type Lesson } from '../../api/queries'
 import { t } from '../../app/text'
-import { keepSample } from '../../keeping/spool'
+import { clock, isoDay } from '../../app/time'
+import { keepSample, useSpool } from '../../keeping/spool'
+import { keeping, type RoundLook } from '../../keeping/store'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { SamplePanel } from '../sample/SamplePanel'
 import { ReadingField } from '../look/ReadingField'
 import { Choice } from '../workshop/fields'
-
-interface Looked {
-    id: string
-    verdict: string
-}
 
 const WORDS: Record<string, string> = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call', waits: 'waits for the line' }
 
@@ -38,7 +36,11 @@ export default function RoundPage() {
                 {lesson.rows.length > 1 && <Choice label={t('Row')} value={row.id} options={lesson.rows.map((r) => ({ id: r.id, title: r.title }))} onChange={(r) => setSearch({ lesson: lesson.id, row: r })} />}
                 <Link className="quiet-act" to={`/today/${id}`}>{t('Back to Today')}</Link>
             </div>
-            <Walk key={`${lesson.id}.${row.id}`} id={id} lesson={lesson} row={row} students={today.data.students} unit={me.data.unit} />
+            <Walk
+                key={`${lesson.id}.${row.id}`} id={id} lesson={lesson} row={row} unit={me.data.unit} zone={me.data.timezone}
+                students={today.data.students.filter((s) => s.state === 'here')} away={today.data.students.filter((s) => s.state !== 'here').map((s) => s.name)}
+                session={today.data.session?.id ?? isoDay(today.data.now, me.data.timezone)}
+            />
         </div>
     )
 }
@@ -47,35 +49,82 @@ interface WalkProps {
     id: string
     lesson: Lesson
     row: Lesson['rows'][number]
-    students: { student: string; name: string; seat: number }[]
+    students: View['TodayRowView'][]
+    /** Who is not there. */
+    away: string[]
+    /** What is typed belongs to this session. */
+    session: string
     unit: 'mm' | 'in'
+    zone: string
 }
 
-function Walk({ id, lesson, row, students, unit }: WalkProps) {
-    const [at, setAt] = useState(0)
-    const [values, setValues] = useState<Record<string, Record<string, string[]>>>({})
-    const [looked, setLooked] = useState<Record<string, Looked>>({})
+/** What was kept of this row in this session: here, on another device, or waiting on this one. */
+interface Done {
+    sample: string
+    verdict: string
+    at: string
+    /** Nothing else was read of it: looked at again, the second look takes its place. */
+    alone: boolean
+}
+
+function useDone({ id, lesson, row, students }: WalkProps): Map<string, Done> {
+    const waiting = useSpool([id])
+    const done = new Map<string, Done>()
+    for (const s of students) {
+        for (const k of s.kept) if (k.lesson === lesson.id && k.rows.includes(row.id)) done.set(s.student, { sample: k.sample, verdict: k.verdict ?? '', at: k.kept_at, alone: k.rows.length === 1 })
+        for (const w of waiting) {
+            const rows = Object.keys(w.body.readings).map((key) => key.split('.')[0])
+            if (w.body.student === s.student && w.body.lesson === lesson.id && rows.includes(row.id)) done.set(s.student, { sample: w.body.id, verdict: 'waits', at: w.at, alone: rows.every((r) => r === row.id) })
+        }
+    }
+    return done
+}
+
+function Walk(props: WalkProps) {
+    const { id, lesson, row, students, away, session, unit, zone } = props
+    const key = `${id}:${session}:${lesson.id}:${row.id}`
+    const done = useDone(props)
+    const [looks, setLooks] = useState<Record<string, RoundLook>>(() => keeping.round(key)?.looks ?? {})
+    const [said, setSaid] = useState<Record<string, string>>({})
+    const [chosen, setChosen] = useState<string | null>(() => students.find((s) => !done.has(s.student))?.student ?? null)
+    const [panel, setPanel] = useState<string | null>(null)
     const form = useRef<HTMLFormElement>(null)
+    const at = students.findIndex((s) => s.student === chosen)
     const who = students[at]
     useEffect(() => {
         form.current?.querySelector<HTMLElement>('[data-reading]')?.focus()
-    }, [at])
+    }, [chosen])
+    const put = (next: Record<string, RoundLook>) => {
+        setLooks(next)
+        return keeping.putRound(key, next)
+    }
+    const kept = who === undefined ? undefined : done.get(who.student)
+    // What was typed went through before the page was loaded anew: it is not typed any more.
+    const look = who === undefined || looks[who.student]?.id === kept?.sample ? undefined : looks[who.student]
+    const read = look?.readings ?? {}
+    const touched = Object.values(read).some((v) => v.some((x) => x !== ''))
+    const type = (field: View['FieldView'], i: number, v: string) => {
+        if (who === undefined) return
+        const values = Array.from({ length: field.size }, (_, k) => (k === i ? v : (read[field.key]?.[k] ?? '')))
+        void put({ ...looks, [who.student]: { id: look?.id ?? ulid().toLowerCase(), readings: { ...read, [field.key]: values } } })
+    }
+    const onward = (from: string) => {
+        const i = students.findIndex((s) => s.student === from)
+        const next = [...students.slice(i + 1), ...students.slice(0, i)].find((s) => !done.has(s.student) && s.student !== from)
+        setChosen(next?.student ?? null)
+    }
     // The next student does not wait until everything has been read again.
     const keep = useMutation<unknown, Problem>({ mutationFn: async () => {
-        if (who === undefined) return
-        const sample = ulid().toLowerCase()
-        // Looked at again in the same round, it takes the place of the first look.
-        const replaces = looked[who.student] !== undefined && looked[who.student]?.verdict !== 'waits' ? (looked[who.student]?.id ?? null) : null
-        const kept = await keepSample({
-            body: { id: sample, class: id, student: who.student, lesson: lesson.id, version: lesson.version, readings: values[who.student] ?? {}, faults: [], settings: {}, drill: null, replaces, known: null },
+        if (who === undefined || look === undefined) return
+        const answer = await keepSample({
+            body: { id: look.id, class: id, student: who.student, lesson: lesson.id, version: lesson.version, readings: look.readings, faults: [], settings: {}, drill: null, replaces: kept?.alone === true ? kept.sample : null, known: null },
             name: who.name, title: `${lesson.title}: ${row.title}`,
         })
-        setLooked({ ...looked, [who.student]: { id: sample, verdict: kept === null ? 'waits' : (kept.judged.verdict ?? '') } })
-        setAt(at + 1)
+        setSaid({ ...said, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') })
+        await put(Object.fromEntries(Object.entries(looks).filter(([s]) => s !== who.student)))
+        onward(who.student)
         void queries.invalidateQueries({ queryKey: ['today', id] })
     } })
-    const read = who === undefined ? {} : (values[who.student] ?? {})
-    const touched = Object.values(read).some((v) => v.some((x) => x !== ''))
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
         if (event.key !== 'Enter' || !target.hasAttribute('data-reading')) return
@@ -85,18 +134,22 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
         if (next !== undefined) next.focus()
         else if (touched && !keep.isPending) keep.mutate()
     }
+    const word = (student: string) => t(WORDS[done.get(student)?.verdict ?? said[student] ?? ''] ?? '')
     return (
         <div className="round-cols">
-            <ol className="round-list">
-                {students.map((s, i) => (
-                    <li key={s.student} aria-current={i === at ? 'step' : undefined}>
-                        <button type="button" onClick={() => setAt(i)}><span className="seat small">{s.seat}</span> {s.name}<small>{looked[s.student] === undefined ? '' : t(WORDS[looked[s.student]?.verdict ?? ''] ?? '')}</small></button>
-                    </li>
-                ))}
-            </ol>
+            <div>
+                <ol className="round-list">
+                    {students.map((s) => (
+                        <li key={s.student} aria-current={s.student === chosen ? 'step' : undefined}>
+                            <button type="button" onClick={() => setChosen(s.student)}><span className="seat small">{s.seat}</span> {s.name}<small>{word(s.student)}</small></button>
+                        </li>
+                    ))}
+                </ol>
+                {away.length > 0 && <p className="quiet">{t('Not here: {names}', { names: away.join(', ') })}</p>}
+            </div>
             {who === undefined ? (
                 <section className="round-end" role="status">
-                    <h2>{t('Round done: {n} of {all} looked at.', { n: Object.keys(looked).length, all: students.length })}</h2>
+                    <h2>{t('Round done: {n} of {all} looked at.', { n: students.filter((s) => word(s.student) !== '').length, all: students.length })}</h2>
                     <p>{t('Each look is kept as a sample of its own and counts for the next lesson.')}</p>
                     <Link className="act big" to={`/today/${id}`}>{t('Back to Today')}</Link>
                 </section>
@@ -104,20 +157,27 @@ function Walk({ id, lesson, row, students, unit }: WalkProps) {
                 <form className="round-form" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
                     <h2><span className="seat">{who.seat}</span> {who.name}</h2>
                     <p className="quiet">{lesson.title}: {row.title}</p>
+                    {kept !== undefined && (
+                        <p className="round-done" role="status">
+                            {t('Looked at, {time}: {verdict}.', { time: clock(kept.at, zone), verdict: word(who.student) })} {kept.alone ? t('A second look takes its place.') : t('The whole sampler was kept: a second look here counts as another piece.')}{' '}
+                            {kept.verdict !== 'waits' && <button type="button" className="link" onClick={() => setPanel(kept.sample)}>{t('Open it')}</button>}
+                        </p>
+                    )}
                     {row.fields.map((field) => (
                         <ReadingField
                             key={`${who.student}.${field.key}`} field={field} unit={unit} values={read[field.key] ?? []} problem={keep.error?.field.startsWith(`readings.${field.key}`) === true ? keep.error.message : null} problemAt={null}
-                            onChange={(i, v) => setValues({ ...values, [who.student]: { ...read, [field.key]: Array.from({ length: field.size }, (_, k) => (k === i ? v : (read[field.key]?.[k] ?? ''))) } })} onEye={() => undefined}
+                            onChange={(i, v) => type(field, i, v)} onEye={() => undefined}
                         />
                     ))}
                     <Trouble error={keep.error} />
                     <div className="acts">
                         <button type="button" className="act big" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>{t('Keep, and on')} <kbd>↵</kbd></button>
-                        <button type="button" className="quiet-act big" onClick={() => setAt(at + 1)}>{t('Skip')}</button>
-                        {at > 0 && <button type="button" className="quiet-act big" onClick={() => setAt(at - 1)}>{t('Back')}</button>}
+                        <button type="button" className="quiet-act big" onClick={() => setChosen(students[at + 1]?.student ?? null)}>{t('Skip')}</button>
+                        {at > 0 && <button type="button" className="quiet-act big" onClick={() => setChosen(students[at - 1]?.student ?? null)}>{t('Back')}</button>}
                     </div>
                 </form>
             )}
+            <SamplePanel sample={panel} onClose={() => setPanel(null)} />
         </div>
     )
 }

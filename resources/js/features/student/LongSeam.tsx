@@ -11,14 +11,14 @@ const LINE = 24
 const DEEP = 54
 
 /** All samples as one long seam: on the guide line where all was good, off it where not; a chalk line for each session. */
-export function LongSeam({ id, student, seam, zone }: { id: string; student: string; seam: View['SeamStitchView'][]; zone: string }) {
+export function LongSeam({ id, student, seam, zone, onOpen }: { id: string; student: string; seam: View['SeamStitchView'][]; zone: string; onOpen: (sample: string) => void }) {
     const { ref, width } = useElementSize<HTMLDivElement>()
     const [at, setAt] = useState(seam.length - 1)
     const step = Math.min(90, Math.max(40, (width - 60) / Math.max(1, seam.length)))
     const long = Math.max(width, 60 + step * seam.length)
     const x = (i: number) => 24 + step / 2 + step * i
     const y = (s: View['SeamStitchView']) => LINE + DEEP * (1 - s.good)
-    const shown = seam[at]
+    const shown = seam[at] ?? seam[seam.length - 1]
     return (
         <div className="long-seam">
             <div ref={ref} className="long-seam-cloth" tabIndex={0} role="group" aria-label={t('All samples, oldest first')}>
@@ -38,7 +38,7 @@ export function LongSeam({ id, student, seam, zone }: { id: string; student: str
                 ))}
             </div>
             {shown !== undefined && (
-                <p aria-live="polite"><strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} · {shown.sample.verdict === null ? '' : t(WORDS[shown.sample.verdict])}: {shown.sample.text} <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link></p>
+                <p aria-live="polite"><strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} · {shown.sample.verdict === null ? '' : shown.sample.verdict === 'met' && shown.sample.open > 0 ? t('met so far') : t(WORDS[shown.sample.verdict])}: {shown.sample.text} <button type="button" className="link" onClick={() => onOpen(shown.sample.id)}>{t('open it')}</button> · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link></p>
             )}
         </div>
     )

@@ -7,6 +7,7 @@ import { t } from '../../app/text'
 import { day } from '../../app/time'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Evidence } from '../class/Evidence'
+import { SamplePanel } from '../sample/SamplePanel'
 import { AboutStudent } from './AboutStudent'
 import { LongSeam } from './LongSeam'
 import { NextStep } from './NextStep'
@@ -18,6 +19,7 @@ export default function StudentPage() {
     const read = useStudent(classId, studentId)
     const zone = useMe().data?.timezone ?? 'UTC'
     const [skill, setSkill] = useState<string | null>(null)
+    const [sample, setSample] = useState<string | null>(null)
     const s = read.data
     if (s === undefined) return read.error === null ? <Waiting what={t('Fetching the samples')} /> : <Trouble error={read.error} />
     return (
@@ -28,7 +30,9 @@ export default function StudentPage() {
                 <a className="quiet-act" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</a>
                 <Link className="act" to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Link>
             </div>
-            {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} />}
+            {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />}
+            {s.struck.length > 0 && <p className="struck-list">{t('Withdrawn:')} {s.struck.map((x) => <button key={x.id} type="button" className="link" onClick={() => setSample(x.id)}>{x.title}, {day(x.kept_at, zone)}</button>)}</p>}
+            <SamplePanel sample={sample} onClose={() => setSample(null)} />
             <div className="student-grid">
                 <NextStep id={classId} s={s} />
                 <div>

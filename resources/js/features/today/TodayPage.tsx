@@ -9,6 +9,7 @@ import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ChooseLesson } from '../look/ChooseLesson'
+import { SamplePanel } from '../sample/SamplePanel'
 import { Tape } from './Tape'
 
 /** The session in hand: its tape, and a row for each student with the one thing to do. */
@@ -80,6 +81,7 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
 function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean }) {
     const lessons = useLessons()
     const [choosing, setChoosing] = useState(false)
+    const [panel, setPanel] = useState(false)
     const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
     return (
         <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
@@ -98,7 +100,7 @@ function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['To
                     </div>
                 </div>
             </td>
-            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><span className="one">{s.last.title.replace(/:.*/, '')}</span><small>{s.last.text}</small></>}</td>
+            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><button type="button" className="link kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(true)}>{s.last.title.replace(/:.*/, '')}</button><small>{s.last.text}</small></>}</td>
             <td>
                 <span className="with-link">
                     <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
@@ -108,6 +110,7 @@ function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['To
             </td>
             <td className="act-cell">
                 <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>{t('Look at the sample')}</Link>
+                <SamplePanel sample={panel ? (s.last?.id ?? null) : null} onClose={() => setPanel(false)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
             </td>
         </tr>

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\LessonAssignment;
+use App\Models\Sample;
+use App\Models\SampleNote;
+use App\Models\SewingClass;
+use App\Models\Student;
+use App\Models\User;
+use App\Support\Adviser;
+use App\Support\Clock;
+use App\Support\Conflict;
+use App\Support\KeptSample;
+use App\Support\Standings;
+use App\Support\StudentRecords;
+use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Words;
+
+/**
+ * Writes on a kept sample: a note, that it does not count, or that it does after all.
+ * The sample itself stays as it is; what follows from it is worked out anew.
+ */
+final readonly class MarkSample
+{
+    public function __construct(private StudentRecords $records, private Standings $standings, private Adviser $adviser, private AssignLesson $assign) {}
+
+    public function annotate(User $user, Sample $sample, string $text): void
+    {
+        DB::transaction(function () use ($user, $sample, $text): void {
+            Student::lock([$sample->student_id]);
+            $this->write($user, $sample, SampleNote::NOTE, $text);
+        });
+    }
+
+    /** @throws Conflict where a newer one took its place */
+    public function withdraw(User $user, Sample $sample, string $because): void
+    {
+        $this->turn($user, $sample, true, $because);
+    }
+
+    /** @throws Conflict where a newer one took its place */
+    public function bringBack(User $user, Sample $sample): void
+    {
+        $this->turn($user, $sample, false, '');
+    }
+
+    private function turn(User $user, Sample $sample, bool $withdrawn, string $because): void
+    {
+        DB::transaction(function () use ($user, $sample, $withdrawn, $because): void {
+            Student::lock([$sample->student_id]);
+            $now = Sample::inOrder($sample->class_id, [$sample->student_id])->findOrFail($sample->id);
+            Sample::query()->where('replaces_id', $sample->id)->exists() && throw Conflict::struck($sample->id);
+            if ($now->withdrawn === $withdrawn) {
+                // Said twice, it is so once.
+                return;
+            }
+            $this->write($user, $sample, $withdrawn ? SampleNote::WITHDRAWN : SampleNote::BROUGHT_BACK, $because);
+            LessonAssignment::query()->where('sample_id', $sample->id)->update(['set_aside' => $withdrawn]);
+            $this->follow($sample);
+        });
+    }
+
+    /** Standings and the next lesson as they are without it, or with it again. */
+    private function follow(Sample $sample): void
+    {
+        $class = SewingClass::query()->findOrFail($sample->class_id);
+        $student = Student::query()->findOrFail($sample->student_id);
+        $words = Words::in();
+        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $this->records->of($class->id, [$student->id], $words)[$student->id]);
+        $this->standings->store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $past));
+        $this->assign->renew($class, $student, $this->adviser->advise($class, $past, $student->wishes, Clock::now(), $words));
+    }
+
+    private function write(User $user, Sample $sample, string $kind, string $text): void
+    {
+        SampleNote::query()->create([
+            'studio_id' => $sample->studio_id, 'sample_id' => $sample->id, 'kind' => $kind, 'text' => $text,
+            'turn' => 1 + (int) SampleNote::query()->where('sample_id', $sample->id)->max('turn'), 'made_by' => $user->id, 'made_at' => Clock::now(),
+        ]);
+    }
+}

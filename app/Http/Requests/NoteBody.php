@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string')])]
+final class NoteBody extends Body
+{
+    public function rules(): array
+    {
+        return ['text' => ['required', 'string', 'max:1000']];
+    }
+}

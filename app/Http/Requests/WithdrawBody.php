@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(properties: [new OA\Property(property: 'because', type: 'string', nullable: true)])]
+final class WithdrawBody extends Body
+{
+    public function rules(): array
+    {
+        return ['because' => ['nullable', 'string', 'max:1000']];
+    }
+}
