@@ -1,28 +1,32 @@
 # Measures what the README's table says, on a throw-away set-up of its own.
 export SEAM_NOW=2026-05-14T19:15:00Z
-trap 'stop_web; stop_database' EXIT
+trap stop_services EXIT
 seconds() { awk -v a="$1" -v b="$2" 'BEGIN { printf "%.1f s", b - a }'; }
 now() { date +%s.%N; }
 
+settle_place
+need_disk
+only_one
+export SEAM_NO_SCHEDULER=1
 debian_packages $RUN_PACKAGES
 php_packages
 node_packages
 front_end
-stop_web
-stop_database
-rm -rf "$SEAM_VAR/db" "$SEAM_VAR/cache" "$SEAM_VAR/.env"
+settle_code
+write_settings
+stop_services
+rm -rf "$SEAM_VAR"/{db,cache,backups,storage,mail,.env}
 write_settings
 up() {
     start_database
     prepare_application
-    artisan seam:demo --when-new
+    artisan seam:welcome
     start_web
 }
 a=$(now)
 up
 b=$(now)
-stop_web
-stop_database
+stop_services
 c=$(now)
 up
 d=$(now)

@@ -3,6 +3,10 @@
 : "${SEAM_VAR:=$ROOT/var}"
 : "${SEAM_PORT:=8377}"
 : "${SEAM_DB_PORT:=33877}"
+# The code that is served: the checkout itself, or a copy of it where the services can read it (see place.sh).
+CODE=$ROOT
+# The code is for every account of the machine to read; folders of data are closed where they are made.
+umask 022
 export SEAM_VAR SEAM_PORT SEAM_DB_PORT
 
 fail() {
@@ -16,7 +20,7 @@ say() { printf '%s\n' "$*"; }
 step() {
     local what=$1 log started
     shift
-    mkdir -p "$SEAM_VAR/log"
+    mkdir -p "$SEAM_VAR/log" 2>/dev/null || fail "the folder $SEAM_VAR/log cannot be written."
     log="$SEAM_VAR/log/$(printf '%s' "$what" | tr -cs 'A-Za-z0-9' '-').log"
     started=$(date +%s)
     printf '  %-46s' "$what"
@@ -37,10 +41,20 @@ disk_hint() {
 }
 
 need_disk() {
-    local free
-    mkdir -p "$SEAM_VAR" 2>/dev/null || fail "the folder $SEAM_VAR cannot be written."
+    local free probe="$SEAM_VAR/.writable.$$"
+    mkdir -p "$SEAM_VAR" 2>/dev/null || fail "the folder $SEAM_VAR cannot be made. Choose another with SEAM_VAR=…, or give it to whoever starts Open Seam."
     free=$(df -Pk "$SEAM_VAR" | awk 'NR==2 {print $4}')
-    [ "$free" -ge 200000 ] || fail "only $((free / 1024)) MB are free on the disk; it needs 200 MB."
+    [ "$free" -ge 200000 ] || fail "only $((free / 1024)) MB are free on the disk of $SEAM_VAR; it needs 200 MB. All data are safe: make room, then start again."
+    (: >"$probe") 2>/dev/null || fail "the folder $SEAM_VAR cannot be written: it is read-only, or belongs to somebody else."
+    rm -f "$probe"
+}
+
+# Only one of these at a time: a second one waits for the first.
+only_one() {
+    exec 9>"$SEAM_VAR/.lock" || fail "the folder $SEAM_VAR cannot be written."
+    flock -n 9 && return 0
+    say "  Another ./seam is at work here; waiting for it …"
+    flock -w 300 9 || fail "another ./seam has been at work in $SEAM_VAR for five minutes. See what it does, end it, then try again."
 }
 
 # stamped NAME KEY command...: runs only when KEY changed since it last worked.
@@ -64,5 +78,3 @@ port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() {
     php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo substr(strrchr(stream_socket_get_name($s, false), ":"), 1);'
 }
-
-artisan() { php "$ROOT/artisan" "$@"; }

@@ -1,6 +1,6 @@
 # What a bare machine lacks: Debian packages, Composer packages, npm packages, the built front end.
 
-RUN_PACKAGES="mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-zip php8.2-curl php8.2-fpm nginx-light"
+RUN_PACKAGES="mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-zip php8.2-curl php8.2-fpm nginx-light supervisor openssl"
 TEST_PACKAGES="chromium chromium-driver poppler-utils glpk-utils"
 
 missing_packages() {
@@ -31,7 +31,13 @@ php_packages() {
     command -v composer >/dev/null || fail "Composer is missing. Install it once with: apt-get install -y composer"
     if [ ! -f "$ROOT/vendor/autoload.php" ]; then rm -f "$ROOT/var/stamps/composer"; fi
     stamped composer "$(digest "$ROOT"/composer.json "$ROOT"/core/composer.json "$ROOT"/packages/*/composer.json)" \
-        step "Composer packages" composer --working-dir="$ROOT" update --no-interaction --no-progress
+        step "Composer packages" composer_packages
+}
+
+composer_packages() {
+    composer --working-dir="$ROOT" update --no-interaction --no-progress || return 1
+    # Some packages come closed to everybody else; the services read them.
+    chmod -R a+rX "$ROOT/vendor"
 }
 
 node_packages() {

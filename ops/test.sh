@@ -4,17 +4,21 @@ parts=("$@")
 wanted() { [ ${#parts[@]} -eq 0 ] || [[ " ${parts[*]} " == *" $1 "* ]]; }
 title() { printf '\n== %s\n' "$*"; }
 
+settle_place
 need_disk
+only_one
+export SEAM_NO_SCHEDULER=1
 debian_packages $RUN_PACKAGES $TEST_PACKAGES
 php_packages
 node_packages
 front_end
+settle_code
 cd "$ROOT"
 
 fresh_database() {
-    stop_web
-    stop_database
-    rm -rf "$SEAM_VAR/db" "$SEAM_VAR/cache" "$SEAM_VAR/.env"
+    write_settings
+    stop_services
+    rm -rf "$SEAM_VAR"/{db,cache,backups,storage,mail,.env}
     write_settings
     start_database
 }
@@ -30,7 +34,7 @@ if wanted static; then
     npm run --silent check
     npm run --silent lint
     title "Contract and bundle are not stale"
-    artisan seam:contract --to=var/test/openapi.json
+    php artisan seam:contract --to=var/test/openapi.json
     cmp docs/formats/openapi.json var/test/openapi.json || fail "docs/formats/openapi.json is stale: run ./seam artisan seam:contract, then npm run types."
     npx openapi-typescript var/test/openapi.json -o var/test/schema.d.ts >/dev/null
     cmp resources/js/api/schema.d.ts var/test/schema.d.ts || fail "resources/js/api/schema.d.ts is stale: run npm run types."
@@ -45,8 +49,10 @@ if wanted solver; then
     vendor/bin/phpunit --testsuite solver
 fi
 if wanted api || wanted browser; then
-    trap 'stop_web; stop_database' EXIT
+    trap stop_services EXIT
     fresh_database
+    # Migrations are cut short in a database of their own.
+    mariadb_as_root -e "CREATE DATABASE IF NOT EXISTS scratch CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci; GRANT ALL ON scratch.* TO '$(setting DB_USERNAME)'@'127.0.0.1'"
     step "Database tables" artisan migrate --force
 fi
 if wanted api; then

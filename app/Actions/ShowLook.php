@@ -13,6 +13,7 @@ use App\Http\Resources\MachineView;
 use App\Http\Resources\NamedView;
 use App\Http\Resources\ReplacedView;
 use App\Http\Resources\StudentViews;
+use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Support\KeptSample;
 use App\Support\RoomBook;
@@ -70,12 +71,15 @@ final readonly class ShowLook
     /** @param  list<KeptSample>  $samples  that count */
     private function corrected(array $samples, string $id): KeptSample
     {
-        foreach ($samples as $kept) {
-            if ($kept->sample->id === $id) {
-                return $kept;
+        // Corrected meanwhile, it is the correction that is put right.
+        for ($newest = $id; $newest !== null; $newest = Sample::query()->where('replaces_id', $newest)->value('id')) {
+            foreach ($samples as $kept) {
+                if ($kept->sample->id === $newest) {
+                    return $kept;
+                }
             }
         }
-        throw InputError::at('replaces', $id, 'This sample cannot be corrected: it was corrected or withdrawn already, or belongs to somebody else.');
+        throw InputError::at('replaces', $id, 'This sample cannot be corrected: it was withdrawn, or belongs to somebody else.');
     }
 
     private static function replaced(KeptSample $old, Lesson $lesson, Unit $unit): ReplacedView

@@ -63,6 +63,7 @@ final class CorrectingTest extends TestCase
         $this->keep($class, $student, ['replaces' => $old->id, 'drill' => 'rows-120', 'version' => 77]);
         $new = Sample::query()->where('replaces_id', $old->id)->firstOrFail();
         self::assertSame(['first-seam', $old->lesson_version, null, $old->plan_session_id], [$new->lesson, $new->lesson_version, $new->drill, $new->plan_session_id]);
+        $this->getJson("/api/classes/{$class->id}/students/$student/look?replaces={$old->id}")->assertOk()->assertJsonPath('replaced.id', $new->id);
         // What the teacher chose since then still holds.
         $this->getJson("/api/classes/{$class->id}/today")->assertJsonPath('students.0.in_hand.drill', 'set-wide')->assertJsonPath('students.0.in_hand.overruled', true);
         $this->assertProblem($this->postJson('/api/samples', $this->seam($class, $student, ['replaces' => $new->id, 'lesson' => 'guides', 'readings' => []])), 422, 'lesson', 'correction is for the lesson');

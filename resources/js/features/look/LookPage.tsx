@@ -27,10 +27,11 @@ export default function LookPage() {
         return <Navigate replace to={`/look/${classId}/${studentId}?${new URLSearchParams({ ...Object.fromEntries(search), lesson: look.data.lesson.id, version: String(begun) }).toString()}`} />
     }
     if (look.data === undefined || me.data === undefined) return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
+    const corrected = look.data.replaced?.id ?? null
     return (
         <LookForm
-            key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${replaces ?? ''}`}
-            id={classId} look={look.data} unit={me.data.unit} replaces={replaces}
+            key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${corrected ?? ''}`}
+            id={classId} look={look.data} unit={me.data.unit} replaces={corrected}
             onKept={(kept, nextStudent) => {
                 tellKept(kept)
                 // Whoever put something right goes back to where it was seen.

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Support\Facts;
+use Carbon\CarbonImmutable;
+use Illuminate\Console\Command;
+use Illuminate\Database\Migrations\Migrator;
+
+/** What only the application knows of its health; ./seam doctor tells it with the rest. */
+final class HealthCommand extends Command
+{
+    protected $signature = 'seam:health';
+
+    protected $description = 'Lines of state, name and sentence, with tabs between';
+
+    public function handle(Migrator $migrator): int
+    {
+        $pending = $migrator->repositoryExists() ? count(array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $migrator->getRepository()->getRan())) : null;
+        $pending === 0 ? $this->say('well', 'tables', 'The tables are those of this version.') : $this->say('ill', 'tables', $pending === null ? 'There are no tables yet: ./seam start makes them.' : "$pending changes of the tables are not made yet: ./seam start makes them.");
+        if ($pending === 0) {
+            $last = Facts::of(Facts::LAST_BACKUP);
+            $days = $last === null ? null : (int) CarbonImmutable::parse($last)->diffInDays(CarbonImmutable::now());
+            match (true) {
+                $days === null => $this->say('look', 'backup', 'No backup was made yet: ./seam backup makes one; the scheduler does so each day.'),
+                $days > config()->integer('seam.backup.warn_days') => $this->say('look', 'backup', "The last good backup is $days days old."),
+                default => $this->say('well', 'backup', 'The last good backup is of '.CarbonImmutable::parse($last)->format('j F, H:i').' UTC.'),
+            };
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function say(string $state, string $name, string $text): void
+    {
+        $this->line("$state\t$name\t$text");
+    }
+}

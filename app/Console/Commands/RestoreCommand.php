@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\FollowRules;
+use App\Support\Backup\Archive;
+use App\Support\Backup\BackupBroken;
+use App\Support\Backup\Restoring;
+use App\Support\Facts;
+use Illuminate\Console\Command;
+use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+/** Fills an empty database beside the present one, as an account that can reach nothing else; ./seam restore makes both and swaps. */
+final class RestoreCommand extends Command
+{
+    protected $signature = 'seam:restore {file}';
+
+    protected $description = 'Put a backup into the empty database named in SEAM_RESTORE_DATABASE';
+
+    public function handle(Migrator $migrator, FollowRules $follow): int
+    {
+        $env = fn (string $name): string => (string) getenv("SEAM_RESTORE_$name");
+        config(['database.connections.restore' => ['database' => $env('DATABASE'), 'username' => $env('USER'), 'password' => $env('PASSWORD')] + config()->array('database.connections.mariadb')]);
+        DB::setDefaultConnection('restore');
+        try {
+            $archive = Archive::open((string) $this->argument('file'));
+            (new Restoring(DB::connection('restore'), $migrator, database_path('migrations')))->from($archive);
+            $follow();
+            Facts::note(Facts::LAST_BACKUP, $archive->manifest->madeAt);
+        } catch (BackupBroken $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        } catch (QueryException $e) {
+            // Its words quote what lies in the file, which is personal.
+            $this->error('The backup does not fit the tables it says it is of (database error '.$e->getCode().').');
+
+            return self::FAILURE;
+        }
+        $this->info(sprintf('%d rows in %d tables, %d photos, made %s', $archive->manifest->rows(), count($archive->manifest->tables), $archive->manifest->photos['count'], $archive->manifest->madeAt));
+
+        return self::SUCCESS;
+    }
+}

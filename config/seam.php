@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+// What an operator can set in var/.env; docs/run says more.
+$var = rtrim((string) (getenv('SEAM_VAR') ?: dirname(__DIR__).'/var'), '/');
+
+return [
+    'var' => $var,
+    'backup' => [
+        'folder' => env('SEAM_BACKUP_FOLDER', "$var/backups"),
+        // How many of the newest of each day, week and month stay.
+        'days' => (int) env('SEAM_BACKUP_DAYS', 7),
+        'weeks' => (int) env('SEAM_BACKUP_WEEKS', 4),
+        'months' => (int) env('SEAM_BACKUP_MONTHS', 12),
+        // A warning stands on the screen when the last good one is older.
+        'warn_days' => (int) env('SEAM_BACKUP_WARN_DAYS', 2),
+    ],
+];
