@@ -34,7 +34,11 @@ only_one
 database_answers || start_database
 database_account
 before=$DB_DATABASE
-new=open_seam_$(date +%Y%m%d_%H%M%S)
+# A name of its own: nothing that is there is ever touched.
+until new=open_seam_$(date +%Y%m%d_%H%M%S) && mariadb_as_root -e "CREATE DATABASE \`$new\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci" 2>/dev/null; do
+    database_answers || fail "the database does not answer any more; nothing was changed."
+    sleep 1
+done
 user=open_seam_restore
 password=$(random_word)
 undo() {
@@ -44,7 +48,6 @@ undo() {
 trap undo EXIT
 # An account that can do nothing but fill this one database.
 mariadb_as_root <<SQL
-CREATE DATABASE \`$new\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 DROP USER IF EXISTS '$user'@'127.0.0.1';
 CREATE USER '$user'@'127.0.0.1' IDENTIFIED BY '$password';
 GRANT ALL ON \`${new//_/\\_}\`.* TO '$user'@'127.0.0.1';

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
-use Symfony\Component\Process\Process;
 use Tests\Browser\Support\Browser;
 
 /** The line cut, the tab closed, the server and the database killed in mid-save: what the screen called kept is there once. */
@@ -68,15 +67,6 @@ final class NothingLostTest extends BrowserCase
         self::fail("It never came to this: $what. On the page: ".mb_substr(self::browser()->text(), 0, 1500));
     }
 
-    /** What `./seam` itself uses to start what was ended. */
-    private static function start(string $what): void
-    {
-        $root = dirname(__DIR__, 2);
-        // What is started must not hold open what this process has open.
-        $script = sprintf('for fd in $(ls /proc/$$/fd); do [ "$fd" -gt 2 ] && [ "$fd" -ne 255 ] && eval "exec $fd>&-" || true; done 2>/dev/null; set -euo pipefail; ROOT=%s; cd "$ROOT"; for f in lib packages servers; do . "ops/$f.sh"; done; write_settings; %s', escapeshellarg($root), $what);
-        (new Process(['bash', '-c', $script], $root, null, null, 60))->mustRun();
-    }
-
     private static function kill(string $pidFile, bool $group = false): void
     {
         $var = getenv('SEAM_VAR');
@@ -107,30 +97,27 @@ final class NothingLostTest extends BrowserCase
 
     public function test_a_server_killed_in_mid_save_loses_nothing(): void
     {
-        $this->keptThrough(fn () => self::kill('web/run/fpm.pid', true), 'start_web');
+        $this->keptThrough(fn () => self::kill('web/run/fpm.pid', true));
     }
 
     public function test_a_database_killed_in_mid_save_loses_nothing(): void
     {
-        $this->keptThrough(fn () => self::kill('db/run/my.pid'), 'start_database');
+        $this->keptThrough(fn () => self::kill('db/run/my.pid'));
     }
 
     /** A save is under way when something ends: answered or not, once the screen says kept it is there once. */
-    private function keptThrough(callable $end, string $start): void
+    private function keptThrough(callable $end): void
     {
         [$browser, $student] = $this->sheet();
         $before = $this->kept($student);
         $this->readings($browser);
         $browser->see('Ctrl');
         usleep(500_000);
-        try {
-            $browser->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText.startsWith("Keep it")).click()');
-            usleep(random_int(0, 60_000));
-            $end();
-            $browser->until('the screen says that it is kept', fn (): bool => preg_match('/Kept\. |Kept on this device/', $browser->text()) === 1);
-        } finally {
-            self::start($start);
-        }
+        $browser->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText.startsWith("Keep it")).click()');
+        usleep(random_int(0, 60_000));
+        $end();
+        // What was ended comes back by itself.
+        $browser->until('the screen says that it is kept', fn (): bool => preg_match('/Kept\. |Kept on this device/', $browser->text()) === 1);
         $this->patiently('it is there once', fn (): bool => ! str_contains($browser->text(), 'waits to be sent') && $this->kept($student) === $before + 1);
         sleep(6);
         self::assertSame($before + 1, $this->kept($student));

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Recovery;
+
+use Symfony\Component\Process\Process;
+
+/** Another user of the machine gets at nothing. */
+final class ClosedTest extends RecoveryCase
+{
+    /** @param  list<string>  $command */
+    private static function asNobody(array $command): Process
+    {
+        if (posix_geteuid() !== 0) {
+            self::markTestSkipped('Only root can try it as somebody else.');
+        }
+        $process = new Process(['runuser', '-u', 'nobody', '--', ...$command], '/');
+        $process->run();
+
+        return $process;
+    }
+
+    public function test_nobody_reaches_the_sockets(): void
+    {
+        foreach (['web/run/fpm.sock', 'db/run/my.sock', 'run/supervisor.sock'] as $socket) {
+            self::assertFileExists("$this->var/$socket");
+            $code = 'exit(@stream_socket_client("unix://".$argv[1], $n, $s, 2) === false ? 3 : 0);';
+            self::assertSame(3, self::asNobody(['php', '-r', $code, "$this->var/$socket"])->getExitCode(), "$socket was opened");
+        }
+    }
+
+    public function test_nobody_reads_secrets_logs_backups_or_data(): void
+    {
+        foreach (['.env', 'log', 'backups', 'db/data', 'db/run', 'run', 'web', 'web/nginx.conf', 'storage', 'cache', 'cache/config.php', 'mail', 'tmp'] as $path) {
+            self::assertFileExists("$this->var/$path");
+            self::assertSame(1, self::asNobody(['test', '-r', "$this->var/$path"])->getExitCode(), "$path can be read");
+        }
+    }
+
+    public function test_nothing_that_answers_requests_is_root(): void
+    {
+        foreach (['web/run/nginx.pid' => 'nginx', 'web/run/fpm.pid' => 'php-fpm', 'db/run/my.pid' => 'mariadbd'] as $file => $name) {
+            $pid = $this->pid($file);
+            $all = [$pid, ...array_map(intval(...), explode("\n", trim((string) shell_exec("pgrep -P $pid"))))];
+            foreach (array_filter($all) as $one) {
+                self::assertStringContainsString($name, (string) file_get_contents("/proc/$one/comm"));
+                self::assertNotSame(posix_geteuid() === 0 ? 0 : -1, fileowner("/proc/$one"), "$name runs as root");
+            }
+        }
+    }
+
+    public function test_no_log_tells_of_a_request(): void
+    {
+        $this->signIn();
+        $token = str_repeat('Zq', 20);
+        $this->call('GET', "/my/$token");
+        $this->call('GET', "/api/page/$token?who=Isaura");
+        $this->call('GET', '/api/find?q=Isaura');
+        $this->call('POST', '/api/samples', ['student' => 'Isaura']);
+        // An upstream that dies in the middle of a request is what a server writes most about.
+        posix_kill($this->pid('web/run/fpm.pid'), SIGKILL);
+        for ($i = 0; $i < 20; $i++) {
+            $this->call('GET', "/api/page/$token?who=Isaura");
+        }
+        $this->mended();
+        $logs = (string) shell_exec('cat '.escapeshellarg($this->var).'/log/* '.escapeshellarg($this->var).'/storage/logs/* '.escapeshellarg($this->var).'/web/run/*.log 2>/dev/null');
+        foreach ([$token, 'Isaura', 'teacher@mill.example', 'GET /', 'Mozilla', 'curl/'] as $private) {
+            self::assertStringNotContainsString($private, $logs);
+        }
+    }
+}
