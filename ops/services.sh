@@ -124,7 +124,7 @@ start_web() {
     fail "the web server did not answer within 15 s. $(disk_hint)See $SEAM_VAR/log/ for what it said, and ./seam doctor."
 }
 
-stop_web() { supervisor_runs && supervisor stop scheduler web php >/dev/null 2>&1; return 0; }
+stop_web() { ! supervisor_runs || supervisor stop scheduler web php >/dev/null 2>&1 || true; }
 
 stop_services() {
     [ -d "$RUN" ] || return 0
