@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Middleware\Headers;
 use App\Http\Middleware\InStudio;
+use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\ReadableBody;
+use App\Http\Middleware\TwoAtOnce;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -28,7 +30,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(Headers::class);
         $middleware->prepend(ReadableBody::class);
-        $middleware->alias(['in-studio' => InStudio::class]);
+        $middleware->prepend(PlainQuery::class);
+        $middleware->alias(['in-studio' => InStudio::class, 'two-at-once' => TwoAtOnce::class]);
         // What an address names is looked up within the studio of whoever asks.
         $middleware->prependToPriorityList(SubstituteBindings::class, InStudio::class);
         $middleware->redirectGuestsTo('/sign-in');

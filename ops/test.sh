@@ -48,7 +48,7 @@ if wanted solver; then
     title "Plans against a general solver"
     vendor/bin/phpunit --testsuite solver
 fi
-if wanted api || wanted browser || wanted recovery; then
+if wanted api || wanted fuzz || wanted browser || wanted recovery; then
     trap stop_services EXIT
     fresh_database
     # Migrations are cut short in a database of their own.
@@ -58,6 +58,13 @@ fi
 if wanted api; then
     title "API against the database"
     vendor/bin/phpunit --testsuite api
+fi
+if wanted api && ! wanted fuzz || [ ${#parts[@]} -eq 0 ]; then
+    title "Requests drawn by lot, a short run"
+    vendor/bin/phpunit --testsuite fuzz
+elif wanted fuzz; then
+    title "Requests drawn by lot"
+    SEAM_FUZZ=${SEAM_FUZZ:-10000} vendor/bin/phpunit --testsuite fuzz
 fi
 if wanted browser || wanted recovery; then
     # What a test run as another account left behind belongs to the services again.

@@ -57,7 +57,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('lessons/{lesson}/print', [PrintController::class, 'lesson']);
         Route::get('lessons/{lesson}/svg', [PrintController::class, 'svg']);
         Route::get('print/paper-drive', [PrintController::class, 'paperDrive']);
-        Route::get('classes/{class}/print', [PrintController::class, 'class']);
+        Route::get('classes/{class}/print', [PrintController::class, 'class'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('classes/{class}/materials', [MaterialController::class, 'show']);
         Route::put('classes/{class}/materials', [MaterialController::class, 'note']);
         Route::put('shop', [MaterialController::class, 'shop']);
@@ -73,13 +73,13 @@ Route::prefix('api')->group(function (): void {
         Route::put('feet/{foot}', [RoomController::class, 'update']);
         Route::delete('feet/{foot}', [RoomController::class, 'retire']);
         foreach (array_keys(Registry::standard()->all()) as $name) {
-            Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name);
+            Route::post("compute/$name", [WorkshopController::class, 'compute'])->defaults('name', $name)->middleware(['throttle:calculate', 'two-at-once']);
         }
-        Route::post('scans/read', [ScanController::class, 'read']);
+        Route::post('scans/read', [ScanController::class, 'read'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::post('scans/readings', [ScanController::class, 'readings']);
-        Route::get('scans/simulated', [ScanController::class, 'simulated']);
+        Route::get('scans/simulated', [ScanController::class, 'simulated'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('soundness', [SoundnessController::class, 'show']);
-        Route::post('soundness', [SoundnessController::class, 'fit']);
+        Route::post('soundness', [SoundnessController::class, 'fit'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::delete('soundness', [SoundnessController::class, 'forget']);
         Route::get('settings', [WorkshopController::class, 'settings']);
         Route::get('faults', [HuntController::class, 'faults']);
@@ -97,16 +97,16 @@ Route::prefix('api')->group(function (): void {
         Route::get('classes/{class}/plan', [PlanController::class, 'show']);
         Route::put('classes/{class}/plan', [PlanController::class, 'store']);
         Route::get('classes/{class}/forecast', [PlanController::class, 'forecast']);
-        Route::post('classes/{class}/plan/mend', [PlanController::class, 'mend']);
+        Route::post('classes/{class}/plan/mend', [PlanController::class, 'mend'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('classes/{class}/plan/export', [PlanController::class, 'export']);
-        Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut']);
-        Route::post('classes/{class}/plan/try', [PlanController::class, 'tryOut']);
+        Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut'])->middleware(['throttle:calculate', 'two-at-once']);
+        Route::post('classes/{class}/plan/try', [PlanController::class, 'tryOut'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('classes/{class}/plan/needs', [PlanController::class, 'needs']);
-        Route::get('classes/{class}/bench', [BenchController::class, 'show']);
+        Route::get('classes/{class}/bench', [BenchController::class, 'show'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::put('classes/{class}/bench', [BenchController::class, 'keep']);
         Route::put('classes/{class}/bench/state', [BenchController::class, 'state']);
         Route::post('classes/{class}/bench/start', [BenchController::class, 'start']);
-        Route::post('plan/estimate', [PlanController::class, 'estimate']);
+        Route::post('plan/estimate', [PlanController::class, 'estimate'])->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('classes/{class}/students/{student}/look', [ClassController::class, 'look']);
         Route::get('classes/{class}/students/{student}', [StudentController::class, 'show']);
         Route::put('classes/{class}/students/{student}', [StudentController::class, 'update']);

@@ -16,6 +16,7 @@ use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Bench\BenchSolver;
 use OpenSeam\Core\Bench\RoomBench;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\Candidate;
@@ -23,6 +24,9 @@ use OpenSeam\Core\NextLesson\Candidate;
 /** Works out who sits where with what in the session in hand. Stores nothing. */
 final readonly class SeatSession
 {
+    /** Whoever stands at the table waits no longer; then the best seating found is shown. */
+    private const SECONDS = 3.0;
+
     public function __construct(private ReadClass $read, private Shelf $shelf) {}
 
     /**
@@ -39,8 +43,9 @@ final readonly class SeatSession
         $room = RoomBook::read();
         $this->check($kept, $reading, $room);
         $problem = $this->problem($reading, $kept, $room, $kept->held);
-        $rounds = RoomBench::rounds($problem);
-        $best = $kept->held === [] ? $rounds[0]->value ?? 0.0 : BenchSolver::solve($this->problem($reading, $kept, $room, []))->value;
+        $deadline = Deadline::in(self::SECONDS);
+        $rounds = RoomBench::rounds($problem, deadline: $deadline);
+        $best = $kept->held === [] ? $rounds[0]->value ?? 0.0 : BenchSolver::solve($this->problem($reading, $kept, $room, []), deadline: $deadline)->value;
 
         return new Bench($reading, $inHand, $kept, $room, $problem, $rounds, $best);
     }

@@ -15,8 +15,8 @@ final readonly class CleanPicture
 {
     private const LONGEST_PIXELS = 1600;
 
-    /** More would not fit into memory while it is drawn. */
-    private const MOST_PIXELS = 30_000_000;
+    /** Refused by the size it declares, before it is unpacked: four bytes a pixel while it is drawn. The screen sends far smaller ones. */
+    private const MOST_PIXELS = 8_000_000;
 
     private const QUALITY = 82;
 

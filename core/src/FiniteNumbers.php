@@ -8,6 +8,20 @@ namespace OpenSeam\Core;
 final class FiniteNumbers
 {
     /**
+     * What was worked out can be written down.
+     *
+     * @param  array<array-key, mixed>  $answer
+     *
+     * @throws InputError when a number of it is none
+     */
+    public static function answer(array $answer): void
+    {
+        array_walk_recursive($answer, function (mixed $value): void {
+            is_float($value) && ! is_finite($value) && throw InputError::at('(input)', null, 'These values lead beyond what numbers can hold. Make the largest smaller, or the smallest larger.');
+        });
+    }
+
+    /**
      * @param  mixed  $values  decoded JSON, objects as arrays
      *
      * @throws InputError naming the first number that is too large

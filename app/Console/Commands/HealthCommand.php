@@ -19,21 +19,21 @@ final class HealthCommand extends Command
     public function handle(Migrator $migrator): int
     {
         $pending = $migrator->repositoryExists() ? count(array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $migrator->getRepository()->getRan())) : null;
-        $pending === 0 ? $this->say('well', 'tables', 'The tables are those of this version.') : $this->say('ill', 'tables', $pending === null ? 'There are no tables yet: ./seam start makes them.' : "$pending changes of the tables are not made yet: ./seam start makes them.");
+        $pending === 0 ? $this->tell('well', 'tables', 'The tables are those of this version.') : $this->tell('ill', 'tables', $pending === null ? 'There are no tables yet: ./seam start makes them.' : "$pending changes of the tables are not made yet: ./seam start makes them.");
         if ($pending === 0) {
             $last = Facts::of(Facts::LAST_BACKUP);
             $days = $last === null ? null : (int) CarbonImmutable::parse($last)->diffInDays(CarbonImmutable::now());
             match (true) {
-                $days === null => $this->say('look', 'backup', 'No backup was made yet: ./seam backup makes one; the scheduler does so each day.'),
-                $days > config()->integer('seam.backup.warn_days') => $this->say('look', 'backup', "The last good backup is $days days old."),
-                default => $this->say('well', 'backup', 'The last good backup is of '.CarbonImmutable::parse($last)->format('j F, H:i').' UTC.'),
+                $days === null => $this->tell('look', 'backup', 'No backup was made yet: ./seam backup makes one; the scheduler does so each day.'),
+                $days > config()->integer('seam.backup.warn_days') => $this->tell('look', 'backup', "The last good backup is $days days old."),
+                default => $this->tell('well', 'backup', 'The last good backup is of '.CarbonImmutable::parse($last)->format('j F, H:i').' UTC.'),
             };
         }
 
         return self::SUCCESS;
     }
 
-    private function say(string $state, string $name, string $text): void
+    private function tell(string $state, string $name, string $text): void
     {
         $this->line("$state\t$name\t$text");
     }

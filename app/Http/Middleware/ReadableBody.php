@@ -8,6 +8,7 @@ use App\Http\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use OpenSeam\Core\FiniteNumbers;
+use OpenSeam\Core\InputError;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Refuses a body that is too large or is not JSON, before anything reads it. */
@@ -52,8 +53,31 @@ final class ReadableBody
         if (! is_array($values)) {
             return Problems::answer(400, '(body)', null, 'What was sent is not a JSON object.');
         }
-        FiniteNumbers::check($values);
+        try {
+            FiniteNumbers::check($values);
+            self::readable($values);
+        } catch (InputError $e) {
+            return Problems::answer(422, $e->field, $e->got, $e->getMessage());
+        }
 
         return $next($request);
+    }
+
+    /**
+     * No text holds what no key types: a zero or another control character.
+     *
+     * @param  array<array-key, mixed>  $values
+     *
+     * @throws InputError naming the first that does
+     */
+    private static function readable(array $values, string $path = ''): void
+    {
+        foreach ($values as $key => $value) {
+            $at = $path === '' ? (string) $key : "$path.$key";
+            if (preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', (string) $key.(is_string($value) ? $value : '')) === 1) {
+                throw InputError::at(mb_scrub($at), is_string($value) ? $value : null, 'This text holds a character that cannot be read. Type it again.');
+            }
+            is_array($value) && self::readable($value, $at);
+        }
     }
 }

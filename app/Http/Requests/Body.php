@@ -5,14 +5,74 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\User;
+use Closure;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Contracts\Validation\Factory as ValidationFactory;
+use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
+use OpenSeam\Core\InputError;
 
 /** A checked request body with typed ways to read it. */
 abstract class Body extends FormRequest
 {
     /** @return array<string, mixed> */
     abstract public function rules(): array;
+
+    /** Each field is looked at until the first thing that is wrong with it; numbers must be ones that can be worked with. */
+    protected function createDefaultValidator(ValidationFactory $factory): Validator
+    {
+        $this->checkSizes();
+        $rules = [];
+        foreach ($this->rules() as $field => $of) {
+            $of = is_array($of) ? array_values($of) : [$of];
+            $number = array_intersect($of, ['numeric', 'integer']) === [] ? [] : [self::finite(...)];
+            $rules[$field] = ['bail', ...$number, ...$of];
+        }
+
+        return $factory->make($this->validationData(), $rules, $this->messages(), $this->attributes());
+    }
+
+    private static function finite(string $attribute, mixed $value, Closure $fail): void
+    {
+        is_numeric($value) && (! is_finite((float) $value) || abs((float) $value) > 1e15) && $fail('“:attribute” is too large a number.');
+    }
+
+    /**
+     * Lists that are too long are turned away before anything looks at what is in them.
+     *
+     * @throws InputError naming the first
+     */
+    private function checkSizes(): void
+    {
+        $sent = $this->all();
+        $lists = array_filter($this->rules(), fn (mixed $of): bool => is_array($of) && array_filter($of, fn (mixed $r): bool => is_string($r) && preg_match('/^array(:|$)/', $r) === 1) !== []);
+        // What holds others first.
+        uksort($lists, fn (string $a, string $b): int => substr_count($a, '.') <=> substr_count($b, '.'));
+        foreach ($lists as $field => $of) {
+            foreach (is_array($of) ? $of : [] as $rule) {
+                if (is_string($rule) && preg_match('/^max:(\d+)$/', $rule, $m) === 1) {
+                    self::checkSize($sent, explode('.', $field), '', (int) $m[1]);
+                }
+            }
+        }
+    }
+
+    /** @param  list<string>  $path */
+    private static function checkSize(mixed $value, array $path, string $at, int $most): void
+    {
+        if (! is_array($value)) {
+            return;
+        }
+        if ($path === []) {
+            count($value) <= $most || throw InputError::at($at, count($value), sprintf('“%s” can have at most %d entries.', $at, $most));
+
+            return;
+        }
+        $step = array_shift($path);
+        foreach ($step === '*' ? array_keys($value) : [$step] as $key) {
+            self::checkSize($value[$key] ?? null, $path, $at === '' ? (string) $key : "$at.$key", $most);
+        }
+    }
 
     /** Who sent it. */
     public function teacher(): User

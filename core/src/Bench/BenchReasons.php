@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Bench;
 
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\Words;
 
 /** Why somebody does not sew their first choice, and what it would cost if they did. */
@@ -14,15 +15,16 @@ final readonly class BenchReasons
     /** Flows for one "what if"; it is an explanation, not the plan. */
     private const MOST_FLOWS = 60;
 
-    private function __construct(private BenchProblem $problem, private BenchPlan $plan, private Words $words) {}
+    private function __construct(private BenchProblem $problem, private BenchPlan $plan, private Words $words, private Deadline $deadline) {}
 
     /**
      * @param  array<string, string>  $names  of students and lessons, to say them by; default their ids
-     * @return list<array{student: string, because: string, text: string, cost: float|null}> cost in value, null where it cannot be
+     * @param  Deadline|null  $deadline  after it no cost is worked out any more
+     * @return list<array{student: string, because: string, text: string, cost: float|null}> cost in value, null where it cannot be, or was not worked out
      */
-    public static function of(BenchProblem $problem, BenchPlan $plan, Words $words, array $names = []): array
+    public static function of(BenchProblem $problem, BenchPlan $plan, Words $words, array $names = [], ?Deadline $deadline = null): array
     {
-        $reasons = new self($problem, $plan, $words);
+        $reasons = new self($problem, $plan, $words, $deadline ?? Deadline::never());
         $all = [];
         foreach ($problem->wants as $student => $wants) {
             $first = array_key_first($wants);
@@ -49,7 +51,7 @@ final readonly class BenchReasons
                 'lesson' => $name((string) $first), 'most' => (string) $this->problem->mostLessons, 'foot' => (string) ($this->problem->lessons[$first ?? ''] ?? ''),
                 'others' => implode(', ', array_map($name, $others)),
             ]),
-            'cost' => $first === null || in_array($because, ['no-machine', 'no-foot'], true) ? null : self::cost($this->problem, $this->plan, $student, $first),
+            'cost' => $first === null || in_array($because, ['no-machine', 'no-foot'], true) || $this->deadline->passed() ? null : self::cost($this->problem, $this->plan, $student, $first, $this->deadline),
         ];
     }
 
@@ -81,12 +83,12 @@ final readonly class BenchReasons
     }
 
     /** What all together would lose if this student sewed this lesson; 0 where it costs nothing. */
-    public static function cost(BenchProblem $problem, BenchPlan $plan, string $student, string $lesson): float
+    public static function cost(BenchProblem $problem, BenchPlan $plan, string $student, string $lesson, ?Deadline $deadline = null): float
     {
         // Worth more than everything else together: it is sewn if it can be.
         $sure = 1.0 + array_sum(array_map(fn (array $w): float => max([0.0, ...array_values($w)]), $problem->wants));
         $wants = [$student => [$lesson => $sure + ($problem->wants[$student][$lesson] ?? 0.0)]] + $problem->wants;
-        $held = BenchSolver::solve(new BenchProblem($wants, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at, $problem->held), self::MOST_FLOWS);
+        $held = BenchSolver::solve(new BenchProblem($wants, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at, $problem->held), self::MOST_FLOWS, $deadline);
 
         return max(0.0, $plan->value - ($held->value - $sure));
     }

@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Bench;
 
+use OpenSeam\Core\Deadline;
+
 /**
  * The seating of most value, exact: branch and bound over which lessons run at
  * once, and for each choice a flow (SeatFlow). Bound: what is open already plus
  * the largest gains that lessons still to be opened could bring; the value of a
  * set of lessons is submodular when machines and feet are bounded lesson by
  * lesson (Nemhauser, Wolsey & Fisher 1978), so gains only shrink. Feet that two
- * lessons share are divided by branching. Beyond the limit of work the best plan
- * found stands, with what is proven about it.
+ * lessons share are divided by branching. Beyond the limit of work, or after the
+ * deadline, the best plan found stands, with what is proven about it; a room too
+ * large for a flow is seated simply.
  */
 final class BenchSolver
 {
     /** Flows that are worked out at most; about a millisecond each. */
     public const MOST_FLOWS = 20_000;
+
+    /** Pairs of lesson and foot times machines: more than that, and a single flow takes seconds. */
+    private const MOST_CHOICES = 60_000;
 
     /** Of the largest value: two plans that differ by less are worth the same. */
     private const DUST = 1e-9;
@@ -63,7 +69,7 @@ final class BenchSolver
 
     private float $open = -INF;
 
-    private function __construct(private readonly BenchProblem $problem, private readonly int $mostFlows)
+    private function __construct(private readonly BenchProblem $problem, private readonly int $mostFlows, private readonly Deadline $deadline)
     {
         $this->students = array_map(strval(...), array_keys($problem->wants));
         $this->counts = array_map(fn (FootStock $f): int => $f->count, $problem->feet);
@@ -82,17 +88,38 @@ final class BenchSolver
         $this->prepareGroups();
     }
 
-    public static function solve(BenchProblem $problem, int $mostFlows = self::MOST_FLOWS): BenchPlan
+    /** @param  Deadline|null  $deadline  null: limited by flows alone, the same on every machine */
+    public static function solve(BenchProblem $problem, int $mostFlows = self::MOST_FLOWS, ?Deadline $deadline = null): BenchPlan
     {
-        $solver = new self($problem, $mostFlows);
+        $simple = SimpleSeats::of($problem);
+        if (self::choices($problem) > self::MOST_CHOICES || $deadline?->passed() === true) {
+            return $simple;
+        }
+        $solver = new self($problem, $mostFlows, $deadline ?? Deadline::never());
         $solver->search();
+        if ($simple->value > $solver->best['value']) {
+            // Cut off before it had found as much.
+            return new BenchPlan($simple->seats, $simple->value, max($simple->value, min($simple->upperBound, max($solver->open, $solver->best['value']))), false);
+        }
         $value = array_sum(array_map(fn (array $s): float => $problem->wants[$solver->students[$s[0]]][$solver->lessons[$s[1]]], $solver->best['seats']));
         $proven = $solver->open <= $solver->best['value'] + self::DUST * max(1.0, $value);
         $seats = (new SeatMachines($problem, $solver->groups))->assign(array_map(
             fn (array $s): array => [$solver->students[$s[0]], $solver->lessons[$s[1]], $s[2] < 0 ? null : $s[2], $s[3]], $solver->best['seats'],
         ));
 
-        return new BenchPlan($seats, $value, $proven ? $value : max($value, $solver->open), $proven);
+        return new BenchPlan($seats, $value, $proven ? $value : max($value, min($solver->open, $simple->upperBound)), $proven);
+    }
+
+    private static function choices(BenchProblem $problem): int
+    {
+        $kinds = array_count_values(array_map(fn (FootStock $f): string => $f->kind, $problem->feet));
+
+        return count($problem->machines) * array_sum(array_map(fn (?string $kind): int => $kind === null ? 1 : $kinds[$kind] ?? 0, $problem->lessons));
+    }
+
+    private function isOver(): bool
+    {
+        return $this->flows >= $this->mostFlows || $this->deadline->passed();
     }
 
     /** Lessons that somebody wants and that can be sewn at all. */
@@ -200,7 +227,7 @@ final class BenchSolver
         if ($bound <= $this->best['value'] + self::DUST * max(1.0, $bound)) {
             return;
         }
-        if ($this->flows >= $this->mostFlows) {
+        if ($this->isOver()) {
             $this->open = max($this->open, $bound);
 
             return;
@@ -271,7 +298,10 @@ final class BenchSolver
     {
         $this->flows++;
         $all = array_merge($chosen, ...array_map(fn (int $l): array => $this->own[$l] ?? [], $chosen));
-        $flow = new SeatFlow($this->inFlow, $all, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most);
+        $flow = new SeatFlow($this->inFlow, $all, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most, $this->deadline);
+        if ($flow->cut) {
+            $this->open = max($this->open, min($bound, $this->byLesson($chosen, [], 0)));
+        }
         if ($flow->value <= $this->best['value'] + self::DUST * max(1.0, $flow->value)) {
             return;
         }
@@ -281,8 +311,8 @@ final class BenchSolver
 
             return;
         }
-        if ($this->flows >= $this->mostFlows) {
-            $this->open = max($this->open, min($bound, $flow->value));
+        if ($this->isOver()) {
+            $this->open = max($this->open, min($bound, $flow->cut ? INF : $flow->value));
 
             return;
         }

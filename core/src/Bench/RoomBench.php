@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Bench;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonRoom;
 use OpenSeam\Core\Course\SewNeed;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\NextLesson\Candidate;
 
@@ -122,15 +123,16 @@ final readonly class RoomBench
      * Round after round, until everybody who can be seated was: where there are
      * fewer machines or feet than students, they take turns.
      *
+     * @param  Deadline|null  $deadline  after it rounds are seated simply
      * @return list<BenchPlan>
      */
-    public static function rounds(BenchProblem $problem, int $most = 4): array
+    public static function rounds(BenchProblem $problem, int $most = 4, ?Deadline $deadline = null): array
     {
         $rounds = [];
         $left = $problem->wants;
         while (count($rounds) < $most) {
             $of = new BenchProblem($left, $problem->lessons, $problem->machines, $problem->feet, $problem->mostLessons, $problem->at, array_intersect_key($problem->held, $left));
-            $plan = BenchSolver::solve($of, count($left) > 16 ? 2_000 : BenchSolver::MOST_FLOWS);
+            $plan = BenchSolver::solve($of, count($left) > 16 ? 2_000 : BenchSolver::MOST_FLOWS, $deadline);
             if ($plan->seats === []) {
                 break;
             }

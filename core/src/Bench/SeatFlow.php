@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Bench;
 
+use OpenSeam\Core\Deadline;
+
 /**
  * The best seating when the lessons are chosen: a flow of most value from
  * students through lesson-and-foot to kinds of machine, built up by one student
@@ -41,6 +43,9 @@ final class SeatFlow
 
     public float $value = 0.0;
 
+    /** It was ended before everybody who could be seated was. */
+    public bool $cut = false;
+
     /**
      * @param  list<array<int, float>>  $values  by student and lesson, 0 or more
      * @param  list<int>  $lessons  the chosen ones
@@ -50,7 +55,7 @@ final class SeatFlow
      * @param  array<int, int>  $free  machines in each group
      * @param  array<int, array<int, int>>  $limits  feet that a lesson may take at most, by stock and lesson
      */
-    public function __construct(private readonly array $values, array $lessons, array $stocksOf, array $counts, array $suits, private array $free, array $limits)
+    public function __construct(private readonly array $values, array $lessons, array $stocksOf, array $counts, array $suits, private array $free, array $limits, ?Deadline $deadline = null)
     {
         foreach ($lessons as $l) {
             foreach ($stocksOf[$l] as $f) {
@@ -62,7 +67,7 @@ final class SeatFlow
         }
         $this->scale = max([1.0, ...array_map(fn (array $v): float => max([0.0, ...$v]), $values)]);
         $this->pairOf = array_fill(0, count($values), -1);
-        $this->run();
+        $this->run($deadline ?? Deadline::never());
         foreach ($this->pairOf as $s => $p) {
             $this->value += $p < 0 ? 0.0 : $this->values[$s][$this->pairs[$p][0]];
         }
@@ -74,11 +79,10 @@ final class SeatFlow
         return $this->pairs[$p];
     }
 
-    private function run(): void
+    private function run(Deadline $deadline): void
     {
-        while ($this->augment()) {
-            // One student more each time.
-        }
+        // One student more each time.
+        while (! ($this->cut = $deadline->passed()) && $this->augment());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Compute;
 
 use OpenSeam\Core\InputError;
+use Throwable;
 
 /** `./seam compute`: one JSON object in, one out. Exit 0: worked; 2: the input is wrong. */
 final readonly class CommandLine
@@ -77,6 +78,11 @@ final readonly class CommandLine
             return 0;
         } catch (InputError $e) {
             return $this->error($e);
+        } catch (Throwable $e) {
+            // A line never ends the batch, whatever goes wrong in it.
+            fwrite(STDERR, $e::class.': '.$e->getMessage().' at '.basename($e->getFile()).':'.$e->getLine()."\n");
+
+            return $this->error(InputError::at('(program)', null, 'Something went wrong in the program with this input.'));
         }
     }
 

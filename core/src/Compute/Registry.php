@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute;
 
+use ArithmeticError;
 use JsonException;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\FiniteNumbers;
@@ -90,6 +91,13 @@ final class Registry
         $this->checks[$name] ??= new SchemaCheck($calculator->schema());
         $this->checks[$name]->check($object);
 
-        return $calculator->run(Data::of(is_array($values) ? $values : []));
+        try {
+            $answer = $calculator->run(Data::of(is_array($values) ? $values : []));
+        } catch (ArithmeticError) {
+            throw InputError::at('(input)', null, 'These values lead beyond what numbers can hold. Make the largest smaller, or the smallest larger.');
+        }
+        FiniteNumbers::answer($answer);
+
+        return $answer;
     }
 }

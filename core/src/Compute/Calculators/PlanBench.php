@@ -13,12 +13,18 @@ use OpenSeam\Core\Bench\Seat;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Words;
 
 /** Who sits where with what in one session. */
 final class PlanBench implements Calculator
 {
+    /** For the plan, and then for what each first choice would cost. */
+    private const SECONDS = 2.5;
+
+    private const SECONDS_WHY = 1.0;
+
     public function name(): string
     {
         return 'plan-bench';
@@ -80,7 +86,7 @@ final class PlanBench implements Calculator
     public function run(Data $in): array
     {
         $problem = self::problem($in);
-        $plan = BenchSolver::solve($problem);
+        $plan = BenchSolver::solve($problem, deadline: Deadline::in(self::SECONDS));
         $demos = [];
         foreach ($in->parts('lessons') as $lesson) {
             $demos[$lesson->text('id')] = $lesson->number('demo', 0.0);
@@ -90,7 +96,7 @@ final class PlanBench implements Calculator
             'seats' => array_map(fn (Seat $s): array => ['student' => $s->student, 'lesson' => $s->lesson, 'machine' => $s->machine, 'foot' => $s->foot], array_values($plan->seats)),
             'value' => $plan->value, 'upper_bound' => $plan->upperBound, 'proven' => $plan->proven,
             'demos' => DemoOrder::of($plan, $demos),
-            'why' => BenchReasons::of($problem, $plan, Words::in()),
+            'why' => BenchReasons::of($problem, $plan, Words::in(), [], Deadline::in(self::SECONDS_WHY)),
         ];
     }
 

@@ -15,12 +15,16 @@ use OpenSeam\Core\Course\Planning\SessionSolver;
 use OpenSeam\Core\Course\Planning\TeachingOrder;
 use OpenSeam\Core\Course\SessionFrame;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 
 /** Lessons into as few sessions as can be, with the proof. */
 final class PlanSessions implements Calculator
 {
     private const MOST_SESSIONS = 400;
+
+    /** For the search; a first plan and the order inside the sessions come on top. */
+    private const SECONDS = 2.5;
 
     public function name(): string
     {
@@ -88,7 +92,10 @@ final class PlanSessions implements Calculator
         self::check($lessons, $wishes, $longest);
         $tasks = CourseTasks::of($lessons, $longest, $wishes);
         $problem = SessionProblem::of($tasks->tasks, $capacity, $minutes);
-        $plan = $in->has('sessions') ? SessionSolver::shortest($problem, $in->whole('sessions')) : SessionSolver::fewest($problem, inOrder: $in->has('school'));
+        $deadline = Deadline::in(self::SECONDS);
+        $plan = $in->has('sessions')
+            ? SessionSolver::shortest($problem, $in->whole('sessions'), deadline: $deadline)
+            : SessionSolver::fewest($problem, inOrder: $in->has('school'), go: fn (): bool => ! $deadline->passed());
         $laid = array_map(fn (array $s): array => $s['lessons'], $plan->sessions);
         $over = [];
         if ($one && count($laid) > 1) {

@@ -29,8 +29,8 @@ final class ReadStitchLength implements Calculator
     public function schema(): array
     {
         return Schema::object([
-            'stitches' => Schema::number('stitches counted; halves are allowed', null, 10_000, 0),
-            'span_mm' => Schema::number('the span they were counted over, mm', null, 100_000, 0),
+            'stitches' => Schema::number('stitches counted; halves are allowed', 0.5, 10_000),
+            'span_mm' => Schema::number('the span they were counted over, mm', 1, 100_000),
             'target_mm' => Schema::number('stitch length aimed at, mm', null, 100, 0),
             'met_mm' => Schema::number('met within ± this, mm', 0, 100),
             'near_mm' => Schema::number('near within ± this, mm, at least met_mm', 0, 100),

@@ -53,6 +53,15 @@ final class FootOrder
         return [array_map(fn (int $i): int => $load[$i], $order), self::changes(array_map(fn (int $i): ?string => $feet[$i], $order))];
     }
 
+    /**
+     * @param  list<int>  $load  numbers, needs first
+     * @return array{list<int>, int} the same, and how often the foot is changed
+     */
+    public static function asTheyStand(SessionProblem $problem, array $load): array
+    {
+        return [$load, self::changes(array_map(fn (int $j): ?string => $problem->tasks[$j]->foot, $load))];
+    }
+
     /** @param  list<string|null>  $feet  in order */
     public static function changes(array $feet): int
     {

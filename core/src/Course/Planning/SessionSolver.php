@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use Closure;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 
 /**
@@ -40,7 +41,7 @@ final class SessionSolver
             return new SessionPlan([], 0, true, 'minutes', [], $problem->capacity, 0);
         }
         [$low, $bound] = self::lowerBound($problem);
-        $laid = self::first($problem);
+        $laid = self::first($problem, self::asking($go, 0, 0));
         $known = true;
         $spent = 0;
         for ($m = $low; $m < count($laid); $m++) {
@@ -60,9 +61,10 @@ final class SessionSolver
         }
         $laid = self::trim(self::even($problem, self::trim($laid), max(2_000, intdiv($budget - $spent, 4)), self::asking($go, $spent, count($laid))));
 
-        $laid = $inOrder ? self::ordered($problem, $laid) : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, 1.0));
+        $more = self::asking($go, $spent, count($laid));
+        $laid = $inOrder ? self::ordered($problem, $laid, $more) : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, 1.0), go: $more);
 
-        return self::plan($problem, $laid, min($low, count($laid)), $low >= count($laid), $bound, $problem->capacity);
+        return self::plan($problem, $laid, min($low, count($laid)), $low >= count($laid), $bound, $problem->capacity, $more);
     }
 
     /**
@@ -72,16 +74,21 @@ final class SessionSolver
      *
      * @throws InputError when bounds on sessions cannot all hold
      */
-    public static function shortest(SessionProblem $problem, int $sessions, int $budget = self::BUDGET): SessionPlan
+    public static function shortest(SessionProblem $problem, int $sessions, int $budget = self::BUDGET, ?Deadline $deadline = null): SessionPlan
     {
+        $go = $deadline === null ? null : fn (int $steps): bool => ! $deadline->passed();
         $low = max(0.0, ceil(max([0.0, ...$problem->minutes, $problem->total() / max(1, $sessions)]) - SessionProblem::EPS));
         $high = ceil($problem->total());
         $proven = true;
-        $best = (new Search($problem, $budget))->within(array_fill(0, $sessions, $high));
-        is_array($best) || throw self::clash($problem);
+        $best = (new Search($problem, $budget, $go))->within(array_fill(0, $sessions, $high));
+        is_array($best) || throw self::clash($problem, $go);
         while ($low < $high) {
             $middle = floor(($low + $high) / 2);
-            $found = (new Search($problem, intdiv($budget, 4)))->within(array_fill(0, $sessions, $middle));
+            if ($deadline?->passed() === true) {
+                $proven = false;
+                break;
+            }
+            $found = (new Search($problem, intdiv($budget, 4), $go))->within(array_fill(0, $sessions, $middle));
             $proven = $proven && $found !== null;
             if (is_array($found)) {
                 [$best, $high] = [$found, $middle];
@@ -90,7 +97,7 @@ final class SessionSolver
             }
         }
 
-        return self::plan($problem, $best, $sessions, $proven, 'search', $high);
+        return self::plan($problem, $best, $sessions, $proven, 'search', $high, $go);
     }
 
     /**
@@ -147,18 +154,19 @@ final class SessionSolver
     /**
      * The shorter of two plans that are soon found.
      *
+     * @param  (Closure(int): bool)|null  $go
      * @return list<list<int>>
      *
      * @throws InputError when bounds on sessions cannot all hold
      */
-    private static function first(SessionProblem $problem): array
+    private static function first(SessionProblem $problem, ?Closure $go): array
     {
         $greedy = self::greedy($problem);
         $full = (new Search($problem, self::BUDGET))->fullest(self::room($problem, self::most($problem)), self::FIRST_LOADS);
         $full = $full === null ? null : self::trim($full);
 
         return match (true) {
-            $greedy === null => $full ?? self::anyhow($problem),
+            $greedy === null => $full ?? self::anyhow($problem, $go),
             $full === null => $greedy,
             default => count($full) < count($greedy) ? $full : $greedy,
         };
@@ -205,15 +213,16 @@ final class SessionSolver
     /**
      * Where the teacher's order meets a bound: any plan at all.
      *
+     * @param  (Closure(int): bool)|null  $go
      * @return list<list<int>>
      *
      * @throws InputError when there is none
      */
-    private static function anyhow(SessionProblem $problem): array
+    private static function anyhow(SessionProblem $problem, ?Closure $go): array
     {
-        $found = (new Search($problem, self::BUDGET))->within(self::room($problem, self::most($problem)));
+        $found = (new Search($problem, self::BUDGET, $go))->within(self::room($problem, self::most($problem)));
 
-        return is_array($found) ? self::trim($found) : throw self::clash($problem);
+        return is_array($found) ? self::trim($found) : throw self::clash($problem, $go);
     }
 
     /**
@@ -267,14 +276,15 @@ final class SessionSolver
      * With as many sessions, the teacher's order where that fits, else as near to it as is found; the longest hardly longer.
      *
      * @param  list<list<int>>  $laid
+     * @param  (Closure(int): bool)|null  $go
      * @return list<list<int>>
      */
-    private static function ordered(SessionProblem $problem, array $laid): array
+    private static function ordered(SessionProblem $problem, array $laid, ?Closure $go): array
     {
         $kept = self::inOrder($problem, count($laid));
 
         return $kept !== null && self::fullest($problem, $kept) <= self::fullest($problem, $laid) * self::HARDLY_LONGER
-            ? $kept : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, self::HARDLY_LONGER), true);
+            ? $kept : StrandKeeper::gather($problem, $laid, self::filled($problem, $laid, self::HARDLY_LONGER), true, $go);
     }
 
     /**
@@ -380,8 +390,11 @@ final class SessionSolver
         return $laid;
     }
 
-    /** @param  list<list<int>>  $laid */
-    private static function plan(SessionProblem $problem, array $laid, int $low, bool $proven, string $bound, float $capacity): SessionPlan
+    /**
+     * @param  list<list<int>>  $laid
+     * @param  (Closure(int): bool)|null  $go
+     */
+    private static function plan(SessionProblem $problem, array $laid, int $low, bool $proven, string $bound, float $capacity, ?Closure $go): SessionPlan
     {
         $in = [];
         foreach ($laid as $k => $load) {
@@ -391,7 +404,7 @@ final class SessionSolver
         }
         $because = [];
         $sessions = [];
-        $orders = StrandKeeper::ordered($problem, $laid);
+        $orders = StrandKeeper::ordered($problem, $laid, $go);
         foreach ($laid as $k => $load) {
             [$order, $changes] = $orders[$k];
             $sessions[] = ['lessons' => array_map(fn (int $j): string => $problem->tasks[$j]->id, $order), 'minutes' => self::minutes($problem, $load), 'changes' => $changes];
@@ -428,11 +441,15 @@ final class SessionSolver
         return ['kind' => $task->notBefore === $k ? 'not-before' : 'minutes', 'lesson' => null];
     }
 
-    /** The smallest set of bounds on sessions that cannot hold together. */
-    private static function clash(SessionProblem $problem): InputError
+    /**
+     * The smallest set of bounds on sessions that cannot hold together; a set that is small, where there is no time.
+     *
+     * @param  (Closure(int): bool)|null  $go
+     */
+    private static function clash(SessionProblem $problem, ?Closure $go): InputError
     {
         $bound = array_values(array_filter($problem->tasks, fn (PlanTask $t): bool => ! $t->isFree()));
-        $clash = self::smallest($problem, array_map(fn (PlanTask $t): string => $t->id, $bound));
+        $clash = self::smallest($problem, array_map(fn (PlanTask $t): string => $t->id, $bound), $go);
         $named = array_values(array_filter($bound, fn (PlanTask $t): bool => in_array($t->id, $clash, true)));
         $said = implode(', ', array_map(fn (PlanTask $t): string => "“{$t->id}” ".match (true) {
             $t->notAfter === $t->notBefore => 'in session '.($t->notBefore + 1),
@@ -449,17 +466,24 @@ final class SessionSolver
      * clashes; then every smaller set is tried, where they are few.
      *
      * @param  list<string>  $bound
+     * @param  (Closure(int): bool)|null  $go
      * @return list<string>
      */
-    private static function smallest(SessionProblem $problem, array $bound): array
+    private static function smallest(SessionProblem $problem, array $bound, ?Closure $go): array
     {
         $clash = $bound;
         foreach ($bound as $id) {
+            if ($go !== null && ! $go(0)) {
+                return $clash;
+            }
             $without = array_values(array_diff($clash, [$id]));
             $clash = self::clashes($problem, array_values(array_diff($bound, $without))) ? $without : $clash;
         }
         for ($size = 1; $size < count($clash) && count($bound) <= self::FEW_BOUNDS; $size++) {
             foreach (range(0, (1 << count($bound)) - 1) as $set) {
+                if ($go !== null && ! $go(0)) {
+                    return $clash;
+                }
                 $kept = array_values(array_filter($bound, fn (int $i): bool => (($set >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
                 if (count($kept) === $size && self::clashes($problem, array_values(array_diff($bound, $kept)))) {
                     return $kept;

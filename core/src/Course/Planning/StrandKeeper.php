@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use Closure;
+
 /**
  * Third and fourth aim of a plan: the foot changed as seldom as can be, then a
  * strand of the course put down and taken up again as seldom as can be; where the
@@ -25,18 +27,25 @@ final class StrandKeeper
     /** @var array<string, array{list<int>, int}> orders of sessions seen before */
     private array $orders = [];
 
-    /** @param  list<float>  $room  minutes each session may take */
-    private function __construct(private readonly SessionProblem $problem, private readonly array $room, private readonly bool $inOrder = false) {}
+    /** Orders that are found at once, whatever the time. */
+    private const SMALL_LOAD = 9;
+
+    /**
+     * @param  list<float>  $room  minutes each session may take
+     * @param  (Closure(int): bool)|null  $go  false: enough, with what has been found
+     */
+    private function __construct(private readonly SessionProblem $problem, private readonly array $room, private readonly bool $inOrder = false, private readonly ?Closure $go = null) {}
 
     /**
      * @param  list<list<int>>  $laid
      * @param  list<float>  $room  minutes each session may take
      * @param  bool  $inOrder  the teacher's order counts first
+     * @param  (Closure(int): bool)|null  $go  asked with the plans weighed; false: enough
      * @return list<list<int>>
      */
-    public static function gather(SessionProblem $problem, array $laid, array $room, bool $inOrder = false): array
+    public static function gather(SessionProblem $problem, array $laid, array $room, bool $inOrder = false, ?Closure $go = null): array
     {
-        $keeper = new self($problem, $room, $inOrder);
+        $keeper = new self($problem, $room, $inOrder, $go);
         $cost = $keeper->cost($laid);
         while ($cost > [0, 0] && ($better = $keeper->better($laid, $cost)) !== null) {
             [$laid, $cost] = $better;
@@ -49,11 +58,12 @@ final class StrandKeeper
      * Every session in teaching order, strands carried on from one to the next.
      *
      * @param  list<list<int>>  $laid
+     * @param  (Closure(int): bool)|null  $go  false: large sessions keep the order they have
      * @return list<array{list<int>, int}> lessons, and changes of foot
      */
-    public static function ordered(SessionProblem $problem, array $laid): array
+    public static function ordered(SessionProblem $problem, array $laid, ?Closure $go = null): array
     {
-        return (new self($problem, []))->orders($laid);
+        return (new self($problem, [], go: $go))->orders($laid);
     }
 
     /**
@@ -79,7 +89,7 @@ final class StrandKeeper
         foreach ($laid as $load) {
             sort($load);
             $key = implode(',', $load).":$strand";
-            $this->orders[$key] ??= FootOrder::of($this->problem, $load, $strand);
+            $this->orders[$key] ??= count($load) > self::SMALL_LOAD && $this->isOver() ? FootOrder::asTheyStand($this->problem, $load) : FootOrder::of($this->problem, $load, $strand);
             $orders[] = $this->orders[$key];
             foreach ($this->orders[$key][0] as $j) {
                 $strand = $this->problem->tasks[$j]->strand ?? $strand;
@@ -87,6 +97,12 @@ final class StrandKeeper
         }
 
         return $orders;
+    }
+
+    /** Asked seldom: whoever is asked may have to look far. */
+    private function isOver(): bool
+    {
+        return $this->go !== null && $this->weighed % ($this->inOrder ? 512 : 8) === 0 && ! ($this->go)($this->weighed);
     }
 
     /**
@@ -152,7 +168,7 @@ final class StrandKeeper
                     if ($changed[$from] === [] || ! $this->fits($changed[$from], $from) || ! $this->fits($changed[$to], $to)) {
                         continue;
                     }
-                    if ($this->weighed >= ($this->inOrder ? self::MOST_ORDERED : self::MOST_WEIGHED)) {
+                    if ($this->weighed >= ($this->inOrder ? self::MOST_ORDERED : self::MOST_WEIGHED) || $this->isOver()) {
                         return null;
                     }
                     $with = $this->cost($changed);
