@@ -39,7 +39,7 @@ final class ScriptTest extends TestCase
     {
         yield 'unknown command' => [['knit'], 2, './seam start'];
         yield 'unknown calculation' => [['compute', 'knit'], 2, 'Known: advise-feet'];
-        yield 'backup to nowhere' => [['backup'], 1, 'say where to'];
+        yield 'backup to nowhere' => [['backup', '/no/such/folder/file'], 1, 'no folder'];
         yield 'restore of nothing' => [['restore', '/no/such/file'], 1, 'no file'];
     }
 

@@ -129,6 +129,7 @@ final class ContractFuzzTest extends TestCase
         return [$path.($query === [] ? '' : '?'.http_build_query($query)), $body];
     }
 
+    /** @phpstan-impure */
     private function chance(float $of): bool
     {
         return $this->lot->getInt(0, 999_999) < $of * 1_000_000;

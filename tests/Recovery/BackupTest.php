@@ -54,15 +54,20 @@ final class BackupTest extends RecoveryCase
     private static function everything(PDO $database): array
     {
         $all = [];
-        foreach ($database->query("SHOW FULL TABLES WHERE table_type = 'BASE TABLE'")?->fetchAll(PDO::FETCH_COLUMN) ?: [] as $table) {
+        $rows = function (string $sql, int $as) use ($database): array {
+            $found = $database->query($sql);
+
+            return $found === false ? [] : $found->fetchAll($as);
+        };
+        foreach ($rows("SHOW FULL TABLES WHERE table_type = 'BASE TABLE'", PDO::FETCH_COLUMN) as $table) {
             if (! in_array($table, ['sessions', 'cache', 'cache_locks', 'migrations', 'facts'], true)) {
-                /** @var list<array<string, mixed>> $rows */
-                $rows = $database->query("SELECT * FROM `$table` ORDER BY 1, 2, 3")?->fetchAll(PDO::FETCH_ASSOC) ?: [];
+                /** @var list<array<string, mixed>> $held */
+                $held = $rows("SELECT * FROM `$table` ORDER BY 1, 2, 3", PDO::FETCH_ASSOC);
                 $all[(string) $table] = array_map(function (array $row): array {
                     ksort($row);
 
                     return $row;
-                }, $rows);
+                }, $held);
             }
         }
         ksort($all);
@@ -98,7 +103,7 @@ final class BackupTest extends RecoveryCase
         }
     }
 
-    /** @return iterable<string, array{callable(string): void, string}> how the file is spoilt, and what is said */
+    /** @return iterable<string, array{callable(string): mixed, string}> how the file is spoilt, and what is said */
     public static function spoilt(): iterable
     {
         yield 'cut short' => [fn (string $f) => file_put_contents($f, substr((string) file_get_contents($f), 0, intdiv((int) filesize($f), 2))), 'not a whole backup'];
@@ -153,7 +158,7 @@ final class BackupTest extends RecoveryCase
         });
     }
 
-    /** @param  callable(string): void  $spoil */
+    /** @param  callable(string): mixed  $spoil */
     #[DataProvider('spoilt')]
     public function test_what_is_no_backup_changes_nothing(callable $spoil, string $because): void
     {

@@ -64,6 +64,6 @@ final readonly class Manifest
         $tables !== [] || throw BackupBroken::manifest('it holds no table');
         $photos = is_array($read['photos'] ?? null) ? $read['photos'] : [];
 
-        return new self($read['made_at'], array_values($migrations), $tables, ['count' => is_int($photos['count'] ?? null) ? $photos['count'] : 0, 'bytes' => is_int($photos['bytes'] ?? null) ? $photos['bytes'] : 0]);
+        return new self($read['made_at'], $migrations, $tables, ['count' => is_int($photos['count'] ?? null) ? $photos['count'] : 0, 'bytes' => is_int($photos['bytes'] ?? null) ? $photos['bytes'] : 0]);
     }
 }
