@@ -8,6 +8,7 @@ use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\ReadableBody;
 use App\Http\Middleware\TwoAtOnce;
 use App\Http\Problems;
+use App\Support\KnownHosts;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -28,6 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin: no cross-origin requests to handle.
         $middleware->remove(HandleCors::class);
+        $middleware->trustHosts(at: KnownHosts::patterns(...), subdomains: false);
         $middleware->append(Headers::class);
         $middleware->prepend(ReadableBody::class);
         $middleware->prepend(PlainQuery::class);

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'default' => 'single',
+    'default' => 'daily',
     'channels' => [
-        'single' => ['driver' => 'single', 'path' => storage_path('logs/application.log'), 'level' => 'warning', 'replace_placeholders' => true],
+        'daily' => ['driver' => 'daily', 'days' => 14, 'path' => storage_path('logs/application.log'), 'level' => 'warning', 'permission' => 0600, 'replace_placeholders' => true],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],
 ];

@@ -7,6 +7,12 @@ $var = rtrim((string) (getenv('SEAM_VAR') ?: dirname(__DIR__).'/var'), '/');
 
 return [
     'var' => $var,
+    // Who may open a studio: closed (with a link that whoever runs this makes), or open (anybody).
+    'registration' => env('SEAM_REGISTRATION', 'closed'),
+    // Names this is reached by, besides this machine's own and that of SEAM_URL; with commas between.
+    'hosts' => array_values(array_filter(explode(',', (string) env('SEAM_HOSTS', '')))),
+    // Addresses of proxies whose word about the visitor counts; with commas between.
+    'proxies' => array_values(array_filter(explode(',', (string) env('SEAM_TRUSTED_PROXIES', '')))),
     'backup' => [
         'folder' => env('SEAM_BACKUP_FOLDER', "$var/backups"),
         // How many of the newest of each day, week and month stay.

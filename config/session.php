@@ -13,8 +13,8 @@ return [
     'cookie' => 'open_seam_session',
     'path' => '/',
     'domain' => null,
-    // Set by the operator where the application is served over HTTPS.
-    'secure' => (bool) env('SESSION_SECURE_COOKIE', false),
+    // Null: as the request came, secure over HTTPS.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

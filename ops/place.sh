@@ -25,7 +25,7 @@ ensure_account() {
 }
 
 # What is served and what starts the services.
-SERVED="artisan app bootstrap composer.json config core curriculum database ops packages public resources routes vendor"
+SERVED="artisan app bootstrap composer.json config core curriculum database lang ops packages public resources routes vendor"
 
 # May the account read the whole code?
 reads() {

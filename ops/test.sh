@@ -8,6 +8,8 @@ settle_place
 need_disk
 only_one
 export SEAM_NO_SCHEDULER=1
+# Tests open studios of their own.
+export SEAM_REGISTRATION=open
 debian_packages $RUN_PACKAGES $TEST_PACKAGES
 php_packages
 node_packages

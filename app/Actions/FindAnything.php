@@ -25,7 +25,7 @@ final readonly class FindAnything
         if ($words === '') {
             return [];
         }
-        $students = Enrolment::query()->with('student')
+        $students = Enrolment::query()->with('student')->whereHas('sewingClass', fn ($query) => $query->withoutTrashed())
             ->whereHas('student', fn ($query) => $query->where('name', 'like', '%'.addcslashes($words, '%_\\').'%'))
             ->orderByDesc('id')->limit(self::MOST)->get()
             ->map(fn (Enrolment $e): FoundView => new FoundView('student', $e->student->name, 'seat '.$e->seat, "/class/{$e->class_id}?student={$e->student_id}"))->all();

@@ -41,7 +41,7 @@ final readonly class JudgeSample
     public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = []): JudgedSample
     {
         $words = Words::in($unit);
-        $records = $this->records->of($class->id, [$student->id], $words)[$student->id];
+        $records = $this->records->of([$student->id], $words)[$student->id];
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.

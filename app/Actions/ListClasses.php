@@ -19,7 +19,7 @@ final readonly class ListClasses
         $next = PlanSession::query()->selectRaw('min(plan_sessions.starts_at)')->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
             ->whereColumn('course_plans.class_id', 'classes.id')
             ->whereRaw('date_add(plan_sessions.starts_at, interval plan_sessions.minutes + ? minute) > ?', [SessionInHand::GRACE_MINUTES, Clock::now()->utc()->format('Y-m-d H:i:s')]);
-        $classes = SewingClass::query()->select('classes.*')->addSelect(['next_at' => $next])->orderByRaw('next_at is null')->orderBy('next_at')->orderByDesc('id')->get();
+        $classes = SewingClass::query()->whereNull('archived_at')->select('classes.*')->addSelect(['next_at' => $next])->orderByRaw('next_at is null')->orderBy('next_at')->orderByDesc('id')->get();
 
         $listed = [];
         foreach ($classes as $class) {

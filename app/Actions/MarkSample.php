@@ -52,7 +52,7 @@ final readonly class MarkSample
     {
         DB::transaction(function () use ($user, $sample, $withdrawn, $because): void {
             Student::lock([$sample->student_id]);
-            $now = Sample::inOrder($sample->class_id, [$sample->student_id])->findOrFail($sample->id);
+            $now = Sample::inOrder([$sample->student_id])->findOrFail($sample->id);
             Sample::query()->where('replaces_id', $sample->id)->exists() && throw Conflict::struck($sample->id);
             if ($now->withdrawn === $withdrawn) {
                 // Said twice, it is so once.
@@ -67,12 +67,13 @@ final readonly class MarkSample
     /** Standings and the next lesson as they are without it, or with it again. */
     private function follow(Sample $sample): void
     {
-        $class = SewingClass::query()->findOrFail($sample->class_id);
         $student = Student::query()->findOrFail($sample->student_id);
         $words = Words::in();
-        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $this->records->of($class->id, [$student->id], $words)[$student->id]);
-        $this->standings->store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $past));
-        $this->assign->renew($class, $student, $this->adviser->advise($class, $past, $student->wishes, Clock::now(), $words));
+        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $this->records->of([$student->id], $words)[$student->id]);
+        $this->standings->store($sample->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $past));
+        foreach (SewingClass::query()->whereIn('id', $student->enrolments()->select('class_id'))->get() as $class) {
+            $this->assign->renew($class, $student, $this->adviser->advise($class, $past, $student->wishes, Clock::now(), $words));
+        }
     }
 
     private function write(User $user, Sample $sample, string $kind, string $text): void

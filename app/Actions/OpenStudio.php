@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Role;
 use App\Models\Studio;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ final readonly class OpenStudio
         return DB::transaction(function () use ($studio, $name, $email, $password, $timezone): User {
             $opened = Studio::query()->create(['name' => $studio, 'timezone' => $timezone]);
 
-            return User::query()->create(['studio_id' => $opened->id, 'name' => $name, 'email' => mb_strtolower($email), 'password' => $password]);
+            return User::query()->create(['studio_id' => $opened->id, 'name' => $name, 'email' => mb_strtolower($email), 'password' => $password, 'role' => Role::Owner]);
         });
     }
 }

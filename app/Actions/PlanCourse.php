@@ -19,14 +19,15 @@ final readonly class PlanCourse
      * @param  int  $machines  how many stand in the room; only asked while none are kept
      * @param  array<string, mixed>  $wishes  as PlanWishes::kept() has them
      * @param  array<string, int>  $settings  of the class: columns
+     * @param  string|null  $by  who makes it
      * @param  SewingClass|null  $from  the class whose plan is copied; its wishes hold where none are given
      */
-    public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines, array $wishes = [], array $settings = [], ?SewingClass $from = null): SewingClass
+    public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines, array $wishes = [], array $settings = [], ?SewingClass $from = null, ?string $by = null): SewingClass
     {
-        return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines, $wishes, $settings, $from): SewingClass {
+        return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines, $wishes, $settings, $from, $by): SewingClass {
             ($this->furnish)($studio, $machines);
             $same = $from === null ? [] : $from->only(['policy', 'school', 'settle_minutes', 'clear_minutes', 'review_every', 'review_minutes', 'pace_percent']);
-            $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers] + $settings + $same);
+            $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers, 'made_by' => $by] + $settings + $same);
             ($this->addStudents)($class, $students);
             $old = $from === null || $from->course !== $course ? null : $from->plan()->with('sessions.lessons')->first();
             $plan = ($this->layOut)($class, $dates, wishes: $wishes + ($old?->wishes()->kept() ?? []));

@@ -37,7 +37,7 @@ final readonly class ReadClass
         $sessions = array_values(PlanSession::ofClass($class->id, $planned)->get()->all());
         $enrolments = Enrolment::seated($class->id, $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
-        $records = $this->records->of($class->id, $ids, $words);
+        $records = $this->records->of($ids, $words);
         $assigned = LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
         $standings = $this->standings->of($class->id, $ids, $now);
         $students = [];

@@ -39,7 +39,7 @@ final readonly class ReadMatrix
             $given[$row->student_id] = [$row->lesson, $row->drill, (bool) $row->overruled];
         }
         $anew = array_values(array_filter($ids, fn (string $id): bool => ! $this->holds($given[$id] ?? null, $standings[$id] ?? [], $class)));
-        $records = $anew === [] ? [] : $this->records->of($class->id, $anew, $words);
+        $records = $anew === [] ? [] : $this->records->of($anew, $words);
         $rows = [];
         foreach ($ids as $id) {
             $enrolment = $enrolments[$id];

@@ -110,10 +110,13 @@ final readonly class ReadSoundness
     private function history(): array
     {
         $given = LessonAssignment::inForce()->where('by_bench', false)->get()->groupBy(fn (LessonAssignment $g): string => "{$g->class_id}/{$g->student_id}");
-        $history = [];
+        $history = $seen = [];
         foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
             $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-            foreach ($this->records->of((string) $class, $students, Words::in()) as $student => $kept) {
+            // Whoever is in two classes has one history.
+            $students = array_values(array_filter($students, fn (string $s): bool => ! isset($seen[$s])));
+            $seen += array_fill_keys($students, true);
+            foreach ($this->records->of($students, Words::in()) as $student => $kept) {
                 $times = array_map(fn (KeptSample $k): int => (int) $k->sample->kept_at->getTimestampMs(), $kept);
                 $checks = array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $kept));
                 $judged = array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null);

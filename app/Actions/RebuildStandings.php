@@ -24,12 +24,12 @@ final readonly class RebuildStandings
         return DB::transaction(function (): int {
             SkillStanding::query()->delete();
             $count = 0;
-            foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
+            foreach (Enrolment::query()->withoutGlobalScope('seen')->orderBy('id')->get()->groupBy('class_id') as $enrolments) {
                 $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-                $this->studio->within($enrolments[0]->studio_id, function () use ($class, $students, $enrolments): void {
-                    $records = $this->records->of((string) $class, $students, Words::in());
+                $this->studio->within($enrolments[0]->studio_id, function () use ($students, $enrolments): void {
+                    $records = $this->records->of($students, Words::in());
                     foreach ($enrolments as $enrolment) {
-                        $this->standings->store($enrolment->studio_id, $enrolment->class_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
+                        $this->standings->store($enrolment->studio_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
                     }
                 });
                 $count += count($enrolments);

@@ -56,9 +56,9 @@ final readonly class RecordSample
             }
             self::checkMeanwhile($new, $judged);
             SewnWith::check($judged->lesson, $new->settings);
-            $old = $this->corrected($new, $class, $student);
+            $old = $this->corrected($user, $new, $class, $student);
             $this->store($user, $class, $student, $judged, $new, $old);
-            $this->standings->store($class->studio_id, $class->id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
+            $this->standings->store($class->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
             $given = $old === null ? null : LessonAssignment::query()->where('sample_id', $old->id)->first();
             $given?->update(['sample_id' => $new->id]);
             if ($old === null || $new->choice !== null) {
@@ -77,7 +77,7 @@ final readonly class RecordSample
         $now = $judged->at;
         $inHand = $old !== null ? null : SessionInHand::of(PlanSession::ofClass($class->id)->get(), $now);
         Sample::query()->create([
-            'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $class->id, 'student_id' => $student->id,
+            'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $old === null ? $class->id : $old->class_id, 'student_id' => $student->id,
             // A correction is of what was sewn then: same session, lesson, version and drill.
             'plan_session_id' => $old === null ? ($inHand?->isOpen($now) === true ? $inHand->session->id : null) : $old->plan_session_id,
             'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $old === null ? $new->drill : $old->drill,
@@ -127,18 +127,19 @@ final readonly class RecordSample
         return $kept->student_id === $student->id && $kept->lesson === $new->lesson && $stored == $sent;
     }
 
-    private function corrected(NewSample $new, SewingClass $class, Student $student): ?Sample
+    private function corrected(User $user, NewSample $new, SewingClass $class, Student $student): ?Sample
     {
         if ($new->replaces === null) {
             return null;
         }
-        $old = Sample::inOrder($class->id, [$student->id])->find($new->replaces)
+        $old = Sample::inOrder([$student->id])->find($new->replaces)
             ?? throw InputError::at('replaces', $new->replaces, 'This must be a kept sample of the same student.');
         $old->lesson === $new->lesson || throw InputError::at('replaces', $new->replaces, 'A correction is for the same lesson as the sample it corrects.');
         if (Sample::query()->where('replaces_id', $old->id)->exists()) {
             throw Conflict::alreadyCorrected($old->id);
         }
         $old->withdrawn && throw Conflict::withdrawn($old->id);
+        $user->can('change', $old) || throw InputError::at('replaces', $new->replaces, 'A helper puts right what they kept themselves; ask the teacher.');
 
         return $old;
     }

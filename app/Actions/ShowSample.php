@@ -10,6 +10,7 @@ use App\Http\Resources\SampleNoteView;
 use App\Http\Resources\SampleVersionView;
 use App\Http\Resources\SampleView;
 use App\Http\Resources\StudentViews;
+use App\Models\Enrolment;
 use App\Models\Sample;
 use App\Models\SampleNote;
 use App\Models\Student;
@@ -29,22 +30,30 @@ final readonly class ShowSample
     public function __invoke(Sample $sample, User $reader): SampleView
     {
         $words = Words::in($reader->unit);
-        $chain = $this->chain($this->records->history($sample->class_id, $sample->student_id, $words), $sample->id);
+        $chain = $this->chain($this->records->history($sample->student_id, $words), $sample->id);
         $ids = array_map(fn (KeptSample $k): string => $k->sample->id, $chain);
         $notes = SampleNote::query()->with('maker')->whereIn('sample_id', $ids)->orderByDesc('made_at')->orderByDesc('turn')->get();
         $names = User::query()->where('studio_id', $sample->studio_id)->pluck('name', 'id')->all();
         $newest = $chain[0];
 
         return new SampleView(
-            $newest->sample->id, $sample->class_id, $sample->student_id, Student::query()->findOrFail($sample->student_id)->name,
-            $this->views->last($newest, $words)->title, $newest->sample->withdrawn, true,
+            $newest->sample->id, $this->classOf($sample), $sample->student_id, Student::query()->findOrFail($sample->student_id)->name,
+            $this->views->last($newest, $words)->title, $newest->sample->withdrawn, $reader->can('change', $newest->sample),
             array_map(fn (KeptSample $k): SampleVersionView => new SampleVersionView(
                 $k->sample->id, $k->sample->kept_at->toIso8601ZuluString(), is_string($names[$k->sample->kept_by ?? ''] ?? null) ? $names[$k->sample->kept_by ?? ''] : null, $this->views->last($k, $words),
                 array_values(array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), array_filter($k->grade->checks, fn (GradedCheck $c): bool => $c->result !== null))),
                 array_map(fn (Fault $f): string => $f->seen, $k->grade->faults), $k !== $newest || $k->sample->withdrawn,
             ), $chain),
-            array_values($notes->map(fn (SampleNote $n): SampleNoteView => new SampleNoteView($n->kind, $n->text, $n->maker?->name, $n->made_at->toIso8601ZuluString()))->all()),
+            ! $reader->role->teaches() ? [] : array_values($notes->map(fn (SampleNote $n): SampleNoteView => new SampleNoteView($n->kind, $n->text, $n->maker?->name, $n->made_at->toIso8601ZuluString()))->all()),
         );
+    }
+
+    /** The class it was sewn in, or one the student is in now. */
+    private function classOf(Sample $sample): string
+    {
+        $classes = array_map(strval(...), Enrolment::query()->where('student_id', $sample->student_id)->pluck('class_id')->all());
+
+        return in_array($sample->class_id, $classes, true) ? (string) $sample->class_id : ($classes[0] ?? '');
     }
 
     /**

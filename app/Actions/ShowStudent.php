@@ -56,7 +56,7 @@ final readonly class ShowStudent
             array_map(fn (LessonAssignment $g): GivenView => new GivenView(
                 $g->assigned_at->toIso8601ZuluString(), Titles::of($bundle, $g->lesson, $g->drill), $g->overruled ? Titles::of($bundle, $g->proposed_lesson, $g->proposed_drill) : null, $g->overruled_because, $g->by_bench,
             ), array_slice(array_reverse($s->given), 0, self::MOST_GIVEN)),
-            $s->enrolment->page_token,
+            $s->enrolment->page_hash === null || $s->enrolment->page_until === null || $s->enrolment->page_until < $reading->now ? null : $s->enrolment->page_until->toIso8601ZuluString(),
         );
     }
 
@@ -95,11 +95,11 @@ final readonly class ShowStudent
     /** @return list<LastSampleView> samples that were withdrawn, newest first; a corrected one is found with the correction */
     private function struck(SewingClass $class, string $student, Words $words): array
     {
-        if (! Sample::inOrder($class->id, [$student])->get()->contains(fn (Sample $s): bool => $s->withdrawn)) {
+        if (! Sample::inOrder([$student])->get()->contains(fn (Sample $s): bool => $s->withdrawn)) {
             return [];
         }
 
-        return array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $words), array_reverse(array_values(array_filter($this->records->history($class->id, $student, $words), fn (KeptSample $k): bool => $k->sample->withdrawn))));
+        return array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $words), array_reverse(array_values(array_filter($this->records->history($student, $words), fn (KeptSample $k): bool => $k->sample->withdrawn))));
     }
 
     /** @return list<NamedView> */

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * A kept sample. Written once; a correction is a new one that replaces it.
  *
- * @property string $class_id
+ * @property string|null $class_id it was sewn in; null: that class is gone
  * @property string $student_id
  * @property string|null $plan_session_id
  * @property string $lesson
@@ -37,17 +37,18 @@ final class Sample extends OwnedByStudio
     protected $casts = ['settings' => 'array', 'overruled' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'withdrawn' => 'bool'];
 
     /**
-     * Samples of a class in the order they were kept, each with whether it was withdrawn: a word about it that came last.
+     * Samples of students in the order they were kept, whatever class they were sewn in, each with whether
+     * it was withdrawn: the word about it that came last.
      *
      * @param  list<string>  $students
      * @return Builder<self>
      */
-    public static function inOrder(string $class, array $students): Builder
+    public static function inOrder(array $students): Builder
     {
         $last = SampleNote::query()->select('kind')->whereColumn('sample_id', 'samples.id')->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK])->orderByDesc('turn')->limit(1);
 
         return self::query()->select('samples.*')->selectRaw('coalesce(('.$last->toSql().') = ?, 0) as withdrawn', [...$last->getBindings(), SampleNote::WITHDRAWN])
-            ->where('class_id', $class)->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
+            ->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
     }
 
     /** The number of the student's next sample. Asked for while the student is locked. */

@@ -37,9 +37,9 @@ final class SamplePhoto extends OwnedByStudio
     }
 
     /** @return Collection<int, SamplePhoto> */
-    public static function ofLesson(string $class, string $student, string $lesson): Collection
+    public static function ofLesson(string $student, string $lesson): Collection
     {
         return self::listed()->join('samples', 'samples.id', '=', 'sample_photos.sample_id')
-            ->where('samples.class_id', $class)->where('samples.student_id', $student)->where('samples.lesson', $lesson)->get();
+            ->where('samples.student_id', $student)->where('samples.lesson', $lesson)->get();
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Reader;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use OpenSeam\Core\Course\SessionFrame;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\Skill\School;
@@ -22,16 +26,28 @@ use OpenSeam\Core\Skill\School;
  * @property int $review_every sessions; 0: none
  * @property int $review_minutes
  * @property int $pace_percent of the usual time
+ * @property string|null $made_by
+ * @property bool $shared other teachers see it too
+ * @property CarbonImmutable|null $archived_at
+ * @property CarbonImmutable|null $deleted_at
  * @property Collection<int, Enrolment> $enrolments
  * @property CoursePlan|null $plan
  */
 final class SewingClass extends OwnedByStudio
 {
+    use SoftDeletes;
+
+    protected static function booted(): void
+    {
+        parent::booted();
+        self::addGlobalScope('seen', fn (Builder $query) => app(Reader::class)->limit($query, 'classes.id'));
+    }
+
     protected $table = 'classes';
 
-    protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0, 'settle_minutes' => 5, 'clear_minutes' => 10, 'review_every' => 0, 'review_minutes' => 20, 'pace_percent' => 100];
+    protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0, 'settle_minutes' => 5, 'clear_minutes' => 10, 'review_every' => 0, 'review_minutes' => 20, 'pace_percent' => 100, 'shared' => true];
 
-    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int', 'settle_minutes' => 'int', 'clear_minutes' => 'int', 'review_every' => 'int', 'review_minutes' => 'int', 'pace_percent' => 'int'];
+    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int', 'settle_minutes' => 'int', 'clear_minutes' => 'int', 'review_every' => 'int', 'review_minutes' => 'int', 'pace_percent' => 'int', 'shared' => 'bool', 'archived_at' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

@@ -4,13 +4,34 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
 /**
  * @property string $name
  * @property list<string> $wishes
  * @property bool $own_machine there is one at home
+ * @property CarbonImmutable|null $deleted_at
+ * @property Collection<int, Enrolment> $enrolments
  */
 final class Student extends OwnedByStudio
 {
+    use SoftDeletes;
+
+    /** @return HasMany<Enrolment, $this> */
+    public function enrolments(): HasMany
+    {
+        return $this->hasMany(Enrolment::class);
+    }
+
+    /** @return HasMany<Sample, $this> */
+    public function samples(): HasMany
+    {
+        return $this->hasMany(Sample::class)->orderBy('turn');
+    }
+
     /**
      * One change of a student's record at a time: what follows is worked out from all of it.
      *
@@ -21,7 +42,7 @@ final class Student extends OwnedByStudio
         self::query()->whereKey($students)->orderBy('id')->lockForUpdate()->pluck('id');
     }
 
-    protected $casts = ['wishes' => 'array', 'own_machine' => 'bool'];
+    protected $casts = ['wishes' => 'array', 'own_machine' => 'bool', 'deleted_at' => 'immutable_datetime'];
 
     protected $attributes = ['wishes' => '[]', 'own_machine' => false];
 }

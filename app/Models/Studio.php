@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -17,6 +18,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $cloth_width_mm
  * @property float $selvedge_mm
  * @property float $spool_m
+ * @property int $archive_after_days classes are put away so long after their course ended
+ * @property int|null $delete_after_days and deleted; null: never by themselves
+ * @property int $page_weeks a student's page ends so long after the course
+ * @property CarbonImmutable|null $deleted_at
  */
 final class Studio extends Model
 {
@@ -24,5 +29,5 @@ final class Studio extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float'];
+    protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float', 'archive_after_days' => 'int', 'delete_after_days' => 'int', 'page_weeks' => 'int', 'deleted_at' => 'immutable_datetime'];
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Notifications\ChooseNewPassword;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
 use OpenSeam\Core\Measure\Unit;
 
 /**
@@ -16,7 +18,9 @@ use OpenSeam\Core\Measure\Unit;
  * @property string $name
  * @property string $email
  * @property string $password
- * @property string $role
+ * @property Role $role
+ * @property string $hand right or left
+ * @property string $language
  * @property Unit $unit
  * @property Studio $studio
  * @property string|null $shelf_edition of the studio, read along with the user
@@ -24,15 +28,15 @@ use OpenSeam\Core\Measure\Unit;
  */
 final class User extends Authenticatable
 {
-    use HasUlids;
+    use HasUlids, Notifiable;
 
     protected $guarded = [];
 
-    protected $attributes = ['unit' => 'mm', 'role' => 'teacher'];
+    protected $attributes = ['unit' => 'mm', 'role' => 'teacher', 'hand' => 'right', 'language' => 'en'];
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'unit' => Unit::class];
+    protected $casts = ['password' => 'hashed', 'unit' => Unit::class, 'role' => Role::class];
 
     protected static function booted(): void
     {
@@ -59,6 +63,12 @@ final class User extends Authenticatable
     public function turnTo(?string $edition): void
     {
         $this->setAttribute('shelf_edition', $edition)->syncOriginalAttribute('shelf_edition');
+    }
+
+    /** A link by mail to choose a new password. */
+    public function sendPasswordResetNotification(#[\SensitiveParameter] $token): void
+    {
+        $this->notify(new ChooseNewPassword($token));
     }
 
     /** @return BelongsTo<Studio, $this> */

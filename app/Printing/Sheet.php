@@ -95,6 +95,13 @@ final class Sheet
         return $y;
     }
 
+    /** A photo, as large as the page allows. */
+    public function picture(string $jpeg, int $width, int $height): void
+    {
+        $scale = min($this->innerWidth() / max(1, $width), $this->innerHeight() / max(1, $height));
+        $this->pdf->Image('@'.$jpeg, self::MARGIN_MM, self::MARGIN_MM, $width * $scale, $height * $scale, 'JPEG');
+    }
+
     /** @param  list<float>  $dash mm on, mm off; empty: whole */
     public function line(float $x1, float $y1, float $x2, float $y2, float $width = 0.3, array $dash = [], int $grey = 0): void
     {

@@ -4,19 +4,30 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\Role;
+use App\Models\Sample;
+use App\Models\User;
+use App\Policies\SamplePolicy;
 use App\Support\CurrentStudio;
+use App\Support\MailboxTransport;
+use App\Support\Reader;
 use App\Support\Shelf;
 use App\Support\Standings;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Events\DiagnosingHealth;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -24,6 +35,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(CurrentStudio::class);
+        $this->app->singleton(Reader::class);
         $this->app->singleton(Shelf::class);
         $this->app->singleton(Standings::class);
     }
@@ -34,10 +46,17 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
+        Mail::extend('mailbox', fn (array $config): MailboxTransport => new MailboxTransport(is_string($config['folder'] ?? null) ? $config['folder'] : storage_path()));
+        Route::bind('person', fn (string $id): User => User::query()->where('studio_id', Auth::user()->studio_id ?? '')->findOrFail($id));
+        Gate::define('own', fn (User $user): bool => $user->role === Role::Owner);
+        Gate::define('teach', fn (User $user): bool => $user->role->teaches());
+        Gate::policy(Sample::class, SamplePolicy::class);
+        TrustProxies::at(array_filter(config()->array('seam.proxies'), is_string(...)));
         // What a balancer asks at /up: without its database the application is not there.
         Event::listen(DiagnosingHealth::class, fn () => DB::select('SELECT 1'));
         RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));
         RateLimiter::for('calculate', fn (Request $request): Limit => Limit::perMinute(300)->by('calculate|'.(string) $request->user()?->getAuthIdentifier()));
-        RateLimiter::for('open-studio', fn (Request $request): Limit => Limit::perMinute(6)->by('open-studio|'.$request->ip()));
+        // Links and addresses are not guessed by the thousand.
+        RateLimiter::for('door', fn (Request $request): Limit => Limit::perMinute(20)->by('door|'.$request->ip()));
     }
 }

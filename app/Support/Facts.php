@@ -12,6 +12,12 @@ final class Facts
     /** Digest of the rules and the curriculum that the standings were worked out by. */
     public const RULES = 'rules';
 
+    /** When this installation was begun, as an ISO time. */
+    public const BEGUN = 'begun';
+
+    /** Digest of the link that opens a studio, and until when it does. */
+    public const OPENING = 'opening';
+
     /** When the last backup that was verified was made, as an ISO time. */
     public const LAST_BACKUP = 'last-backup';
 

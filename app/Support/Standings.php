@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Enrolment;
 use App\Models\SkillStanding;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -50,12 +51,21 @@ final class Standings
     }
 
     /**
-     * Works a student's standings out anew and stores them. The one place that
-     * writes them: keeping a sample and rebuilding everything are the same act.
+     * Works a student's standings out anew and stores them, for each class they are in: their
+     * history goes with them. The one place that writes them: keeping a sample and rebuilding
+     * everything are the same act.
      *
      * @param  list<Evidence>  $evidence
      */
-    public function store(string $studio, string $class, string $student, array $evidence): void
+    public function store(string $studio, string $student, array $evidence): void
+    {
+        foreach (Enrolment::query()->withoutGlobalScope('seen')->where('student_id', $student)->orderBy('class_id')->pluck('class_id') as $class) {
+            $this->storeIn($studio, is_string($class) ? $class : '', $student, $evidence);
+        }
+    }
+
+    /** @param  list<Evidence>  $evidence */
+    private function storeIn(string $studio, string $class, string $student, array $evidence): void
     {
         $last = $evidence === [] ? new DateTimeImmutable('@0') : $evidence[count($evidence) - 1]->at;
         $rows = [];

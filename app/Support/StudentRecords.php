@@ -25,9 +25,9 @@ final readonly class StudentRecords
      * @param  list<string>  $students
      * @return array<string, list<KeptSample>> by student, in the order they were kept; what was corrected or withdrawn is left out
      */
-    public function of(string $class, array $students, Words $words): array
+    public function of(array $students, Words $words): array
     {
-        return $this->read($class, $students, $words, false);
+        return $this->read($students, $words, false);
     }
 
     /**
@@ -35,18 +35,18 @@ final readonly class StudentRecords
      *
      * @return list<KeptSample> in the order it was kept; a correction stands where the first one stood
      */
-    public function history(string $class, string $student, Words $words): array
+    public function history(string $student, Words $words): array
     {
-        return $this->read($class, [$student], $words, true)[$student];
+        return $this->read([$student], $words, true)[$student];
     }
 
     /**
      * @param  list<string>  $students
      * @return array<string, list<KeptSample>>
      */
-    private function read(string $class, array $students, Words $words, bool $struck): array
+    private function read(array $students, Words $words, bool $struck): array
     {
-        $samples = Sample::inOrder($class, $students)->get()->keyBy('id');
+        $samples = Sample::inOrder($students)->get()->keyBy('id');
         $corrected = [];
         foreach ($samples as $sample) {
             if ($sample->replaces_id !== null) {

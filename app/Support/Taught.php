@@ -30,7 +30,7 @@ final readonly class Taught
         $students = array_values(array_map(strval(...), $class->enrolments()->pluck('student_id')->all()));
         $best = [];
         $seen = [];
-        foreach ($records->of($class->id, $students, Words::in()) as $student => $samples) {
+        foreach ($records->of($students, Words::in()) as $student => $samples) {
             foreach ($samples as $kept) {
                 $best[$kept->sample->lesson][$student] = CourseProgress::better($best[$kept->sample->lesson][$student] ?? null, $kept->grade->verdict());
                 $seen[$kept->sample->plan_session_id ?? ''][$student] = true;

@@ -90,7 +90,8 @@ final class DemoTest extends TestCase
     public function test_loading_when_new_leaves_a_kept_studio_alone(): void
     {
         $studios = Studio::query()->count();
-        $this->artisan('seam:demo', ['--when-new' => true])->assertSuccessful();
+        $this->artisan('seam:demo')->assertSuccessful();
+        $this->artisan('seam:welcome')->assertSuccessful();
         self::assertSame($studios, Studio::query()->count());
     }
 

@@ -183,7 +183,7 @@ final class RoomTest extends TestCase
         $own = (string) $this->postJson('/api/answers', ['tool' => 'translate-dial', 'text' => 'stitch 04, width 3.5', 'student' => $student])->assertCreated()->json('id');
         $this->getJson('/api/answers?lesson=guides')->assertJsonCount(1)->assertJsonPath('0.row', 'quarter');
         $this->getJson("/api/answers?student=$student")->assertJsonCount(1)->assertJsonPath('0.text', 'stitch 04, width 3.5');
-        $this->assertProblem($this->postJson('/api/answers', ['tool' => 'x', 'text' => 'y']), 422, 'lesson', 'or a student');
+        $this->assertProblem($this->postJson('/api/answers', ['tool' => 'x', 'text' => 'y']), 422, 'lesson', 'or “student”');
         $this->assertProblem($this->postJson('/api/answers', ['tool' => 'x', 'text' => 'y', 'lesson' => 'guides', 'row' => 'none']), 422, 'row', 'quarter');
         $this->deleteJson("/api/answers/$own")->assertNoContent();
         $this->getJson("/api/answers?student=$student")->assertJsonCount(0);

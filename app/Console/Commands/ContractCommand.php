@@ -18,7 +18,7 @@ final class ContractCommand extends Command
 
     public function handle(): int
     {
-        $openapi = (new Generator)->setVersion('3.1.0')->generate([app_path('Http')]);
+        $openapi = (new Generator)->setVersion('3.1.0')->generate([app_path('Http'), app_path('Places')]);
         if ($openapi === null) {
             $this->error('The contract could not be generated.');
 

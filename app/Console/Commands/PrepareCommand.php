@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Actions\FollowRules;
 use App\Support\Backup\BackupBroken;
 use App\Support\Backup\BackupFolder;
+use App\Support\Facts;
 use App\Support\Shelf;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
@@ -36,6 +37,7 @@ final class PrepareCommand extends Command
         if ($this->call('migrate', ['--force' => true]) !== self::SUCCESS) {
             return self::FAILURE;
         }
+        Facts::of(Facts::BEGUN) === null && Facts::note(Facts::BEGUN, now()->toIso8601ZuluString());
         try {
             Shelf::compile();
         } catch (InputError $e) {

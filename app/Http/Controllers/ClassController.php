@@ -19,16 +19,21 @@ use App\Http\Resources\ClassView;
 use App\Http\Resources\ErrorBody;
 use App\Http\Resources\LookView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\PulseView;
 use App\Http\Resources\SkillEvidenceView;
 use App\Http\Resources\TodayView;
 use App\Models\SewingClass;
+use App\Models\Student;
 use App\Models\User;
+use App\Places\Studio\MoveStudent;
+use App\Support\ClassPulse;
 use App\Support\Conflict;
 use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 
 /** Classes: the session in hand, students and skills, the next lesson. */
@@ -44,7 +49,7 @@ final readonly class ClassController
     {
         $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
         $from = $body->wordOrNull('from') === null ? null : $this->find($body->word('from'));
-        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->checkedDates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from);
+        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->checkedDates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from, $body->teacher()->id);
 
         return new JsonResponse(new NamedView($class->id, $class->name), 201);
     }
@@ -67,9 +72,15 @@ final readonly class ClassController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudentsBody::class)),
         responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
-    public function addStudents(StudentsBody $body, string $class, AddStudents $add): JsonResponse
+    public function addStudents(StudentsBody $body, string $class, AddStudents $add, MoveStudent $move): JsonResponse
     {
-        $add($this->find($class), $body->words('students'));
+        $found = $this->find($class);
+        DB::transaction(function () use ($found, $body, $add, $move): void {
+            $add($found, $body->words('students'));
+            foreach ($body->words('returning') as $student) {
+                $move->comeBack($found->studio_id, Student::query()->findOrFail($student)->id, $found);
+            }
+        });
 
         return new JsonResponse(null, 204);
     }
@@ -143,6 +154,17 @@ final readonly class ClassController
         $assign($found, $s->enrolment->student, $s->advice, $choice);
 
         return new JsonResponse(null, 204);
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/pulse',
+        operationId: 'pulse',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'changes with everything that was kept or said of the class', content: new OA\JsonContent(ref: PulseView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function pulse(SewingClass $class): JsonResponse
+    {
+        return new JsonResponse(new PulseView(ClassPulse::of($class)));
     }
 
     /** Another studio's class is not found. */

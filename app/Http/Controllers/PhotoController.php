@@ -13,6 +13,7 @@ use App\Models\SamplePhoto;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
@@ -30,6 +31,7 @@ final readonly class PhotoController
     public function store(Request $request, string $sample, KeepPhoto $keep): JsonResponse
     {
         $of = Sample::query()->findOrFail($sample);
+        Gate::authorize('view', $of);
         $id = $request->query('id');
         is_string($id) && Str::isUlid($id) || throw InputError::at('id', $id, '“id” must be an id of 26 letters and digits (ULID).');
         $row = $request->query('row');
@@ -47,7 +49,7 @@ final readonly class PhotoController
     {
         Enrolment::query()->where('class_id', $class)->where('student_id', $student)->firstOrFail();
 
-        return new JsonResponse(array_values(SamplePhoto::ofLesson($class, $student, $request->string('lesson')->toString())->map(PhotoView::of(...))->all()));
+        return new JsonResponse(array_values(SamplePhoto::ofLesson($student, $request->string('lesson')->toString())->map(PhotoView::of(...))->all()));
     }
 
     #[OA\Get(
@@ -58,7 +60,10 @@ final readonly class PhotoController
     )]
     public function show(string $photo): Response
     {
-        return new Response(SamplePhoto::query()->findOrFail($photo)->image, 200, ['Content-Type' => 'image/jpeg']);
+        $found = SamplePhoto::query()->findOrFail($photo);
+        Gate::authorize('view', Sample::query()->findOrFail($found->sample_id));
+
+        return new Response($found->image, 200, ['Content-Type' => 'image/jpeg']);
     }
 
     #[OA\Delete(
@@ -69,7 +74,9 @@ final readonly class PhotoController
     )]
     public function drop(string $photo): JsonResponse
     {
-        SamplePhoto::listed()->findOrFail($photo)->delete();
+        $found = SamplePhoto::listed()->findOrFail($photo);
+        Gate::authorize('change', Sample::query()->findOrFail($found->sample_id));
+        $found->delete();
 
         return new JsonResponse(null, 204);
     }

@@ -26,6 +26,7 @@ use App\Support\RoomBook;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
 
@@ -77,6 +78,8 @@ final readonly class SampleController
     )]
     public function show(Request $request, Sample $sample, ShowSample $show): JsonResponse
     {
+        Gate::authorize('view', $sample);
+
         return new JsonResponse($show($sample, $this->teacher($request)));
     }
 
@@ -89,6 +92,7 @@ final readonly class SampleController
     )]
     public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
+        Gate::authorize('change', $sample);
         $mark->annotate($body->teacher(), $sample, $body->word('text'));
 
         return new JsonResponse($show($sample, $body->teacher()));
@@ -103,6 +107,7 @@ final readonly class SampleController
     )]
     public function withdraw(WithdrawBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
+        Gate::authorize('change', $sample);
         $mark->withdraw($body->teacher(), $sample, $body->word('because'));
 
         return new JsonResponse($show($sample, $body->teacher()));
@@ -116,6 +121,7 @@ final readonly class SampleController
     )]
     public function bringBack(Request $request, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
+        Gate::authorize('change', $sample);
         $mark->bringBack($this->teacher($request), $sample);
 
         return new JsonResponse($show($sample, $this->teacher($request)));

@@ -14,12 +14,13 @@ use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\User;
 use App\Printing\Format;
+use App\Support\Link;
+use App\Support\OwnPageEnd;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
 
@@ -67,14 +68,16 @@ final readonly class StudentController
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'openPage',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string')], required: ['page'])), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function openPage(string $class, string $student): JsonResponse
     {
-        $token = Str::random(40);
-        $this->enrolment($class, $student)->update(['page_token' => $token]);
+        $link = Link::new();
+        $found = $this->enrolment($class, $student);
+        // An older link ends with the new one.
+        $found->update(['page_hash' => $link->hash, 'page_until' => $until = OwnPageEnd::of($found)]);
 
-        return new JsonResponse(['page' => $token], 201);
+        return new JsonResponse(['page' => $link->token, 'until' => $until->toIso8601ZuluString()], 201);
     }
 
     #[OA\Delete(
@@ -85,7 +88,7 @@ final readonly class StudentController
     )]
     public function closePage(string $class, string $student): JsonResponse
     {
-        $this->enrolment($class, $student)->update(['page_token' => null]);
+        $this->enrolment($class, $student)->update(['page_hash' => null, 'page_until' => null]);
 
         return new JsonResponse(null, 204);
     }

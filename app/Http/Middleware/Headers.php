@@ -25,11 +25,16 @@ final class Headers
             ]),
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
-            'Referrer-Policy' => 'same-origin',
+            // An address may be a private link: it is told to nobody, and found by no search.
+            'Referrer-Policy' => 'no-referrer',
+            'X-Robots-Tag' => 'noindex, nofollow',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);
-        if (! $response->headers->has('Cache-Control') || $request->is('api/*')) {
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+        if (! $response->headers->has('Cache-Control') || $request->is('api/*', 'my/*', 'join/*', 'new-password/*', 'open-a-studio/*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Problems;
 use App\Models\User;
 use App\Support\CurrentStudio;
+use App\Support\Reader;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
@@ -14,7 +16,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Limits every query of the request to the studio of whoever is signed in. */
 final readonly class InStudio
 {
-    public function __construct(private CurrentStudio $studio) {}
+    public function __construct(private CurrentStudio $studio, private Reader $reader) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -24,6 +26,10 @@ final readonly class InStudio
             throw new AuthenticationException;
         }
 
-        return $this->studio->within($user->studio_id, fn (): Response => $next($request), $user->shelfEdition(), $user->tracing());
+        if ($user->studio->deleted_at !== null && ! $request->is('api/me', 'api/sign-out', 'api/studio/reopen')) {
+            return Problems::answer(410, '(studio)', null, 'This studio was deleted. Its owner can bring it back within thirty days.');
+        }
+
+        return $this->studio->within($user->studio_id, fn (): Response => $this->reader->as($user, fn (): Response => $next($request)), $user->shelfEdition(), $user->tracing());
     }
 }

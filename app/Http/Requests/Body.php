@@ -25,7 +25,7 @@ abstract class Body extends FormRequest
         $rules = [];
         foreach ($this->rules() as $field => $of) {
             $of = is_array($of) ? array_values($of) : [$of];
-            $number = array_intersect($of, ['numeric', 'integer']) === [] ? [] : [self::finite(...)];
+            $number = array_intersect(array_filter($of, is_string(...)), ['numeric', 'integer']) === [] ? [] : [self::finite(...)];
             $rules[$field] = ['bail', ...$number, ...$of];
         }
 
@@ -152,7 +152,7 @@ abstract class Body extends FormRequest
             'ulid' => '“:attribute” must be an id of 26 letters and digits (ULID).',
             'timezone' => '“:attribute” must be a time zone such as UTC.',
             'required_if' => '“:attribute” must be given here.',
-            'required_without' => '“:attribute” must be given, or a student.',
+            'required_without' => '“:attribute” must be given, or “:values”.',
             'distinct' => '“:attribute” is there twice.',
         ];
     }

@@ -6,11 +6,14 @@ namespace App\Http\Requests;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['students'], properties: [new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'))])]
+#[OA\Schema(properties: [
+    new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'), description: 'names of those who are new'),
+    new OA\Property(property: 'returning', type: 'array', items: new OA\Items(type: 'string'), description: 'ids of those who were here before; their history comes along'),
+], required: [])]
 final class StudentsBody extends Body
 {
     public function rules(): array
     {
-        return ['students' => ['required', 'array', 'min:1', 'max:40'], 'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case']];
+        return ['students' => ['required_without:returning', 'array', 'max:40'], 'returning' => ['sometimes', 'array', 'max:40'], 'returning.*' => ['required', 'string', 'max:26'], 'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case']];
     }
 }

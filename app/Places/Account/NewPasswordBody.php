@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Account;
+
+use App\Http\Requests\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['token', 'email', 'password'], properties: [
+    new OA\Property(property: 'token', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'password', type: 'string'),
+])]
+final class NewPasswordBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'token' => ['required', 'string', 'max:100'],
+            'email' => ['required', 'string', 'email', 'max:190'],
+            'password' => ['required', 'string', 'max:200', new GoodPassword],
+        ];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Account;
+
+use App\Http\Requests\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['email', 'password'], properties: [
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'password', type: 'string'),
+])]
+final class SignInBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'email' => ['required', 'string', 'max:190'],
+            'password' => ['required', 'string', 'max:200'],
+        ];
+    }
+}

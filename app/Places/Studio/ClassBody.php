@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use App\Http\Requests\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'shared', type: 'boolean'),
+])]
+final class ClassBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'name' => ['sometimes', 'required', 'string', 'max:80'],
+            'shared' => ['sometimes', 'boolean'],
+        ];
+    }
+}

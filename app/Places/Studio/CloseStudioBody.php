@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use App\Http\Requests\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['name'], properties: [
+    new OA\Property(property: 'name', type: 'string', description: 'of the studio, typed by whoever deletes it'),
+])]
+final class CloseStudioBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+        ];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use App\Http\Requests\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['role'], properties: [
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'teacher', 'helper']),
+    new OA\Property(property: 'email', type: 'string', nullable: true),
+])]
+final class InviteBody extends Body
+{
+    public function rules(): array
+    {
+        return [
+            'role' => ['required', 'string', 'in:owner,teacher,helper'],
+            'email' => ['nullable', 'string', 'email', 'max:190'],
+        ];
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use App\Http\Resources\StudentViews;
+use App\Models\Enrolment;
+use App\Models\LessonAssignment;
+use App\Models\Sample;
+use App\Models\SampleNote;
+use App\Models\SamplePhoto;
+use App\Models\Student;
+use App\Printing\Format;
+use App\Printing\Sheet;
+use App\Support\KeptSample;
+use App\Support\StudentRecords;
+use OpenSeam\Core\Sampler\GradedCheck;
+use OpenSeam\Core\Words;
+
+/** Everything that is kept of one student, for them to take: as data, and to read. */
+final readonly class StudentFile
+{
+    public function __construct(private StudentRecords $records, private StudentViews $views) {}
+
+    public function json(Student $student): string
+    {
+        return json_encode($this->all($student, true), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    public function pdf(Student $student): string
+    {
+        $all = $this->all($student, false);
+        $what = __('studio.file.title', ['name' => $student->name]);
+        $lines = [[$what, 18.0, true], [__('studio.file.wishes', ['lessons' => implode(', ', $all['wishes']) ?: '–', 'machine' => __($all['own_machine'] ? 'studio.file.machine' : 'studio.file.no-machine')]), 10.0, false]];
+        foreach ($all['classes'] as $class) {
+            $lines[] = [__('studio.file.class', ['class' => $class['name'], 'seat' => $class['seat'], 'note' => $class['note'] === '' ? '–' : $class['note']]), 10.0, false];
+        }
+        foreach ($all['samples'] as $sample) {
+            $lines[] = [$sample['kept_at'].'  '.$sample['title'].($sample['counts'] ? '' : ' ('.__('studio.file.struck').')'), 11.0, true];
+            $readings = array_map(fn (string $reading, array $values): string => $reading.' '.implode(' / ', array_map(fn (?float $v): string => $v === null ? '–' : rtrim(rtrim(number_format($v, 2, '.', ''), '0'), '.'), $values)), array_keys($sample['readings']), array_values($sample['readings']));
+            $lines[] = [$sample['said'].'. '.implode('; ', $readings), 9.0, false];
+            foreach ($sample['notes'] as $note) {
+                $lines[] = [$note['at'].': '.$note['kind'].' '.$note['text'], 9.0, false];
+            }
+        }
+        $sheet = (new Sheet(Format::A4, $student->name))->page('');
+        $sheet->flow(Sheet::MARGIN_MM, $lines, '');
+        foreach (SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get() as $photo) {
+            $sheet->page($photo->kept_at->format('Y-m-d'))->picture($photo->image, $photo->width, $photo->height);
+        }
+
+        return $sheet->bytes();
+    }
+
+    /** @return array{kind: string, name: string, wishes: list<string>, own_machine: bool, classes: list<array{name: string, seat: int, note: string, left: string|null}>, samples: list<array{id: string, kept_at: string, title: string, said: string, counts: bool, readings: array<string, list<float|null>>, faults: list<string>, settings: array<string, string|null>, overruled: mixed, verdicts: array<string, string>, notes: list<array{kind: string, text: string, at: string}>}>, given: list<array<string, mixed>>, photos: list<array<string, mixed>>} */
+    private function all(Student $student, bool $pictures): array
+    {
+        $words = Words::in();
+        $history = $this->records->history($student->id, $words);
+        $replaced = array_filter(array_map(fn (KeptSample $k): ?string => $k->sample->replaces_id, $history));
+        $notes = SampleNote::query()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $history))->orderBy('turn')->get()->groupBy('sample_id');
+
+        return [
+            'kind' => 'open-seam-student', 'name' => $student->name, 'wishes' => $student->wishes, 'own_machine' => $student->own_machine,
+            'classes' => array_values(Enrolment::query()->withTrashed()->with('sewingClass')->where('student_id', $student->id)->orderBy('id')->get()->map(fn (Enrolment $e): array => ['name' => (string) $e->sewingClass?->name, 'seat' => $e->seat, 'note' => $e->note, 'left' => $e->deleted_at?->toIso8601ZuluString()])->all()),
+            'samples' => array_map(fn (KeptSample $k): array => [
+                'id' => $k->sample->id, 'kept_at' => $k->past->evidence->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,
+                'counts' => ! $k->sample->withdrawn && ! in_array($k->sample->id, $replaced, true), 'readings' => $k->readings->values, 'faults' => array_map(fn ($f): string => $f->seen, $k->grade->faults), 'settings' => $k->sample->settings, 'overruled' => $k->sample->overruled,
+                'verdicts' => array_filter(array_combine(array_map(fn (GradedCheck $c): string => $c->key(), $k->grade->checks), array_map(fn (GradedCheck $c): string => (string) $c->verdict()?->value, $k->grade->checks))),
+                'notes' => array_map(fn (SampleNote $n): array => ['kind' => $n->kind, 'text' => $n->text, 'at' => $n->made_at->toIso8601ZuluString()], array_values(($notes[$k->sample->id] ?? collect())->all())),
+            ], $history),
+            'given' => array_values(LessonAssignment::query()->where('student_id', $student->id)->orderBy('turn')->get()->map(fn (LessonAssignment $g): array => ['at' => $g->assigned_at->toIso8601ZuluString(), 'lesson' => $g->lesson, 'drill' => $g->drill, 'instead_of' => $g->overruled ? $g->proposed_lesson : null, 'because' => $g->overruled_because])->all()),
+            'photos' => ! $pictures ? [] : array_values(SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get()->map(fn (SamplePhoto $p): array => ['sample' => $p->sample_id, 'row' => $p->row, 'kept_at' => $p->kept_at->toIso8601ZuluString(), 'jpeg_base64' => base64_encode($p->image)])->all()),
+        ];
+    }
+}

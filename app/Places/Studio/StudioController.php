@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use App\Http\Resources\ErrorBody;
+use App\Models\Invitation;
+use App\Models\Studio;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+
+/** The studio itself: its name and zone, its people, how long things are kept. */
+final readonly class StudioController
+{
+    public function __construct(private ShowStudio $show) {}
+
+    #[OA\Get(
+        path: '/api/studio',
+        operationId: 'studio',
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse(($this->show)(self::user($request)));
+    }
+
+    #[OA\Patch(
+        path: '/api/studio',
+        operationId: 'updateStudio',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudioBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function update(StudioBody $body): JsonResponse
+    {
+        $body->teacher()->studio->update((array) $body->validated());
+
+        return new JsonResponse(($this->show)($body->teacher()));
+    }
+
+    #[OA\Post(
+        path: '/api/studio/invitations',
+        operationId: 'invite',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: InviteBody::class)),
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: InvitedView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function invite(InviteBody $body, InvitePerson $invite): JsonResponse
+    {
+        return new JsonResponse($invite($body->teacher(), $body->word('role'), $body->wordOrNull('email')), 201);
+    }
+
+    #[OA\Delete(
+        path: '/api/studio/invitations/{invitation}',
+        operationId: 'takeInvitationBack',
+        parameters: [new OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function takeBack(Invitation $invitation): JsonResponse
+    {
+        $invitation->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Put(
+        path: '/api/studio/people/{person}',
+        operationId: 'changeRole',
+        parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: RoleBody::class)),
+        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function role(RoleBody $body, User $person, ChangePeople $change): JsonResponse
+    {
+        $change->role($person, $body->word('role'));
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(
+        path: '/api/studio/people/{person}',
+        operationId: 'removePerson',
+        parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function remove(User $person, ChangePeople $change): JsonResponse
+    {
+        $change->remove($person);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Post(
+        path: '/api/studio/close',
+        operationId: 'closeStudio',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CloseStudioBody::class)),
+        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function close(CloseStudioBody $body): JsonResponse
+    {
+        $studio = $body->teacher()->studio;
+        $body->word('name') === $studio->name || throw InputError::at('name', $body->word('name'), "Type the name of the studio, “{$studio->name}”, to delete it.");
+        $studio->update(['deleted_at' => now()]);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Post(
+        path: '/api/studio/reopen',
+        operationId: 'reopenStudio',
+        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function reopen(Request $request): JsonResponse
+    {
+        self::user($request)->studio->update(['deleted_at' => null]);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Get(
+        path: '/api/studio/privacy',
+        operationId: 'privacyNote',
+        responses: [new OA\Response(response: 200, description: 'a page to hang up', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function privacy(Request $request, PrivacyNote $note): Response
+    {
+        return new Response($note(self::user($request)->studio), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="privacy.pdf"']);
+    }
+
+    private static function user(Request $request): User
+    {
+        /** @var User $user the route is behind sign-in */
+        $user = $request->user();
+
+        return $user;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Studio;
+
+use OpenApi\Attributes as OA;
+
+/** All about the studio, for whoever owns it. */
+#[OA\Schema]
+final readonly class StudioView
+{
+    /**
+     * @param  list<PersonView>  $people
+     * @param  list<InvitationView>  $invitations
+     * @param  list<StudioClassView>  $classes
+     * @param  list<GoneStudentView>  $gone
+     */
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $timezone,
+        #[OA\Property] public int $archive_after_days,
+        #[OA\Property(nullable: true)] public ?int $delete_after_days,
+        #[OA\Property] public int $page_weeks,
+        #[OA\Property(nullable: true)] public ?string $last_backup,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PersonView::class))] public array $people,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: InvitationView::class))] public array $invitations,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudioClassView::class))] public array $classes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GoneStudentView::class))] public array $gone,
+        #[OA\Property(nullable: true)] public ?string $deleted_at,
+        #[OA\Property(description: 'mail goes out; else it lies on the machine')] public bool $mails,
+    ) {}
+}
