@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(properties: [new OA\Property(property: 'because', type: 'string', nullable: true)])]
+#[OA\Schema(required: [], properties: [new OA\Property(property: 'because', type: 'string', nullable: true)])]
 final class WithdrawBody extends Body
 {
     public function rules(): array

@@ -7,7 +7,7 @@ namespace App\Places\Account;
 use App\Http\Requests\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(properties: [
+#[OA\Schema(required: [], properties: [
     new OA\Property(property: 'unit', type: 'string', enum: ['mm', 'in']),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'hand', type: 'string', enum: ['right', 'left']),

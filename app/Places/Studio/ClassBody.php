@@ -7,7 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Requests\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(properties: [
+#[OA\Schema(required: [], properties: [
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'shared', type: 'boolean'),
 ])]

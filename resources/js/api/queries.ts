@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
 import { api, ask, Problem, type View } from './client'
 
@@ -50,6 +51,21 @@ export function usePhotos(id: string, student: string, lesson: string) {
 /** One kept sample with its corrections and notes. */
 export function useKeptSample(sample: string) {
     return useQuery({ queryKey: ['sample', sample], queryFn: () => ask(api.GET('/api/samples/{sample}', { params: { path: { sample } } })) })
+}
+
+const PULSE_MS = 4_000
+
+/** What others keep in the class meanwhile is seen within five seconds: one cheap question, and everything is read again when the answer changes. */
+export function usePulse(id: string) {
+    const pulse = useQuery({ queryKey: ['pulse', id], queryFn: () => ask(api.GET('/api/classes/{class}/pulse', { params: { path: { class: id } } })), refetchInterval: PULSE_MS, staleTime: 0, retry: false }).data?.at
+    const seen = useRef<string | undefined>(undefined)
+    useEffect(() => {
+        if (pulse === undefined) return
+        if (seen.current !== undefined && seen.current !== pulse) {
+            void queries.invalidateQueries({ predicate: (q) => ['today', 'class', 'student', 'evidence', 'sample', 'next', 'bench'].includes(String(q.queryKey[0])) })
+        }
+        seen.current = pulse
+    }, [pulse])
 }
 
 export function useStudent(id: string, student: string) {

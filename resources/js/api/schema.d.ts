@@ -2463,7 +2463,7 @@ export interface components {
             version: number;
         };
         WithdrawBody: {
-            because: string | null;
+            because?: string | null;
         };
         /** @description The next lesson and why. */
         AdviceView: {
@@ -3864,12 +3864,12 @@ export interface components {
         };
         MeBody: {
             /** @enum {string} */
-            unit: "mm" | "in";
-            name: string;
+            unit?: "mm" | "in";
+            name?: string;
             /** @enum {string} */
-            hand: "right" | "left";
+            hand?: "right" | "left";
             /** @enum {string} */
-            language: "en";
+            language?: "en";
         };
         NewPasswordBody: {
             token: string;
@@ -3897,8 +3897,8 @@ export interface components {
             password: string;
         };
         ClassBody: {
-            name: string;
-            shared: boolean;
+            name?: string;
+            shared?: boolean;
         };
         CloseStudioBody: {
             /** @description of the studio, typed by whoever deletes it */
@@ -3969,11 +3969,11 @@ export interface components {
             role: "owner" | "teacher" | "helper";
         };
         StudioBody: {
-            name: string;
-            timezone: string;
-            archive_after_days: number;
-            delete_after_days: number | null;
-            page_weeks: number;
+            name?: string;
+            timezone?: string;
+            archive_after_days?: number;
+            delete_after_days?: number | null;
+            page_weeks?: number;
         };
         /** @description A class of the studio, in use, put away or deleted. */
         StudioClassView: {

@@ -2,9 +2,12 @@ import { lazy, Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
 import { Problem, type View } from '../api/client'
 import { useMe } from '../api/queries'
+import { JoinPage } from '../features/signin/JoinPage'
+import { ForgotPage, NewPasswordPage } from '../features/signin/PasswordPages'
 import { SignInPage } from '../features/signin/SignInPage'
 import { Trouble, Waiting } from '../ui/Trouble'
 import { useClassInHand } from './classInHand'
+import { DeletedStudio } from './DeletedStudio'
 import { Shell } from './Shell'
 import { t } from './text'
 
@@ -24,6 +27,8 @@ const DraftPage = lazy(() => import('../features/samplers/draft/DraftPage'))
 const ShelfPage = lazy(() => import('../features/samplers/ShelfPage'))
 const RoomPage = lazy(() => import('../features/room/RoomPage'))
 const MaterialsPage = lazy(() => import('../features/materials/MaterialsPage'))
+const AccountPage = lazy(() => import('../features/account/AccountPage'))
+const StudioPage = lazy(() => import('../features/studio/StudioPage'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 
 /** A student's own page has a door of its own; everything else asks who is there. */
@@ -31,14 +36,19 @@ export function App() {
     return (
         <Routes>
             <Route path="/my/:token" element={<Suspense fallback={<Waiting what={t('Opening')} />}><OwnPage /></Suspense>} />
+            <Route path="/join/:token" element={<JoinPage />} />
+            <Route path="/forgot-password" element={<ForgotPage />} />
+            <Route path="/new-password/:token" element={<NewPasswordPage />} />
+            <Route path="/open-a-studio/:link" element={<SignInPage opening />} />
             <Route path="*" element={<Workroom />} />
         </Routes>
     )
 }
 
 /** Today of the class in hand; without one, the first class is planned. */
-function Home({ classes }: { classes: View['NamedView'][] }) {
+function Home({ classes, helper }: { classes: View['NamedView'][]; helper: boolean }) {
     const current = useClassInHand(classes)
+    if (current === undefined && helper) return <p className="empty">{t('No class meets today. What you help with stands here on its day.')}</p>
     return <Navigate to={current === undefined ? '/start' : `/today/${current.id}`} replace />
 }
 
@@ -54,6 +64,7 @@ function Workroom() {
         )
     }
     if (me.data === undefined) return <Trouble error={me.error} />
+    if (me.data.studio_deleted_at !== null) return <DeletedStudio me={me.data} />
     return (
         <Suspense fallback={<Waiting what={t('Opening')} />}>
             <Routes>
@@ -74,7 +85,9 @@ function Workroom() {
                     <Route path="/materials/:classId" element={<MaterialsPage />} />
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />
-                    <Route path="*" element={<Home classes={me.data.classes} />} />
+                    <Route path="/account" element={<AccountPage />} />
+                    {me.data.role !== 'helper' && <Route path="/studio" element={<StudioPage />} />}
+                    <Route path="*" element={<Home classes={me.data.classes} helper={me.data.role === 'helper'} />} />
                 </Route>
             </Routes>
         </Suspense>

@@ -28,7 +28,8 @@ export function Shell({ me }: { me: View['MeView'] }) {
         { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
         { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
         { name: t('Workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },
-    ]
+        { name: t('Studio'), to: '/studio', on: pathname.startsWith('/studio') },
+    ].filter((p) => me.role !== 'helper' || ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('Plan') && p.name !== t('Class')))
     return (
         <div className="shell">
             <header className="top">
@@ -51,6 +52,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                 ))}
             </nav>
             <main className="place" tabIndex={0}>
+                {me.warning !== null && <p className="warning" role="alert">{me.warning}</p>}
                 <Outlet />
             </main>
             <KeptNotice classes={me.classes.map((c) => c.id)} />
@@ -111,6 +113,7 @@ function Who({ me }: { me: View['MeView'] }) {
             <Menu.Dropdown>
                 <Menu.Label>{me.studio}</Menu.Label>
                 <Trouble error={signOut.error} />
+                <Menu.Item component={Link} to="/account">{t('Name, password, devices')}</Menu.Item>
                 <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>{me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}</Menu.Item>
                 <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>{colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}</Menu.Item>
                 <Menu.Divider />

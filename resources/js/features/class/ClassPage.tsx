@@ -2,16 +2,19 @@ import { Drawer } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useClass } from '../../api/queries'
+import { useChange, useClass, usePulse } from '../../api/queries'
 import { t } from '../../app/text'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { ClassData } from './ClassData'
 import { Evidence } from './Evidence'
+import { Returning } from './Returning'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {
     const id = useParams().classId ?? ''
     const read = useClass(id)
+    usePulse(id)
     const [search] = useSearchParams()
     const [whole, setWhole] = useState(false)
     const [by, setBy] = useState<By>('strand')
@@ -31,6 +34,7 @@ export default function ClassPage() {
                     {(Object.keys(ORDERS) as By[]).map((o) => <button key={o} type="button" aria-pressed={by === o} onClick={() => setBy(o)}>{t(ORDERS[o])}</button>)}
                 </span>
                 <button type="button" className="quiet-act" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</button>
+                <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
             <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
                 <table style={{ width: 196 + 68 * columns.length }}>
@@ -118,6 +122,7 @@ function AddStudents({ id, empty }: { id: string; empty: boolean }) {
             <label>{empty ? t('Who comes? Names, with commas between') : t('Add students')}<input value={name} maxLength={400} onChange={(e) => setName(e.currentTarget.value)} /></label>
             <button type="submit" className="quiet-act" disabled={add.isPending || name.trim() === ''}>{t('Add')}</button>
             <Trouble error={add.error} />
+            <Returning id={id} />
         </form>
     )
 }

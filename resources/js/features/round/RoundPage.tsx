@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import type { Problem, View } from '../../api/client'
-import { queries, useLessons, useMe, useToday, type Lesson } from '../../api/queries'
+import { queries, useLessons, useMe, usePulse, useToday, type Lesson } from '../../api/queries'
 import { t } from '../../app/text'
 import { clock, isoDay } from '../../app/time'
 import { keepSample, useSpool } from '../../keeping/spool'
@@ -20,6 +20,7 @@ export default function RoundPage() {
     const id = useParams().classId ?? ''
     const [search, setSearch] = useSearchParams()
     const today = useToday(id)
+    usePulse(id)
     const lessons = useLessons()
     const me = useMe()
     if (today.data === undefined || lessons.data === undefined || me.data === undefined) return today.error === null ? <Waiting what={t('Laying out the round')} /> : <Trouble error={today.error} />

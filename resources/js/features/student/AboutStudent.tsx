@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useLessons } from '../../api/queries'
+import { useChange, useLessons, useMe } from '../../api/queries'
 import { t } from '../../app/text'
+import { day } from '../../app/time'
 import { Trouble } from '../../ui/Trouble'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
@@ -13,7 +14,9 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     const keep = useChange((but: Partial<View['StudentBody']>) => ask(api.PUT('/api/classes/{class}/students/{student}', { ...path, body: { note, wishes: s.wishes.map((w) => w.id), own_machine: s.own_machine, ...but } })))
     const open = useChange(() => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
     const close = useChange(() => ask(api.DELETE('/api/classes/{class}/students/{student}/page', path)))
-    const address = s.page === null ? '' : `${window.location.origin}/my/${s.page}`
+    // The link is told once: only its digest is kept.
+    const address = open.data === undefined ? '' : `${window.location.origin}/my/${open.data.page}`
+    const zone = useMe().data?.timezone ?? 'UTC'
     return (
         <section className="about-student">
             <h3>{t('Note (only you see it)')}</h3>
@@ -30,12 +33,16 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
             <label className="tick-box"><input type="checkbox" checked={s.own_machine} onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })} /> {t('has a machine at home')}</label>
             <p className="quiet" role="status">{keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}</p>
             <h3>{t('The page {name} sees', { name: s.name })}</h3>
-            {s.page === null
+            {s.page_until === null
                 ? <p>{t('A private link, no sign-in: their next lesson, what to change, the practice sheet and their own progress. Nothing of others.')} <button type="button" className="quiet-act" disabled={open.isPending} onClick={() => open.mutate(undefined)}>{t('Make the link')}</button></p>
                 : (
                     <>
-                        <p><a href={address} target="_blank" rel="noreferrer" className="own-link">{address}</a></p>
-                        <button type="button" className="quiet-act" onClick={() => void navigator.clipboard.writeText(address)}>{t('Copy')}</button>{' '}
+                        {address === ''
+                            ? <p>{t('There is a link, until {day}. It was shown when it was made; a new one ends it.', { day: day(s.page_until, zone) })}</p>
+                            : <p><a href={address} target="_blank" rel="noreferrer" className="own-link">{address}</a> <small>{t('until {day}; it is not shown again', { day: day(s.page_until, zone) })}</small></p>}
+                        {address === ''
+                            ? <button type="button" className="quiet-act" disabled={open.isPending} onClick={() => open.mutate(undefined)}>{t('Make a new link')}</button>
+                            : <button type="button" className="quiet-act" onClick={() => void navigator.clipboard.writeText(address)}>{t('Copy')}</button>}{' '}
                         <button type="button" className="quiet-act" disabled={close.isPending} onClick={() => close.mutate(undefined)}>{t('Take the link back')}</button>
                     </>
                 )}

@@ -2,7 +2,7 @@ import { Drawer } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
-import { useMe, useStudent } from '../../api/queries'
+import { useMe, usePulse, useStudent } from '../../api/queries'
 import { t } from '../../app/text'
 import { day } from '../../app/time'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -10,6 +10,7 @@ import { Evidence } from '../class/Evidence'
 import { SamplePanel } from '../sample/SamplePanel'
 import { AboutStudent } from './AboutStudent'
 import { LongSeam } from './LongSeam'
+import { StudentData } from './StudentData'
 import { NextStep } from './NextStep'
 import { Threads } from './Threads'
 
@@ -18,6 +19,7 @@ export default function StudentPage() {
     const { classId = '', studentId = '' } = useParams()
     const read = useStudent(classId, studentId)
     const zone = useMe().data?.timezone ?? 'UTC'
+    usePulse(classId)
     const [skill, setSkill] = useState<string | null>(null)
     const [sample, setSample] = useState<string | null>(null)
     const s = read.data
@@ -28,6 +30,7 @@ export default function StudentPage() {
                 <h1>{s.name}</h1>
                 <p>{t('seat {n}', { n: s.seat })}{s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} /></p>
                 <a className="quiet-act" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</a>
+                <StudentData key={s.name} id={classId} s={s} />
                 <Link className="act" to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Link>
             </div>
             {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />}

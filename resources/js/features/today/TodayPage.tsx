@@ -2,7 +2,7 @@ import { useDebouncedCallback } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useLessons, useMe, useToday } from '../../api/queries'
+import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/queries'
 import { t } from '../../app/text'
 import { clock, day, minutesBetween } from '../../app/time'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
@@ -16,8 +16,10 @@ import { Tape } from './Tape'
 export default function TodayPage() {
     const id = useParams().classId ?? ''
     const today = useToday(id)
+    usePulse(id)
     const me = useMe()
     const zone = me.data?.timezone ?? 'UTC'
+    const teaches = me.data?.role !== 'helper'
     if (today.data === undefined) return today.error === null ? <Waiting what={t('Laying out the evening')} /> : <Trouble error={today.error} />
     const { session, students, now } = today.data
     const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
@@ -25,7 +27,7 @@ export default function TodayPage() {
         <div className="today">
             <div className="today-head">
                 <h1>{today.data.class.title}</h1>
-                {students.length > 0 && session !== null && <Link className="quiet-act" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Link>}
+                {teaches && students.length > 0 && session !== null && <Link className="quiet-act" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Link>}
                 {students.length > 0 && <Link className="quiet-act" to={`/round/${id}`}>{t('Walk a round')}</Link>}
                 {session !== null && (
                     <p>
@@ -33,7 +35,7 @@ export default function TodayPage() {
                         {session.state !== 'running' && <strong> · {session.state === 'before' ? t('not begun yet') : t('over')}</strong>}
                     </p>
                 )}
-                {session !== null && session.state === 'running' && session.begun && <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />}
+                {teaches && session !== null && session.state === 'running' && session.begun && <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />}
             </div>
             {session === null
                 ? <p className="empty">{t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link></p>
@@ -45,7 +47,7 @@ export default function TodayPage() {
                         <tr><th>{t('seat')}</th><th>{t('student')}</th><th>{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
                     </thead>
                     <tbody>
-                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} noted={session !== null} />)}
+                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} noted={teaches && session !== null} teaches={teaches} />)}
                     </tbody>
                 </table>
             )}
@@ -78,7 +80,7 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     )
 }
 
-function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean }) {
+function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean; teaches: boolean }) {
     const lessons = useLessons()
     const [choosing, setChoosing] = useState(false)
     const [panel, setPanel] = useState(false)
@@ -87,7 +89,7 @@ function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['To
         <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
             <td><span className="seat" title={s.machine ?? ''}>{s.seat}</span></td>
             <td className="who-sews">
-                <span className="who-name"><Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>{noted && <StateChoice id={id} s={s} />}</span>
+                <span className="who-name">{teaches ? <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link> : s.name}{noted && <StateChoice id={id} s={s} />}</span>
                 <ThreadLine level={s.level} />
                 <small>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}{s.round > 1 && ` · ${t('round {n}', { n: s.round })}`}</small>
             </td>
@@ -104,7 +106,7 @@ function StudentRow({ id, s, now, zone, next, noted }: { id: string; s: View['To
             <td>
                 <span className="with-link">
                     <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
-                    <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</button>
+                    {teaches && <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</button>}
                 </span>
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
             </td>

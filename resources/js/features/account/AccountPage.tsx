@@ -1,0 +1,79 @@
+import { Button, PasswordInput, SegmentedControl, TextInput } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useMe } from '../../api/queries'
+import { t } from '../../app/text'
+import { clock, day } from '../../app/time'
+import { Trouble, Waiting } from '../../ui/Trouble'
+
+/** What one sets for oneself: name, unit, hand; the password; where one is signed in. */
+export default function AccountPage() {
+    const me = useMe()
+    if (me.data === undefined) return <Waiting what={t('Opening')} />
+    return (
+        <div className="settings-page">
+            <h1>{t('You')} <small>{me.data.email}</small></h1>
+            <Profile key={me.data.name} me={me.data} />
+            <Password />
+            <Devices zone={me.data.timezone} />
+        </div>
+    )
+}
+
+function Profile({ me }: { me: View['MeView'] }) {
+    const [name, setName] = useState(me.name)
+    const set = useChange((body: View['MeBody']) => ask(api.PATCH('/api/me', { body })))
+    return (
+        <section>
+            <TextInput label={t('Your name')} value={name} maxLength={80} onChange={(e) => setName(e.currentTarget.value)} onBlur={() => name.trim() !== '' && name !== me.name && set.mutate({ name })} />
+            <div className="settings-row">
+                <span id="unit">{t('Lengths in')}</span>
+                <SegmentedControl aria-labelledby="unit" value={me.unit} onChange={(unit) => set.mutate({ unit })} data={[{ value: 'mm', label: t('millimetres') }, { value: 'in', label: t('inches') }]} />
+            </div>
+            <div className="settings-row">
+                <span id="hand">{t('Sheets for the')}</span>
+                <SegmentedControl aria-labelledby="hand" value={me.hand} onChange={(hand) => set.mutate({ hand })} data={[{ value: 'right', label: t('right hand') }, { value: 'left', label: t('left hand') }]} />
+            </div>
+            <p className="quiet" role="status">{set.isPending ? t('saving …') : set.isSuccess ? t('saved') : ''}</p>
+            <Trouble error={set.error} />
+        </section>
+    )
+}
+
+function Password() {
+    const [current, setCurrent] = useState('')
+    const [password, setPassword] = useState('')
+    const change = useChange(async () => {
+        await ask(api.PUT('/api/me/password', { body: { current, password } }))
+        setCurrent('')
+        setPassword('')
+    })
+    return (
+        <section>
+            <h2>{t('Password')}</h2>
+            <form onSubmit={(e) => { e.preventDefault(); change.mutate(undefined) }}>
+                <PasswordInput label={t('Present password')} autoComplete="current-password" value={current} error={change.error?.field === 'current' ? change.error.message : null} onChange={(e) => setCurrent(e.currentTarget.value)} />
+                <PasswordInput label={t('New password')} description={t('10 characters or more; three words are good')} autoComplete="new-password" value={password} error={change.error?.all.password} onChange={(e) => setPassword(e.currentTarget.value)} />
+                <Button type="submit" variant="default" disabled={current === '' || password === ''} loading={change.isPending}>{t('Change it')}</Button>
+                <p className="quiet" role="status">{change.isSuccess ? t('Changed. Everywhere else you are signed out.') : ''}</p>
+                {change.error !== null && change.error.status !== 422 && <Trouble error={change.error} />}
+            </form>
+        </section>
+    )
+}
+
+function Devices({ zone }: { zone: string }) {
+    const read = useQuery({ queryKey: ['devices'], queryFn: () => ask(api.GET('/api/me/devices')) })
+    const end = useChange(() => ask(api.DELETE('/api/me/devices')))
+    return (
+        <section>
+            <h2>{t('Where you are signed in')}</h2>
+            <ul className="plain">
+                {(read.data ?? []).map((d) => <li key={d.id}><b>{d.what === '' ? t('a browser') : d.what}</b>{d.here && <> · {t('this one')}</>} <small>{t('last used {when}', { when: `${day(d.last_at, zone)}, ${clock(d.last_at, zone)}` })}</small></li>)}
+            </ul>
+            <Button variant="default" loading={end.isPending} onClick={() => end.mutate(undefined)}>{t('Sign out everywhere else')}</Button>
+            <Trouble error={read.error ?? end.error} />
+        </section>
+    )
+}

@@ -1,0 +1,72 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { t } from '../../app/text'
+import { Sure } from '../../ui/Sure'
+import { Trouble } from '../../ui/Trouble'
+
+type Role = View['RoleBody']['role']
+
+const ROLES: { value: Role; label: string }[] = [{ value: 'owner', label: t('owner: everything') }, { value: 'teacher', label: t('teacher: own and shared classes') }, { value: 'helper', label: t('helper: samples of the day') }]
+
+/** Who is in the studio and what they do; who is asked in. */
+export function People({ s }: { s: View['StudioView'] }) {
+    const [gone, setGone] = useState<View['PersonView'] | null>(null)
+    const role = useChange((of: { id: string; role: Role }) => ask(api.PUT('/api/studio/people/{person}', { params: { path: { person: of.id } }, body: { role: of.role } })))
+    const remove = useChange(async (id: string) => {
+        await ask(api.DELETE('/api/studio/people/{person}', { params: { path: { person: id } } }))
+        setGone(null)
+    })
+    const back = useChange((id: string) => ask(api.DELETE('/api/studio/invitations/{invitation}', { params: { path: { invitation: id } } })))
+    return (
+        <section>
+            <h2>{t('People')}</h2>
+            <ul className="plain people">
+                {s.people.map((p) => (
+                    <li key={p.id}>
+                        <span><b>{p.name}</b>{p.me && <> · {t('you')}</>}<small>{p.email}</small></span>
+                        <NativeSelect aria-label={t('What {name} does', { name: p.name })} value={p.role} data={ROLES} onChange={(e) => role.mutate({ id: p.id, role: e.currentTarget.value as Role })} />
+                        {!p.me && <button type="button" className="link" onClick={() => setGone(p)}>{t('remove')}</button>}
+                    </li>
+                ))}
+                {s.invitations.map((i) => (
+                    <li key={i.id}>
+                        <span>{i.email === '' ? t('invited by link') : i.email}<small>{t('invited as {role}, not there yet', { role: t(i.role) })}</small></span>
+                        <button type="button" className="link" onClick={() => back.mutate(i.id)}>{t('take it back')}</button>
+                    </li>
+                ))}
+            </ul>
+            <Trouble error={role.error ?? back.error} />
+            <Invite mails={s.mails} />
+            <Sure title={t('Remove {name}?', { name: gone?.name ?? '' })} act={t('Remove')} opened={gone !== null} error={remove.error} pending={remove.isPending} onClose={() => setGone(null)} onAct={() => gone !== null && remove.mutate(gone.id)}>
+                <p>{t('They cannot sign in any more. What they kept stays, without their name.')}</p>
+            </Sure>
+        </section>
+    )
+}
+
+function Invite({ mails }: { mails: boolean }) {
+    const [email, setEmail] = useState('')
+    const [role, setRole] = useState<Role>('teacher')
+    const invite = useChange((by: 'mail' | 'link') => ask(api.POST('/api/studio/invitations', { body: by === 'mail' ? { role, email } : { role } })))
+    const made = invite.data
+    return (
+        <form onSubmit={(e) => { e.preventDefault(); invite.mutate('mail') }}>
+            <TextInput label={t('Invite somebody')} type="email" placeholder={t('e-mail')} value={email} error={invite.error?.all.email} onChange={(e) => setEmail(e.currentTarget.value)} />
+            <NativeSelect aria-label={t('as')} value={role} data={ROLES} onChange={(e) => setRole(e.currentTarget.value as Role)} />
+            <p className="settings-row">
+                <Button type="submit" variant="default" disabled={email === ''} loading={invite.isPending}>{t('Send it by mail')}</Button>
+                <Button variant="default" loading={invite.isPending} onClick={() => invite.mutate('link')}>{t('Make a link')}</Button>
+            </p>
+            {made !== undefined && (
+                <p role="status">
+                    {made.mailed && (mails ? t('It is on its way. ') : t('No mail goes out here: hand the link on yourself. '))}
+                    <span className="own-link">{made.link}</span> <button type="button" className="link" onClick={() => void navigator.clipboard.writeText(made.link)}>{t('copy')}</button>
+                    <small>{t('It works once, for two weeks, and is not shown again.')}</small>
+                </p>
+            )}
+            {invite.error !== null && invite.error.all.email === undefined && <Trouble error={invite.error} />}
+        </form>
+    )
+}
