@@ -9,7 +9,7 @@ need_disk
 only_one
 export SEAM_NO_SCHEDULER=1
 debian_packages $RUN_PACKAGES
-php_packages
+php_packages development
 node_packages
 front_end
 settle_code

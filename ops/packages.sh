@@ -27,15 +27,29 @@ apt_install() {
     DEBIAN_FRONTEND=noninteractive RUNLEVEL=1 apt-get install -y -q --no-install-recommends "$@"
 }
 
+# php_packages [development]: exactly the versions that were tested; those for development only where they are needed.
 php_packages() {
     command -v composer >/dev/null || fail "Composer is missing. Install it once with: apt-get install -y composer"
-    if [ ! -f "$ROOT/vendor/autoload.php" ]; then rm -f "$ROOT/var/stamps/composer"; fi
-    stamped composer "$(digest "$ROOT"/composer.json "$ROOT"/core/composer.json "$ROOT"/packages/*/composer.json)" \
-        step "Composer packages" composer_packages
+    local key
+    key=$(digest "$ROOT"/composer.json "$ROOT"/core/composer.json "$ROOT"/packages/*/composer.json "$ROOT"/ops/composer-versions.txt)
+    [ -f "$ROOT/vendor/autoload.php" ] || rm -f "$ROOT/var/stamps/composer"
+    # Whoever has them all has enough.
+    [ "$(cat "$ROOT/var/stamps/composer" 2>/dev/null)" != "$key development" ] || return 0
+    stamped composer "$key${1:+ $1}" step "Composer packages" composer_packages "${1:-}"
 }
 
 composer_packages() {
-    composer --working-dir="$ROOT" update --no-interaction --no-progress || return 1
+    local versions=() name version only=()
+    while read -r name version; do
+        case "$name" in '' | '#'*) ;; *) versions+=(--with "$name:$version") ;; esac
+    done <"$ROOT/ops/composer-versions.txt"
+    [ "$1" = development ] || only=(--no-dev)
+    if ! composer --working-dir="$ROOT" update --no-interaction --no-progress "${only[@]}" "${versions[@]}"; then
+        echo "WARNING: not all of the tested versions can be had here; the nearest that fit are taken instead." | tee "$SEAM_VAR/log/versions.txt"
+        composer --working-dir="$ROOT" update --no-interaction --no-progress "${only[@]}" || return 1
+    else
+        rm -f "$SEAM_VAR/log/versions.txt"
+    fi
     # Some packages come closed to everybody else; the services read them.
     chmod -R a+rX "$ROOT/vendor"
 }

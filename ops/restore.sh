@@ -62,6 +62,7 @@ stop_web
 printf '%s\n' "$new" >"$DB/current.new" && mv "$DB/current.new" "$DB/current"
 mariadb_as_root -e "DROP USER IF EXISTS '$user'@'127.0.0.1'"
 write_settings
+settle_network
 database_account
 artisan config:cache >/dev/null || fail "the settings could not be read after the swap; start again with ./seam start"
 [ "$ran" = no ] || start_web

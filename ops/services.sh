@@ -57,7 +57,7 @@ database_environment() {
 service_environment() {
     local name list
     list="$(database_environment),DB_PORT=\"$SEAM_DB_PORT\",DB_DATABASE=\"$DB_DATABASE\",APP_URL=\"$APP_URL\""
-    for name in SEAM_NOW SEAM_REGISTRATION; do
+    for name in SEAM_NOW SEAM_REGISTRATION SEAM_HOSTS; do
         [ -z "${!name:-}" ] || list="$list,$name=\"${!name}\""
     done
     printf '%s' "$list"

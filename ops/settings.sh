@@ -6,6 +6,12 @@ RUN="$SEAM_VAR/run"
 
 setting() { sed -n "s/^$1=//p" "$SEAM_VAR/.env" 2>/dev/null | tail -n 1; }
 
+set_setting() {
+    (umask 077 && { grep -v "^$1=" "$SEAM_VAR/.env"; printf '%s=%s\n' "$1" "$2"; } >"$SEAM_VAR/.env.new")
+    is_root && chown "$(web_account):" "$SEAM_VAR/.env.new"
+    mv "$SEAM_VAR/.env.new" "$SEAM_VAR/.env"
+}
+
 random_word() { head -c 48 /dev/urandom | base64 | tr -d '/+=\n' | cut -c1-32; }
 
 write_settings() {

@@ -11,7 +11,7 @@ export SEAM_NO_SCHEDULER=1
 # Tests open studios of their own.
 export SEAM_REGISTRATION=open
 debian_packages $RUN_PACKAGES $TEST_PACKAGES
-php_packages
+php_packages development
 node_packages
 front_end
 settle_code

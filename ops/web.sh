@@ -31,7 +31,8 @@ TEXT
         tls="listen 0.0.0.0:$SEAM_TLS_PORT ssl;
         ssl_certificate $SEAM_VAR/tls/server.pem;
         ssl_certificate_key $SEAM_VAR/tls/server.key;
-        ssl_protocols TLSv1.2 TLSv1.3;"
+        ssl_protocols TLSv1.2 TLSv1.3;
+        ssl_session_cache shared:tls:2m;"
     fi
     cat >"$WEB/nginx.conf" <<TEXT
 worker_processes 1;
