@@ -27,7 +27,7 @@ php_admin_value[zend.exception_ignore_args] = 1
 TEXT
     local at="127.0.0.1:$SEAM_PORT" tls=""
     [ "${SEAM_LISTEN:-}" = "" ] || at=$SEAM_LISTEN
-    if [ -n "${SEAM_TLS_PORT:-}" ]; then
+    if [ "${SEAM_NETWORK:-}" = yes ]; then
         tls="listen 0.0.0.0:$SEAM_TLS_PORT ssl;
         ssl_certificate $SEAM_VAR/tls/server.pem;
         ssl_certificate_key $SEAM_VAR/tls/server.key;
