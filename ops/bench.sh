@@ -37,3 +37,23 @@ say "  start again, data kept                                    $(seconds "$c" 
 say "  first-load JavaScript, gzipped                            $(cd "$ROOT/public/build/assets" && cat main-*.js CloseButton-*.js Trouble-*.js browser-*.js TodayPage-*.js MiniDrawing-*.js ThreadLine-*.js ChooseLesson-*.js Modal-*.js Tape-*.js stitches-*.js | gzip -9 | wc -c | awk '{ printf "%.0f kB", $1 / 1000 }')"
 php "$ROOT/core/bin/bench.php"
 php "$ROOT/ops/bench-http.php" "http://127.0.0.1:$SEAM_PORT"
+say "People and years:"
+artisan_bench() { (umask 077 && cd "$CODE" && as_web php "$@"); }
+artisan_bench ops/bench-evening-room.php 50
+php "$ROOT/ops/bench-evening.php" "http://127.0.0.1:$SEAM_PORT" 50 60
+artisan_bench ops/bench-years.php
+timed() { local a b; a=$(now); "${@:2}" >/dev/null; b=$(now); say "  $1   $(seconds "$a" "$b")"; }
+# What the script itself does, on this set-up.
+exec 9>&-
+timed "backup of ten years, read back whole" "$ROOT/seam" backup "$SEAM_VAR/tmp/years.backup"
+say "  its file: $(du -h "$SEAM_VAR/tmp/years.backup" | cut -f1)"
+timed "restore of ten years, compared and swapped" "$ROOT/seam" restore "$SEAM_VAR/tmp/years.backup"
+for what in "the web server:$WEB/run/nginx.pid" "PHP:$WEB/run/fpm.pid" "the database:$DB/run/my.pid"; do
+    kill -9 "$(cat "${what##*:}")"
+    a=$(now)
+    sleep 0.05
+    until [ "$(curl_code "http://127.0.0.1:$SEAM_PORT/up")" = 200 ]; do :; done
+    b=$(now)
+    say "  ${what%%:*} killed and back   $(seconds "$a" "$b")"
+    sleep 2
+done

@@ -40,12 +40,10 @@ make_certificate() {
             ) || fail "the certificate for this machine's names could not be made."
             printf '%s' "$wanted" >"$tls/names"
         fi
-        # Whoever trusts it once on a device sees no warning any more.
-        cp "$tls/authority.pem" "$CODE/public/open-seam-authority.crt" 2>/dev/null || true
     fi
     chmod 600 "$tls"/*.key
     if is_root; then
-        chown "$(web_account):" "$tls" "$tls/server.pem" "$tls/server.key"
+        chown "$(web_account):" "$tls" "$tls"/*.pem "$tls/server.key"
         [ ! -f "$tls/authority.key" ] || chown root: "$tls/authority.key"
     fi
 }

@@ -36,12 +36,11 @@ $look = function (string $name) use ($browser, $today): void {
     $browser->go($today)->see($name);
     $browser->press("Look at the sample of $name");
     $browser->find('[data-reading]');
-    usleep(400_000);
+    $browser->rest();
 };
 $take('today', fn () => $browser->go($today)->see('Isaura'));
 $take('today-dark', function () use ($browser): void {
     $browser->press('R. Sallow')->press('Denim');
-    usleep(300_000);
 });
 $browser->driver->executeScript("localStorage.removeItem('mantine-color-scheme-value')");
 $take('look-first-seam', function () use ($browser, $look, $seam): void {
@@ -58,36 +57,32 @@ $take('plan', function () use ($browser): void {
     $long = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes[1].id))');
     $browser->go("/plan/$long")->see('m Cotton')->click('[data-lesson=zip] .lesson-name');
     $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
-    usleep(400_000);
+    $browser->rest();
 });
 $browser->size(1280, 800);
 $take('forecast', function () use ($browser, $class): void {
     $browser->go("/plan/$class")->see('Who will finish')->find('.forecast');
     $browser->driver->executeScript('document.querySelector(".forecast").scrollIntoView()');
-    usleep(400_000);
+    $browser->rest();
 });
 $take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
 $take('session', function () use ($browser, $class): void {
     $browser->go("/session/$class")->see('Next session');
     $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Wilmot")).click()');
-    usleep(400_000);
+    $browser->rest();
 });
 $tobiah = fn (): string => (string) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[1].student))', [$class]);
 $take('student', function () use ($browser, $class, $tobiah): void {
     $browser->go("/class/$class/student/{$tobiah()}")->see('Skills');
-    usleep(400_000);
+    $browser->rest();
 });
-$take('class-evidence', function () use ($browser, $class): void {
-    $browser->go("/class/$class")->see('Tobiah')->press('Tobiah, Keep the allowance');
-    $browser->see('likely known');
-    usleep(400_000);
-});
+$take('studio', fn () => $browser->go('/studio')->see('How long things are kept'));
 $take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
 $take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
 $take('drafting', function () use ($browser): void {
     $browser->go('/samplers/zigzag-ladder/draft')->see('machines sew it')->press('Closer, 3.5 × 1')->see('104 stitches');
     $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
-    usleep(400_000);
+    $browser->rest();
 });
 // Taller, so that the cutting plan is on it.
 $browser->size(1280, 1240);
@@ -97,12 +92,11 @@ $take('room', fn () => $browser->go('/room')->see('Window 1'));
 $take('fault-finder', function () use ($browser): void {
     $browser->go('/workshop/faults?seen=loops-under,skipped')->see('Tick what is seen')->press('Find the cause')->see('try now');
     $browser->press('Still the same')->see('Tried');
-    usleep(300_000);
 });
 $take('picture-ruler', function () use ($browser): void {
     $browser->go('/workshop/picture')->see('Load a scan');
     $browser->press('A drawn scan, to try it')->find('.picture-stage img');
-    usleep(1_500_000);
+    $browser->rest();
     $browser->press('Read it by itself')->see('to the right edge');
 });
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
@@ -110,6 +104,6 @@ $browser->size(390, 844, true);
 $take('student-page', function () use ($browser, $class, $tobiah): void {
     $link = (string) $browser->driver->executeAsyncScript('const xsrf = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]); fetch(`/api/classes/${arguments[0]}/students/${arguments[1]}/page`, {method: "POST", headers: {Accept: "application/json", "X-XSRF-TOKEN": xsrf}}).then((r) => r.json()).then((m) => arguments[2](m.page))', [$class, $tobiah()]);
     $browser->go("/my/$link")->see('you sew next');
-    usleep(600_000);
+    $browser->rest();
 });
 $browser->close();

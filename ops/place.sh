@@ -25,7 +25,7 @@ ensure_account() {
 }
 
 # What is served and what starts the services.
-SERVED="artisan app bootstrap composer.json config core curriculum database lang ops packages public resources routes vendor"
+SERVED="artisan app bootstrap composer.json config core curriculum database docs/formats lang ops packages public resources routes vendor"
 
 # May the account read the whole code?
 reads() {
@@ -68,7 +68,7 @@ settle_code() {
     if [ "$(cat "$target/.from" 2>/dev/null)" != "$(code_key)" ]; then
         rm -rf "$target.new"
         mkdir -p "$target.new"
-        (cd "$ROOT" && cp -a $SERVED "$target.new/")
+        (cd "$ROOT" && cp -a --parents $SERVED "$target.new/")
         code_key >"$target.new/.from"
         # Nothing of the code is secret; the database's account starts from it too.
         chmod -R u+rwX,go+rX,go-w "$target.new"

@@ -177,7 +177,7 @@ group_of() {
     local stat pid comm pgrp rest group
     group=$(cat "$1")
     for stat in /proc/[0-9]*/stat; do
-        read -r pid comm state _ pgrp rest <"$stat" 2>/dev/null || continue
+        read -r pid comm state _ pgrp rest 2>/dev/null <"$stat" || continue
         [ "$pgrp" = "$group" ] && [ "$state" != Z ] && [[ "$comm" == "($2"* ]] && printf '%s ' "$pid"
     done
     return 0

@@ -80,7 +80,7 @@ if wanted browser || wanted recovery; then
 fi
 if wanted browser; then
     title "Browser"
-    vendor/bin/phpunit --testsuite browser
+    vendor/bin/phpunit --testsuite browser ${SEAM_FILTER:+--filter "$SEAM_FILTER"}
 fi
 if wanted recovery; then
     title "Killed, destroyed, restored, tried from outside"

@@ -76,6 +76,11 @@ http {
             add_header Retry-After 5 always;
             return 503 '{"error":{"field":"(server)","got":null,"message":"Open Seam is busy or just coming back. It tries again by itself; ask for less at once if this stays.","kept":"Nothing was stored; what you typed is still on the screen."}}';
         }
+        # Whoever trusts it once on a device sees no warning any more.
+        location = /open-seam-authority.crt {
+            default_type application/x-x509-ca-cert;
+            alias $SEAM_VAR/tls/authority.pem;
+        }
         location = /favicon.svg { try_files \$uri =404; }
         location / {
             include /etc/nginx/fastcgi_params;

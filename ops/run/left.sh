@@ -5,7 +5,7 @@ clear_left() {
     if [ -s "$file" ]; then
         group=$(cat "$file")
         for stat in /proc/[0-9]*/stat; do
-            read -r pid comm _ _ pgrp rest <"$stat" 2>/dev/null || continue
+            read -r pid comm _ _ pgrp rest 2>/dev/null <"$stat" || continue
             [ "$pgrp" = "$group" ] && [ "$pid" != "$$" ] && [[ "$comm" == "($3"* ]] && kill -9 "$pid" 2>/dev/null
         done
     fi

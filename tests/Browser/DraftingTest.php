@@ -125,7 +125,7 @@ final class DraftingTest extends BrowserCase
             $browser->keys($reading, self::ENTER);
         }
         $browser->see('mean 16.0 mm');
-        usleep(300_000);
+        $browser->rest();
         $address = (string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH);
         // Meanwhile somebody moves the seam of this lesson to 10 mm.
         $kept = $browser->driver->executeAsyncScript(<<<'JS'

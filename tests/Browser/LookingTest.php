@@ -21,7 +21,6 @@ final class LookingTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long($browser);
         $browser->go("/round/$class?lesson=two-faces&row=corrected")->see('Aldith')->find('[data-reading]');
-        usleep(300_000);
         $names = ['Aldith', 'Benet', 'Clemence', 'Dunstan', 'Elowen', 'Fulk', 'Gisela', 'Hamo'];
         foreach ($names as $i => $name) {
             $browser->until("$name is in hand", fn (): bool => str_contains((string) $browser->driver->executeScript('return document.querySelector(".round-form h2")?.innerText ?? ""'), $name) && $browser->driver->executeScript('return document.activeElement.closest(".round-form")?.querySelector("[data-reading]") === document.activeElement'));

@@ -10,9 +10,6 @@ use Tests\Browser\Support\Browser;
 /** The line cut, the tab closed, the server and the database killed in mid-save: what the screen called kept is there once. */
 final class NothingLostTest extends BrowserCase
 {
-    /** Longer than it waits to try again. */
-    private const PATIENCE = 25;
-
     private string $class = '';
 
     /** @return array{Browser, string} on the sheet of a student of a class nobody else uses, and the student */
@@ -56,15 +53,14 @@ final class NothingLostTest extends BrowserCase
 
     private function patiently(string $what, callable $holds): void
     {
-        for ($i = 0; $i < self::PATIENCE * 4; $i++) {
-            if ($holds()) {
-                $this->addToAssertionCount(1);
+        self::browser()->until($what, $holds, 60.0);
+        $this->addToAssertionCount(1);
+    }
 
-                return;
-            }
-            usleep(250_000);
-        }
-        self::fail("It never came to this: $what. On the page: ".mb_substr(self::browser()->text(), 0, 1500));
+    /** Nothing lies in the browser's database to be sent, and nothing is on its way: nothing more can come of it. */
+    private function spoolIsEmpty(): bool
+    {
+        return self::browser()->rest()->driver->executeAsyncScript('const done = arguments[0]; const open = indexedDB.open("open-seam-spool"); open.onsuccess = () => { const all = open.result.transaction("samples").objectStore("samples").count(); all.onsuccess = () => done(all.result); }; open.onerror = () => done(-1)') === 0;
     }
 
     private static function kill(string $pidFile, bool $group = false): void
@@ -90,8 +86,8 @@ final class NothingLostTest extends BrowserCase
         }
         $this->patiently('it is sent', fn (): bool => ! str_contains($browser->text(), 'waits to be sent') && $this->kept($student) === $before + 1);
         // Opened again, nothing is sent a second time.
-        $browser->go("/today/{$this->class}");
-        sleep(2);
+        $browser->go("/today/{$this->class}")->see('Aldith');
+        self::assertTrue($this->spoolIsEmpty());
         self::assertSame($before + 1, $this->kept($student));
     }
 
@@ -111,15 +107,14 @@ final class NothingLostTest extends BrowserCase
         [$browser, $student] = $this->sheet();
         $before = $this->kept($student);
         $this->readings($browser);
-        $browser->see('Ctrl');
-        usleep(500_000);
+        $browser->see('Ctrl')->rest();
         $browser->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText.startsWith("Keep it")).click()');
-        usleep(random_int(0, 60_000));
+        $browser->until('the save is under way, or over', fn (): bool => $browser->driver->executeScript('return document.documentElement.dataset.busy !== undefined') === true || str_contains($browser->text(), 'Kept'));
         $end();
         // What was ended comes back by itself.
         $browser->until('the screen says that it is kept', fn (): bool => preg_match('/Kept\. |Kept on this device/', $browser->text()) === 1);
         $this->patiently('it is there once', fn (): bool => ! str_contains($browser->text(), 'waits to be sent') && $this->kept($student) === $before + 1);
-        sleep(6);
+        self::assertTrue($this->spoolIsEmpty());
         self::assertSame($before + 1, $this->kept($student));
     }
 
@@ -148,7 +143,7 @@ final class NothingLostTest extends BrowserCase
     {
         [$browser, $student] = $this->sheet();
         $browser->keys('y', self::ENTER, 'n', self::ENTER);
-        usleep(400_000);
+        $browser->rest();
         $address = "/look/{$this->class}/$student?lesson=safe-seat";
         $first = $browser->driver->getWindowHandle();
         $browser->driver->switchTo()->newWindow('tab');

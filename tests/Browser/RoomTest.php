@@ -47,8 +47,6 @@ final class RoomTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/room?show=machines')->see('Hearth 5')->press('Add a machine')->see('Stitches it has');
         $browser->fill($browser->find('.edit-form input'), 'Loft 9');
-        // The drawer has come to rest.
-        usleep(600_000);
         $browser->click('.edit-form .act');
         $browser->until('the new machine in the table', fn (): bool => str_contains($browser->text(), 'Loft 9') && $browser->driver->findElements(WebDriverBy::cssSelector('.edit-form')) === []);
         $browser->press('Loft 9')->see('Keep the changes');

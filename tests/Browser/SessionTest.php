@@ -28,8 +28,7 @@ final class SessionTest extends BrowserCase
         $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it');
         $browser->until('it is kept', fn (): bool => $browser->driver->executeScript('return document.querySelector(".tried") === null'));
         $browser->until("Aldith sits at $to", fn (): bool => $place('Aldith') === $to);
-        usleep(500_000);
-        $browser->see('Hold Aldith no longer')->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
+        $browser->rest()->see('Hold Aldith no longer')->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
         $browser->until('nobody is held', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".seat-card.held").length === 0 && document.querySelector(".tried") === null'));
         $browser->press('Start the session')->see('sewing now')->see('Aldith');
         self::assertQuiet();

@@ -29,6 +29,8 @@ final class RestoreCommand extends Command
         try {
             $archive = Archive::open((string) $this->argument('file'));
             (new Restoring(DB::connection('restore'), $migrator, database_path('migrations')))->from($archive);
+            // Worked out by the same rules, the levels in it are those of today.
+            $archive->manifest->rules === null || Facts::note(Facts::RULES, $archive->manifest->rules);
             $follow();
             Facts::note(Facts::LAST_BACKUP, $archive->manifest->madeAt);
         } catch (BackupBroken $e) {

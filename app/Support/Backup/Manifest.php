@@ -24,6 +24,8 @@ final readonly class Manifest
         public array $migrations,
         public array $tables,
         public array $photos,
+        /** Digest of the rules its standings were worked out by; null: not known. */
+        public ?string $rules = null,
     ) {}
 
     public function rows(): int
@@ -34,7 +36,7 @@ final readonly class Manifest
     public function toJson(): string
     {
         return json_encode([
-            'kind' => self::KIND, 'format' => self::FORMAT, 'made_at' => $this->madeAt, 'photos' => $this->photos,
+            'kind' => self::KIND, 'format' => self::FORMAT, 'made_at' => $this->madeAt, 'photos' => $this->photos, 'rules' => $this->rules,
             'migrations' => $this->migrations, 'tables' => $this->tables,
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
@@ -64,6 +66,6 @@ final readonly class Manifest
         $tables !== [] || throw BackupBroken::manifest('it holds no table');
         $photos = is_array($read['photos'] ?? null) ? $read['photos'] : [];
 
-        return new self($read['made_at'], $migrations, $tables, ['count' => is_int($photos['count'] ?? null) ? $photos['count'] : 0, 'bytes' => is_int($photos['bytes'] ?? null) ? $photos['bytes'] : 0]);
+        return new self($read['made_at'], $migrations, $tables, ['count' => is_int($photos['count'] ?? null) ? $photos['count'] : 0, 'bytes' => is_int($photos['bytes'] ?? null) ? $photos['bytes'] : 0], is_string($read['rules'] ?? null) ? $read['rules'] : null);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Backup;
 
+use App\Support\Facts;
 use Illuminate\Database\Connection;
 
 /** The database as it is at one moment, whatever is kept meanwhile: one transaction with a consistent view, as the server's own dump takes it. */
@@ -30,10 +31,17 @@ final readonly class Snapshot
             $photos = $this->connection->table('sample_photos')->selectRaw('count(*) as n, coalesce(sum(length(image)), 0) as bytes')->first();
             /** @var object{n: int|string, bytes: int|string}|null $photos */
 
-            return new Manifest($madeAt, $tables->migrations(), $written, ['count' => (int) ($photos->n ?? 0), 'bytes' => (int) ($photos->bytes ?? 0)]);
+            return new Manifest($madeAt, $tables->migrations(), $written, ['count' => (int) ($photos->n ?? 0), 'bytes' => (int) ($photos->bytes ?? 0)], $this->rules());
         } finally {
             $pdo->exec('COMMIT');
         }
+    }
+
+    private function rules(): ?string
+    {
+        $rules = $this->connection->getSchemaBuilder()->hasTable('facts') ? $this->connection->table('facts')->where('name', Facts::RULES)->value('value') : null;
+
+        return is_string($rules) ? $rules : null;
     }
 
     /**

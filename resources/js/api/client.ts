@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { busyWith } from '../app/busy'
 import type { components, paths } from './schema'
 
 export type View = components['schemas']
@@ -44,7 +45,7 @@ interface ErrorAnswer {
 export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     let answer: Answer<T>
     try {
-        answer = await call
+        answer = await busyWith(call)
     } catch (cause) {
         if (cause instanceof DOMException && cause.name === 'AbortError') throw cause
         throw new Problem(0, '(line)', 'The line to Open Seam is down.', 'What you typed is kept on this device.')

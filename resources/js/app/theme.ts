@@ -13,6 +13,8 @@ export const theme = createTheme({
     primaryShade: { light: 6, dark: 4 },
     defaultRadius: 4,
     cursorType: 'pointer',
+    // Whoever asked their system for less motion gets none.
+    respectReducedMotion: true,
     components: {
         // Locking the scroll would write a style sheet of its own, which the content policy refuses.
         Modal: { defaultProps: { lockScroll: false } },

@@ -1,5 +1,6 @@
 import { clear, createStore, del, entries, set } from 'idb-keyval'
 import type { View } from '../api/client'
+import { busyWith } from '../app/busy'
 import type { Photo } from './photos'
 
 export interface Own {
@@ -73,7 +74,7 @@ class Keeping {
 
     async putDraft(key: string, draft: Draft): Promise<void> {
         this.begun.set(key, draft)
-        await set(key, draft, this.drafts)
+        await busyWith(set(key, draft, this.drafts))
     }
 
     async dropDraft(key: string): Promise<void> {
@@ -88,7 +89,7 @@ class Keeping {
     async putRound(key: string, looks: Record<string, RoundLook>): Promise<void> {
         const round = { at: new Date().toISOString(), looks }
         this.rounds.set(ROUND + key, round)
-        await set(ROUND + key, round, this.drafts)
+        await busyWith(set(ROUND + key, round, this.drafts))
     }
 
     /** Oldest first; the same list until something changes. */
@@ -101,12 +102,12 @@ class Keeping {
 
     /** Done when it lies in the database: from then on it is not lost. */
     async put(item: Waiting): Promise<void> {
-        await set(item.body.id, item, this.spool)
+        await busyWith(set(item.body.id, item, this.spool))
         this.tell([...this.waiting.filter((w) => w.body.id !== item.body.id), item])
     }
 
     async drop(id: string): Promise<void> {
-        await del(id, this.spool)
+        await busyWith(del(id, this.spool))
         this.tell(this.waiting.filter((w) => w.body.id !== id))
     }
 

@@ -16,8 +16,6 @@ use RuntimeException;
 /** A headless browser with a driver of its own; both end with the process. */
 final class Browser
 {
-    private const PATIENCE_SECONDS = 15;
-
     /** @param  resource  $process */
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile) {}
 
@@ -29,14 +27,13 @@ final class Browser
         if ($process === false) {
             throw new RuntimeException('chromedriver did not start.');
         }
-        for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', $port) === false; $i++) {
-            usleep(100_000);
-        }
+        Wait::until('chromedriver', fn (): bool => @fsockopen('127.0.0.1', $port) !== false);
         $profile = sys_get_temp_dir().'/seam-browser-'.bin2hex(random_bytes(4));
         $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
             '--disable-sync', '--disable-dev-shm-usage', '--disable-extensions', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB',
-            '--window-size=1280,800', "--user-data-dir=$profile",
+            // Nothing moves: what is there is where it stays.
+            '--force-prefers-reduced-motion', '--window-size=1280,800', "--user-data-dir=$profile",
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -88,9 +85,25 @@ final class Browser
     /** Nobody is signed in any more. The page is left first: a request under way would bring its cookie back. */
     public function forget(): self
     {
+        $this->rest();
+        // What the tab has in hand goes too, as at sign-out.
+        $this->driver->executeScript('try { sessionStorage.clear() } catch { }');
         $this->driver->get('about:blank');
-        usleep(500_000);
         (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
+
+        return $this;
+    }
+
+    /** Waits until no request and no write to the browser's database is under way, and nothing moves. */
+    public function rest(): self
+    {
+        $quiet = 0;
+        $this->until('the page at rest', function () use (&$quiet): bool {
+            // Twice in turn: between a click and its request there is a moment.
+            $quiet = $this->driver->executeScript('return document.readyState === "complete" && document.documentElement.dataset.busy === undefined && document.getAnimations().length === 0') === true ? $quiet + 1 : 0;
+
+            return $quiet >= 3;
+        });
 
         return $this;
     }
@@ -122,9 +135,13 @@ final class Browser
 
     public function click(string $css): self
     {
-        $this->find($css);
-        $this->driver->executeScript('document.querySelector(arguments[0]).scrollIntoView({block: "center"})', [$css]);
-        $this->find($css)->click();
+        $this->until("$css that can be clicked", function () use ($css): bool {
+            $this->driver->executeScript('document.querySelector(arguments[0])?.scrollIntoView({block: "center"})', [$css]);
+            $element = $this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null;
+            $element?->click();
+
+            return $element !== null;
+        });
 
         return $this;
     }
@@ -132,13 +149,13 @@ final class Browser
     /** Clicks the first button or link with these words. */
     public function press(string $words): self
     {
-        $element = null;
-        $this->until("a button “{$words}”", function () use ($words, &$element): bool {
+        // Found and clicked in one go: what is drawn anew between the two is found again.
+        $this->until("a button “{$words}” that can be pressed", function () use ($words): bool {
             $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
+            $element?->click();
 
             return $element !== null;
         });
-        $element?->click();
 
         return $this;
     }
@@ -171,25 +188,14 @@ final class Browser
     }
 
     /** @param  callable(): bool  $holds */
-    public function until(string $what, callable $holds): void
+    public function until(string $what, callable $holds, float $seconds = Wait::SECONDS): void
     {
-        $end = microtime(true) + self::PATIENCE_SECONDS;
-        while (microtime(true) < $end) {
-            try {
-                if ($holds()) {
-                    return;
-                }
-            } catch (\Facebook\WebDriver\Exception\WebDriverException) {
-                // The page is changing under the hand; look again.
-            }
-            usleep(80_000);
-        }
-        throw new RuntimeException("Waited in vain for $what at {$this->driver->getCurrentURL()}. The page says: ".mb_substr($this->text(), 0, 1500));
+        Wait::until($what, $holds, $seconds, fn (): string => "At {$this->driver->getCurrentURL()} the page says: ".mb_substr($this->text(), 0, 1500));
     }
 
     public function picture(string $file): void
     {
-        usleep(350_000);
+        $this->rest();
         $this->driver->takeScreenshot($file);
     }
 

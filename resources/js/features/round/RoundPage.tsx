@@ -90,6 +90,8 @@ function Walk(props: WalkProps) {
     const [chosen, setChosen] = useState<string | null>(() => students.find((s) => !done.has(s.student))?.student ?? null)
     const [panel, setPanel] = useState<string | null>(null)
     const form = useRef<HTMLFormElement>(null)
+    // Kept a moment ago: known here before the list has been read again.
+    const finished = useRef(new Set<string>())
     const at = students.findIndex((s) => s.student === chosen)
     const who = students[at]
     useEffect(() => {
@@ -111,7 +113,8 @@ function Walk(props: WalkProps) {
     }
     const onward = (from: string) => {
         const i = students.findIndex((s) => s.student === from)
-        const next = [...students.slice(i + 1), ...students.slice(0, i)].find((s) => !done.has(s.student) && s.student !== from)
+        finished.current.add(from)
+        const next = [...students.slice(i + 1), ...students.slice(0, i)].find((s) => !done.has(s.student) && !finished.current.has(s.student))
         setChosen(next?.student ?? null)
     }
     // The next student does not wait until everything has been read again.
@@ -121,7 +124,7 @@ function Walk(props: WalkProps) {
             body: { id: look.id, class: id, student: who.student, lesson: lesson.id, version: lesson.version, readings: look.readings, faults: [], settings: {}, drill: null, replaces: kept?.alone === true ? kept.sample : null, known: null },
             name: who.name, title: `${lesson.title}: ${row.title}`,
         })
-        setSaid({ ...said, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') })
+        setSaid((was) => ({ ...was, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') }))
         await put(Object.fromEntries(Object.entries(looks).filter(([s]) => s !== who.student)))
         onward(who.student)
         void queries.invalidateQueries({ queryKey: ['today', id] })

@@ -80,7 +80,7 @@ function Acts({ s }: { s: View['SampleView'] }) {
                 <>
                     <p>{t('It stays here, struck through, and does not count for any level or for the next lesson. It can be brought back.')}</p>
                     <Textarea label={t('Why (if you like)')} value={text} maxLength={1000} autosize minRows={2} onChange={(e) => setText(e.currentTarget.value)} />
-                    <Button loading={withdraw.isPending} onClick={() => withdraw.mutate(undefined)}>{t('Withdraw it')}</Button>
+                    <Button loading={withdraw.isPending} onClick={() => withdraw.mutate(undefined)}>{t('Yes, it does not count')}</Button>
                 </>
             )}
             <Trouble error={note.error ?? withdraw.error ?? back.error} />

@@ -83,7 +83,8 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
 function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean; teaches: boolean }) {
     const lessons = useLessons()
     const [choosing, setChoosing] = useState(false)
-    const [panel, setPanel] = useState(false)
+    // The one that was opened: a newer sample does not take its place under the hand.
+    const [panel, setPanel] = useState<string | null>(null)
     const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
     return (
         <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
@@ -102,7 +103,7 @@ function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s:
                     </div>
                 </div>
             </td>
-            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><button type="button" className="link kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(true)}>{s.last.title.replace(/:.*/, '')}</button><small>{s.last.text}</small></>}</td>
+            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><button type="button" className="link kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(s.last?.id ?? null)}>{s.last.title.replace(/:.*/, '')}</button><small>{s.last.text}</small></>}</td>
             <td>
                 <span className="with-link">
                     <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
@@ -112,7 +113,7 @@ function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s:
             </td>
             <td className="act-cell">
                 <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>{t('Look at the sample')}</Link>
-                <SamplePanel sample={panel ? (s.last?.id ?? null) : null} onClose={() => setPanel(false)} />
+                <SamplePanel sample={panel} onClose={() => setPanel(null)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
             </td>
         </tr>
