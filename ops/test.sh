@@ -84,7 +84,7 @@ if wanted browser; then
 fi
 if wanted recovery; then
     title "Killed, destroyed, restored, tried from outside"
-    vendor/bin/phpunit --testsuite recovery
+    vendor/bin/phpunit --testsuite recovery ${SEAM_FILTER:+--filter "$SEAM_FILTER"}
 fi
 say
 say "All that was asked has passed."

@@ -52,10 +52,22 @@ final class Problems
                 $e instanceof AuthenticationException => self::answer(401, '(sign-in)', null, 'You are not signed in, or your session has ended. Sign in and send it again.'),
                 $e instanceof ModelNotFoundException => self::answer(404, '(address)', null, 'There is nothing here, or it belongs to another studio.'),
                 $e instanceof HttpExceptionInterface => self::http($e),
+                self::isFull($e) => self::answer(507, '(disk)', null, 'The disk of the server is full: nothing more can be kept until there is room. Tell whoever looks after it.', 'What you typed is safe on this device, and is sent by itself when there is room.'),
                 $e instanceof QueryException => self::answer(503, '(database)', null, 'The database does not answer. Try again in a moment.'),
                 default => self::answer(500, '(program)', null, 'Something went wrong in the program. It was noted.'),
             };
         });
+    }
+
+    /** The database, or a file beside it, finds no room. */
+    private static function isFull(Throwable $e): bool
+    {
+        // 3 and 1026: error on write; 1021: disk full; 1030: error of the storage engine; 1114: the table is full.
+        $code = $e instanceof QueryException ? $e->errorInfo[1] ?? null : null;
+
+        return in_array($code, [1021, 1114], true)
+            || (in_array($code, [3, 1026, 1030], true) && preg_match('/(Errcode|error):? ?"?28\\b|No space left/i', $e->getMessage()) === 1)
+            || (! $e instanceof QueryException && str_contains($e->getMessage(), 'No space left on device'));
     }
 
     private static function invalid(ValidationException $e): JsonResponse
