@@ -7,8 +7,9 @@ $var = rtrim((string) (getenv('SEAM_VAR') ?: dirname(__DIR__).'/var'), '/');
 
 return [
     'var' => $var,
-    // Who may open a studio: closed (with a link that whoever runs this makes), or open (anybody).
-    'registration' => env('SEAM_REGISTRATION', 'closed'),
+    // Who may open a studio after the first: nobody (closed), whoever holds a link that the operator made
+    // (invitation), or anybody (open).
+    'registration' => env('SEAM_REGISTRATION', 'invitation'),
     // Names this is reached by, besides this machine's own and that of SEAM_URL; with commas between.
     'hosts' => array_values(array_filter(explode(',', (string) env('SEAM_HOSTS', '')))),
     // Addresses of proxies whose word about the visitor counts; with commas between.

@@ -54,7 +54,7 @@ $measure('HTTP: saving a sample, graded, with the next lesson', 100, fn (): floa
 $measure('HTTP: Today, ten students', 50, fn (): float => $call('GET', "/api/classes/$class/today")[0]);
 $measure('HTTP: Class, ten students × 48 skills', 50, fn (): float => $call('GET', "/api/classes/$class")[0]);
 // A large class: 40 students, twelve samples each, all 48 skills.
-$large = $call('POST', '/api/classes', ['name' => 'Large', 'students' => array_map(fn (int $i): string => "Student $i", range(1, 40)), 'starts_on' => '2026-05-07', 'time' => '18:30', 'sessions' => 8, 'minutes' => 120, 'helpers' => 2, 'machines' => 1])[1]['id'];
+$large = $call('POST', '/api/classes', ['name' => 'Large', 'students' => array_map(fn (int $i): string => "Student $i", range(1, 40)), 'starts_on' => '2026-05-07', 'time' => '18:30', 'began' => true, 'sessions' => 8, 'minutes' => 120, 'helpers' => 2, 'machines' => 1])[1]['id'];
 foreach (array_column($call('GET', "/api/classes/$large/today")[1]['students'], 'student') as $student) {
     for ($i = 0; $i < 12; $i++) {
         $call('POST', '/api/samples', ['id' => $ulid(), 'class' => $large, 'student' => $student] + $sample());

@@ -129,6 +129,23 @@ final class MigrationTest extends TestCase
         }
     }
 
+    /** Links that were handed out go on working, kept as digests; whoever opened a studio owns it. */
+    public function test_old_links_and_people_are_taken_over(): void
+    {
+        $this->firstVersion();
+        $this->migrate($this->files(0, 13));
+        $id = fn (int $n): string => '01h0000000000000000000000'.chr(96 + $n);
+        $token = str_repeat('aB3x', 10);
+        $this->scratch->table('users')->insert(array_map(fn (int $n): array => ['id' => $id($n), 'studio_id' => $id(1), 'name' => "T $n", 'email' => "t$n@x.example", 'password' => 'x'], [7, 8]));
+        $this->scratch->table('enrolments')->insert(['id' => $id(9), 'studio_id' => $id(1), 'class_id' => $id(4), 'student_id' => $id(5), 'seat' => 1, 'page_token' => $token]);
+        $this->migrate($this->files(0, count($this->migrator->getMigrationFiles(database_path('migrations')))));
+        $enrolment = (array) $this->scratch->table('enrolments')->first();
+        self::assertSame(hash('sha256', $token), $enrolment['page_hash']);
+        self::assertNotNull($enrolment['page_until']);
+        self::assertArrayNotHasKey('page_token', $enrolment);
+        self::assertSame(['owner', 'teacher'], $this->scratch->table('users')->orderBy('id')->pluck('role')->all());
+    }
+
     public function test_the_first_tables_cut_short(): void
     {
         $this->run = 0;

@@ -203,7 +203,7 @@ final class PeopleTest extends TestCase
 
     public function test_a_studio_is_opened_with_a_link_that_works_once(): void
     {
-        config(['seam.registration' => 'closed']);
+        config(['seam.registration' => 'invitation']);
         $body = ['studio' => 'Attic', 'name' => 'Wren', 'email' => 'wren@attic.example', 'password' => 'three plain words', 'timezone' => 'UTC'];
         $this->getJson('/api/registration')->assertOk()->assertJsonPath('open', false);
         $this->assertProblem($this->postJson('/api/studios', $body), 422, 'link', 'opened here with a link');
@@ -213,6 +213,11 @@ final class PeopleTest extends TestCase
         $this->postJson('/api/studios', ['link' => $link] + $body)->assertNoContent();
         $this->assertProblem($this->postJson('/api/studios', ['link' => $link, 'email' => 'x@attic.example'] + $body), 422, 'link', 'opened here with a link');
         self::assertSame(1, Studio::query()->where('name', 'Attic')->count());
+        // Closed after the first one, no link opens another.
+        config(['seam.registration' => 'closed']);
+        $this->artisan('seam:user', ['what' => 'invite-studio'])->assertFailed();
+        $more = $this->app?->make(Registration::class)->newLink() ?? '';
+        $this->assertProblem($this->postJson('/api/studios', ['link' => $more, 'email' => 'x@attic.example'] + $body), 422, 'link', 'opened here with a link');
     }
 
     public function test_a_private_page_ends_and_is_compared_exactly(): void

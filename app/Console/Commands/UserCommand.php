@@ -71,6 +71,9 @@ final class UserCommand extends Command
 
     private function opening(Registration $registration): int
     {
+        if (! $registration->takesLinks()) {
+            return $this->wrong('No more studios are opened here: SEAM_REGISTRATION=closed is set.');
+        }
         $this->line('Hand this link on; it works once, for a week, to open a studio:');
         $this->line('  '.url('/open-a-studio/'.$registration->newLink()));
 

@@ -14,8 +14,8 @@ use OpenSeam\Core\InputError;
 use SensitiveParameter;
 
 /**
- * Who may open a studio: as SEAM_REGISTRATION says, nobody, whoever holds a link that the operator made,
- * or anybody. A link is told once, works once and ends after a week.
+ * Who may open a studio: the first one whoever holds the link that was printed; then, as SEAM_REGISTRATION
+ * says, nobody, whoever holds a link that the operator made, or anybody. A link is told once, works once and ends after a week.
  */
 final readonly class Registration
 {
@@ -26,6 +26,12 @@ final readonly class Registration
     public function isOpen(): bool
     {
         return config('seam.registration') === 'open';
+    }
+
+    /** A link opens a studio: the first one always, others unless it is closed. */
+    public function takesLinks(): bool
+    {
+        return $this->isFirst() || config('seam.registration') !== 'closed';
     }
 
     /** Nobody has a studio of their own yet. */
@@ -59,7 +65,7 @@ final readonly class Registration
     {
         $hash = Link::read($token ?? '');
         [$kept, $until] = explode(' ', (DB::table('facts')->where('name', Facts::OPENING)->lockForUpdate()->value('value') ?? ' ').' ');
-        $hash !== null && hash_equals((string) $kept, $hash) && (int) $until > time()
+        $this->takesLinks() && $hash !== null && hash_equals((string) $kept, $hash) && (int) $until > time()
             || throw InputError::at('link', null, 'A studio is opened here with a link from whoever runs this Open Seam, and this one does not work (any more). They get a new one with: ./seam user invite-studio');
         DB::table('facts')->where('name', Facts::OPENING)->delete();
     }
