@@ -126,6 +126,9 @@ start_web() {
 
 stop_web() { ! supervisor_runs || supervisor stop scheduler web php >/dev/null 2>&1 || true; }
 
+# A process that is gone already is no failure.
+signal() { kill "$@" 2>/dev/null || true; }
+
 stop_services() {
     [ -d "$RUN" ] || return 0
     : >"$RUN/stopping" 2>/dev/null || true
@@ -139,7 +142,7 @@ stop_services() {
         alive "$RUN/supervisor.pid" || break
         sleep 0.1
     done
-    alive "$RUN/guard.pid" && kill "$(cat "$RUN/guard.pid")" 2>/dev/null
+    if alive "$RUN/guard.pid"; then signal "$(cat "$RUN/guard.pid")"; fi
     end_leftovers
     rm -f "$RUN/guard.pid" "$RUN/supervisor.pid" "$RUN/supervisor.sock"
 }
@@ -147,26 +150,26 @@ stop_services() {
 # Whatever an earlier run left behind, by its process groups; the database is asked before it is ended.
 end_leftovers() {
     local file name group pid pids i
-    alive "$RUN/guard.pid" && grep -qs guard.sh "/proc/$(cat "$RUN/guard.pid")/cmdline" && kill -9 "$(cat "$RUN/guard.pid")" 2>/dev/null
-    alive "$RUN/supervisor.pid" && grep -qs supervisord "/proc/$(cat "$RUN/supervisor.pid")/cmdline" && kill -9 "$(cat "$RUN/supervisor.pid")" 2>/dev/null
+    alive "$RUN/guard.pid" && grep -qs guard.sh "/proc/$(cat "$RUN/guard.pid")/cmdline" && signal -9 "$(cat "$RUN/guard.pid")"
+    alive "$RUN/supervisor.pid" && grep -qs supervisord "/proc/$(cat "$RUN/supervisor.pid")/cmdline" && signal -9 "$(cat "$RUN/supervisor.pid")"
     for name in scheduler:php web:nginx php:php-fpm database:mariadbd; do
         file="$WEB/run/${name%%:*}.group"
         [ "$name" = database:mariadbd ] && file="$DB/run/database.group"
         pids=$(group_of "$file" "${name##*:}")
         [ -n "$pids" ] || continue
         # shellcheck disable=SC2086
-        kill $([ "$name" = database:mariadbd ] || echo -9) $pids 2>/dev/null
+        signal $([ "$name" = database:mariadbd ] || echo -9) $pids
         for i in $(seq 1 300); do
             [ -n "$(group_of "$file" "${name##*:}")" ] || break
             sleep 0.1
         done
         pids=$(group_of "$file" "${name##*:}")
         # shellcheck disable=SC2086
-        [ -z "$pids" ] || kill -9 $pids 2>/dev/null
+        [ -z "$pids" ] || signal -9 $pids
     done
     # An earlier version kept process ids only.
     for file in "$WEB/run/nginx.pid:nginx" "$WEB/run/fpm.pid:php-fpm" "$DB/run/my.pid:mariadbd"; do
-        alive "${file%%:*}" && grep -qs "${file##*:}" "/proc/$(cat "${file%%:*}")/comm" && kill "$(cat "${file%%:*}")" 2>/dev/null && sleep 1
+        alive "${file%%:*}" && grep -qs "${file##*:}" "/proc/$(cat "${file%%:*}")/comm" && signal "$(cat "${file%%:*}")" && sleep 1
     done
     return 0
 }
