@@ -38,11 +38,14 @@ reads() {
 settle_place() {
     is_root || return 0
     ensure_account
-    local key moved
+    local key moved above
     key=$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)
-    if ! as_web test -x "$(dirname "$SEAM_VAR")" 2>/dev/null; then
-        [ "$SEAM_VAR" = "$ROOT/var" ] || fail "the account $WEB_ACCOUNT cannot reach $SEAM_VAR. Choose a folder that others may pass through."
-        moved="$SYSTEM_PLACE/$key/var"
+    # What of the way there exists already; the rest is made.
+    above=$(dirname "$SEAM_VAR")
+    until [ -d "$above" ]; do above=$(dirname "$above"); done
+    if ! as_web test -x "$above" 2>/dev/null; then
+        [[ "$SEAM_VAR/" == "$ROOT/var/"* ]] || fail "the account $WEB_ACCOUNT cannot reach $SEAM_VAR. Choose a folder that others may pass through."
+        moved="$SYSTEM_PLACE/$key/${SEAM_VAR#"$ROOT/"}"
         mkdir -p "$SYSTEM_PLACE/$key"
         chmod 711 "$SYSTEM_PLACE" "$SYSTEM_PLACE/$key"
         # Data of an earlier version lay in the checkout.
