@@ -36,10 +36,10 @@ if wanted static; then
     npm run --silent check
     npm run --silent lint
     title "Contract and bundle are not stale"
-    php artisan seam:contract --to=var/test/openapi.json
-    cmp docs/formats/openapi.json var/test/openapi.json || fail "docs/formats/openapi.json is stale: run ./seam artisan seam:contract, then npm run types."
-    npx openapi-typescript var/test/openapi.json -o var/test/schema.d.ts >/dev/null
-    cmp resources/js/api/schema.d.ts var/test/schema.d.ts || fail "resources/js/api/schema.d.ts is stale: run npm run types."
+    php artisan seam:contract --to="$SEAM_VAR/openapi.json"
+    cmp docs/formats/openapi.json "$SEAM_VAR/openapi.json" || fail "docs/formats/openapi.json is stale: run ./seam artisan seam:contract, then npm run types."
+    npx openapi-typescript "$SEAM_VAR/openapi.json" -o "$SEAM_VAR/schema.d.ts" >/dev/null
+    cmp resources/js/api/schema.d.ts "$SEAM_VAR/schema.d.ts" || fail "resources/js/api/schema.d.ts is stale: run npm run types."
     artisan seam:cache-curriculum
 fi
 if wanted core; then

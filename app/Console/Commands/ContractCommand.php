@@ -44,7 +44,8 @@ final class ContractCommand extends Command
         }
         $contract['paths'] += self::calculations();
         $to = $this->option('to');
-        file_put_contents(base_path(is_string($to) ? $to : ''), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+        $to = is_string($to) ? $to : '';
+        file_put_contents(str_starts_with($to, '/') ? $to : base_path($to), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 
         return self::SUCCESS;
     }

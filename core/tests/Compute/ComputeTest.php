@@ -113,7 +113,7 @@ final class ComputeTest extends TestCase
         $stitch = '{"stitches":10,"span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4';
         yield 'unknown field' => ['read-stitch-length', $stitch.',"colour":"red"}', 'colour', 'Allowed: stitches'];
         yield 'missing' => ['read-stitch-length', '{"stitches":10}', 'span_mm', 'missing'];
-        yield 'negative' => ['read-stitch-length', '{"stitches":-1,"span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4}', 'stitches', 'above 0'];
+        yield 'negative' => ['read-stitch-length', '{"stitches":-1,"span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4}', 'stitches', 'from 0.5 to 10000'];
         yield 'text for a number' => ['read-stitch-length', '{"stitches":"ten","span_mm":25,"target_mm":2.5,"met_mm":0.2,"near_mm":0.4}', 'stitches', 'a number'];
         yield 'near inside met' => ['read-stitch-length', '{"stitches":10,"span_mm":25,"target_mm":2.5,"met_mm":0.4,"near_mm":0.2}', 'near_mm', 'at least'];
         yield 'broken json' => ['read-seam', '{"target_mm":', '(input)', 'JSON'];

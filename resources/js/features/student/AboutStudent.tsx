@@ -19,7 +19,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     const zone = useMe().data?.timezone ?? 'UTC'
     return (
         <section className="about-student">
-            <h3>{t('Note (only you see it)')}</h3>
+            <h3>{t('Note (only teachers see it)')}</h3>
             <textarea aria-label={t('Note')} value={note} maxLength={1000} rows={2} onChange={(e) => setNote(e.currentTarget.value)} onBlur={() => note !== s.note && keep.mutate({ note })} />
             <h3>{t('Wants to come to')}</h3>
             <p className="wish-list">

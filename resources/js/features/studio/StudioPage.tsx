@@ -26,11 +26,11 @@ export default function StudioPage() {
             <div className="settings-cols">
                 <div>
                     <StudioClasses s={s} />
+                    {owner && <About key={s.name + s.timezone} s={s} />}
                 </div>
                 {owner && (
                     <div>
                         <People s={s} />
-                        <About key={s.name + s.timezone} s={s} />
                         <Keeping key={`${s.archive_after_days}.${s.delete_after_days ?? ''}.${s.page_weeks}`} s={s} zone={me.data.timezone} />
                         <Close s={s} />
                     </div>
