@@ -64,13 +64,13 @@ http {
             add_header X-Content-Type-Options nosniff;
             try_files \$uri =404;
         }
-        error_page 413 @too-large;
+        error_page 413 =413 @too-large;
         location @too-large {
             default_type application/json;
             return 413 '{"error":{"field":"(body)","got":null,"message":"This is too much at once: at most 2048 kB can be sent.","kept":"Nothing was stored; what you typed is still on the screen."}}';
         }
         # A calculation that took too long, or a server that is just coming back.
-        error_page 502 503 504 @busy;
+        error_page 502 503 504 =503 @busy;
         location @busy {
             default_type application/json;
             add_header Retry-After 5 always;
