@@ -69,7 +69,8 @@ final class HandTest extends BrowserCase
     {
         $browser = $this->signIn();
         $class = $this->classId();
-        $browser->driver->executeScript('const s = [...document.querySelectorAll(".state-choice")].find((x) => x.getAttribute("aria-label").includes("Wilmot")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "absent"); s.dispatchEvent(new Event("change", {bubbles: true}))');
+        $wilmot = fn (string $state) => $browser->driver->executeScript('const s = [...document.querySelectorAll(".state-choice")].find((x) => x.getAttribute("aria-label").includes("Wilmot")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[0]); s.dispatchEvent(new Event("change", {bubbles: true}))', [$state]);
+        $wilmot('absent');
         $browser->until('Wilmot is away', fn (): bool => $browser->driver->executeScript('return document.querySelector("tr.away")?.innerText.includes("Wilmot") ?? false') === true);
         $browser->rest();
         $browser->go("/round/$class?lesson=safe-seat&row=habits")->see('Isaura')->find('[data-reading]');
@@ -88,6 +89,10 @@ final class HandTest extends BrowserCase
         $browser->keys('y', self::ENTER)->press('Keep, and on')->see('Tobiah')->rest();
         $kept = $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[0].kept.filter((k) => k.lesson === "safe-seat").length))', [$class]);
         self::assertSame(1, $kept);
+        $browser->press('Today')->see('sewing now')->rest();
+        $wilmot('here');
+        $browser->until('Wilmot is back', fn (): bool => $browser->driver->executeScript('return document.querySelector("tr.away") === null') === true);
+        $browser->rest();
         self::assertQuiet();
     }
 

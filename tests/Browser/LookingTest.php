@@ -113,7 +113,7 @@ final class LookingTest extends BrowserCase
         $browser->press('the cloth edge');
         $click([[600, 50], [600, 400]]);
         // A click goes by whole pixels of the screen.
-        $browser->see('a stitch, over 3');
+        $browser->see('a stitch, over 3')->see(' to the edge');
         self::assertMatchesRegularExpression('/2\.5[0-8]? mm ± [\d.]+ a stitch, over 3/', $browser->text());
         self::assertMatchesRegularExpression('/25\.[2-6]\d? mm ± [\d.]+ to the edge/', $browser->text());
         self::assertQuiet();

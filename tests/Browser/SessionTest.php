@@ -39,11 +39,13 @@ final class SessionTest extends BrowserCase
         $browser = $this->signIn()->see('sewing now');
         $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice")[4]; s.focus()');
         $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].value');
+        $away = fn (): bool => (bool) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].closest("tr").classList.contains("away")');
+        self::assertFalse($away());
         $browser->keys(WebDriverKeys::ARROW_DOWN);
-        $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 1);
+        $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $away());
         // The row is still in hand: the keys go on from there.
         $browser->keys(WebDriverKeys::ARROW_UP);
-        $browser->until('Keziah is here', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("tr.away").length') === 0);
+        $browser->until('Keziah is here', fn (): bool => $state() === 'here' && ! $away());
         self::assertQuiet();
     }
 

@@ -151,7 +151,7 @@ final class Browser
     {
         // Found and clicked in one go: what is drawn anew between the two is found again.
         $this->until("a button “{$words}” that can be pressed", function () use ($words): bool {
-            $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
+            $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
             $element?->click();
 
             return $element !== null;
