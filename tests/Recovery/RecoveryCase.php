@@ -12,6 +12,9 @@ use Symfony\Component\Process\Process;
 /** Against the served set-up of `./seam test recovery`, with its own processes to kill and data to lose. */
 abstract class RecoveryCase extends TestCase
 {
+    /** What these tests run under is not what is served: a set-up started from here is a real one. */
+    private const NOT_OURS = ['APP_ENV', 'CACHE_STORE', 'MAIL_MAILER', 'BCRYPT_ROUNDS'];
+
     protected string $var;
 
     private string $jar;
@@ -23,6 +26,10 @@ abstract class RecoveryCase extends TestCase
             self::markTestSkipped('These tests end the servers they run against: run ./seam test recovery.');
         }
         $this->var = $var;
+        foreach (self::NOT_OURS as $name) {
+            putenv($name);
+            unset($_ENV[$name], $_SERVER[$name]);
+        }
         $this->jar = (string) tempnam(sys_get_temp_dir(), 'seam-jar');
         $this->mended();
     }
