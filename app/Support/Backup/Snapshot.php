@@ -28,10 +28,8 @@ final readonly class Snapshot
             foreach ($tables->all() as $table => $columns) {
                 $written[$table] = self::table($tables, $table, $columns, "$folder/$table.jsonl") + ['columns' => $columns];
             }
-            $photos = $this->connection->table('sample_photos')->selectRaw('count(*) as n, coalesce(sum(length(image)), 0) as bytes')->first();
-            /** @var object{n: int|string, bytes: int|string}|null $photos */
 
-            return new Manifest($madeAt, $tables->migrations(), $written, ['count' => (int) ($photos->n ?? 0), 'bytes' => (int) ($photos->bytes ?? 0)], $this->rules());
+            return new Manifest($madeAt, $tables->migrations(), $written, $tables->photos(), $this->rules());
         } finally {
             $pdo->exec('COMMIT');
         }

@@ -91,4 +91,13 @@ final readonly class Tables
 
         return ['rows' => $rows, 'sha256' => hash_final($hash)];
     }
+
+    /** @return array{count: int, bytes: int} photos and what they weigh */
+    public function photos(): array
+    {
+        $photos = $this->connection->table('sample_photos')->selectRaw('count(*) as n, coalesce(sum(length(image)), 0) as bytes')->first();
+        /** @var object{n: int|string, bytes: int|string}|null $photos */
+
+        return ['count' => (int) ($photos->n ?? 0), 'bytes' => (int) ($photos->bytes ?? 0)];
+    }
 }
