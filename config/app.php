@@ -7,6 +7,8 @@ return [
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
     'url' => env('APP_URL', 'http://127.0.0.1:8377'),
+    // The address above is vouched for by this machine's own small authority.
+    'own_authority' => (bool) env('SEAM_OWN_AUTHORITY', false),
     'timezone' => 'UTC',
     'locale' => 'en',
     'fallback_locale' => 'en',

@@ -52,12 +52,19 @@ make_certificate() {
 settle_network() {
     SEAM_NETWORK=${SEAM_NETWORK:-$(setting SEAM_NETWORK)}
     [ "$SEAM_NETWORK" = yes ] || return 0
+    # Set for once before the command, or for good among the settings.
+    SEAM_HOSTS=${SEAM_HOSTS:-$(setting SEAM_HOSTS)} SEAM_TLS_PORT=${SEAM_TLS_PORT:-$(setting SEAM_TLS_PORT)}
+    SEAM_TLS_CERT=${SEAM_TLS_CERT:-$(setting SEAM_TLS_CERT)} SEAM_TLS_KEY=${SEAM_TLS_KEY:-$(setting SEAM_TLS_KEY)}
     SEAM_TLS_PORT=${SEAM_TLS_PORT:-8443}
     port_taken "$SEAM_TLS_PORT" && ! supervisor_runs && fail "port $SEAM_TLS_PORT, which the network needs, is taken by another program. Choose another with SEAM_TLS_PORT=…"
     make_certificate
     local first
     first=$(network_addresses | head -n 1)
     SEAM_HOSTS=$({ network_names; network_addresses; } | sort -u | paste -sd,)
-    [ -n "${SEAM_URL:-$(setting SEAM_URL)}" ] || APP_URL="https://${first:-localhost}:$SEAM_TLS_PORT"
-    export SEAM_HOSTS SEAM_TLS_PORT APP_URL
+    SEAM_OWN_AUTHORITY=false
+    if [ -z "${SEAM_URL:-$(setting SEAM_URL)}" ]; then
+        APP_URL="https://${first:-localhost}:$SEAM_TLS_PORT"
+        [ -n "${SEAM_TLS_CERT:-}" ] || SEAM_OWN_AUTHORITY=true
+    fi
+    export SEAM_HOSTS SEAM_TLS_PORT SEAM_OWN_AUTHORITY APP_URL
 }

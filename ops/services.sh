@@ -12,8 +12,7 @@ chmod=0600
 nodaemon=true
 pidfile=$RUN/supervisor.pid
 logfile=$SEAM_VAR/log/supervisor.log
-logfile_maxbytes=500KB
-logfile_backups=2
+logfile_maxbytes=0
 umask=077
 $(is_root && echo user=root)
 [rpcinterface:supervisor]
@@ -24,8 +23,32 @@ $(program database "$db" 10 60 TERM)
 $([ "${1:-}" != all ] || program php "$web" 20 15 QUIT)
 $([ "${1:-}" != all ] || program web "$web" 30 15 QUIT)
 $([ "${1:-}" != all ] || [ -n "${SEAM_NO_SCHEDULER:-}" ] || program scheduler "$web" 40 15 TERM)
+$([ "${1:-}" != all ] || program logs "$(id -un)" 50 15 TERM)
 TEXT
     mv "$RUN/supervisord.conf.new" "$RUN/supervisord.conf"
+}
+
+# Every log of the services is put aside each day, or when it is large, and gone after 14 days.
+# An empty one too: the age of the old ones is only looked at when the log itself is put aside.
+write_log_settings() {
+    local su=""
+    chmod 600 "$SEAM_VAR"/log/*.log* 2>/dev/null || true
+    is_root && su="su $(web_account) $(id -gn "$(web_account)")"
+    (umask 077 && cat >"$RUN/logrotate.conf") <<TEXT
+daily
+maxsize 500k
+rotate 14
+maxage 14
+ifempty
+missingok
+copytruncate
+nocompress
+$SEAM_VAR/log/*.log {
+}
+$WEB/run/php.log {
+    $su
+}
+TEXT
 }
 
 # program NAME ACCOUNT ORDER SECONDS-TO-STOP SIGNAL
@@ -45,8 +68,7 @@ stopsignal=$5
 stopwaitsecs=$4
 redirect_stderr=true
 stdout_logfile=$SEAM_VAR/log/$1.log
-stdout_logfile_maxbytes=500KB
-stdout_logfile_backups=3
+stdout_logfile_maxbytes=0
 TEXT
 }
 
@@ -57,7 +79,7 @@ database_environment() {
 service_environment() {
     local name list
     list="$(database_environment),DB_PORT=\"$SEAM_DB_PORT\",DB_DATABASE=\"$DB_DATABASE\",APP_URL=\"$APP_URL\""
-    for name in SEAM_NOW SEAM_REGISTRATION SEAM_HOSTS; do
+    for name in SEAM_NOW SEAM_REGISTRATION SEAM_HOSTS SEAM_OWN_AUTHORITY; do
         [ -z "${!name:-}" ] || list="$list,$name=\"${!name}\""
     done
     printf '%s' "$list"
@@ -103,6 +125,7 @@ start_database() {
 # What runs goes on with the new settings and the new code; what does not run is started.
 start_web() {
     write_web_settings
+    write_log_settings
     write_supervisor_settings all
     start_supervisor
     local ran=no
@@ -113,7 +136,7 @@ start_web() {
     # Programs whose settings changed are ended and started; the database stays up where nothing of it changed.
     supervisor update >/dev/null 2>&1 || true
     # shellcheck disable=SC2046
-    supervisor start database php web $([ -n "${SEAM_NO_SCHEDULER:-}" ] || echo scheduler) >/dev/null 2>&1 || true
+    supervisor start database php web logs $([ -n "${SEAM_NO_SCHEDULER:-}" ] || echo scheduler) >/dev/null 2>&1 || true
     # The code cache does not look at the files again by itself.
     [ "$ran" = no ] || { supervisor signal USR2 php && supervisor signal HUP web; } >/dev/null 2>&1 || true
     local i
@@ -124,7 +147,7 @@ start_web() {
     fail "the web server did not answer within 15 s. $(disk_hint)See $SEAM_VAR/log/ for what it said, and ./seam doctor."
 }
 
-stop_web() { ! supervisor_runs || supervisor stop scheduler web php >/dev/null 2>&1 || true; }
+stop_web() { ! supervisor_runs || supervisor stop logs scheduler web php >/dev/null 2>&1 || true; }
 
 # A process that is gone already is no failure.
 signal() { kill "$@" 2>/dev/null || true; }
@@ -133,7 +156,7 @@ stop_services() {
     [ -d "$RUN" ] || return 0
     : >"$RUN/stopping" 2>/dev/null || true
     if supervisor_runs; then
-        supervisor stop scheduler web php >/dev/null 2>&1 || true
+        supervisor stop logs scheduler web php >/dev/null 2>&1 || true
         supervisor stop database >/dev/null 2>&1 || true
         supervisor shutdown >/dev/null 2>&1 || true
     fi

@@ -30,7 +30,7 @@ say
 say "  Open Seam is ready:  $APP_URL"
 if [ "${SEAM_NETWORK:-}" = yes ]; then
     artisan seam:qr "$APP_URL"
-    [ -n "${SEAM_TLS_CERT:-}" ] || say "  A device warns until it trusts this machine, once: $APP_URL/open-seam-authority.crt"
+    [ "$SEAM_OWN_AUTHORITY" != true ] || say "  A device warns until it trusts this machine, once: $APP_URL/open-seam-authority.crt"
 fi
 say "$welcome"
 say "  Stop it with:        ./seam stop"

@@ -7,6 +7,4 @@ WEB="$SEAM_VAR/web"
 clear_left "$WEB/run" php php-fpm
 rm -f "$WEB/run/fpm.sock"
 umask 077
-# Its own log: only what it says of itself, never of a request.
-[ "$(stat -c %s "$WEB/run/php.log" 2>/dev/null || echo 0)" -lt 500000 ] || mv "$WEB/run/php.log" "$WEB/run/php.log.1"
 exec "$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)" --nodaemonize -d opcache.enable=1 -d opcache.validate_timestamps=0 -y "$WEB/fpm.conf"

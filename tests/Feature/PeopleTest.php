@@ -16,6 +16,7 @@ use App\Places\Account\Registration;
 use App\Support\Clock;
 use App\Support\Facts;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
@@ -276,5 +277,34 @@ final class PeopleTest extends TestCase
         self::assertNotSame($after, $pulse());
         self::assertSame(1, Sample::query()->count());
         self::assertSame(1, SewingClass::query()->count());
+    }
+
+    public function test_the_studio_says_where_other_devices_open_it(): void
+    {
+        $this->actingAs($this->teacher());
+        config(['app.url' => 'http://127.0.0.1:8377']);
+        $this->getJson('/api/studio')->assertOk()->assertJsonPath('address', null)->assertJsonPath('address_code', [])->assertJsonPath('own_authority', false);
+        config(['app.url' => 'https://192.0.2.7:8443', 'app.own_authority' => true]);
+        $rows = $this->getJson('/api/studio')->assertOk()->assertJsonPath('address', 'https://192.0.2.7:8443')->assertJsonPath('own_authority', true)->json('address_code');
+        // ISO/IEC 18004: 26 bytes at level M take version 2, 25 cells; each finder is 7 cells with a light ring around its middle.
+        self::assertIsArray($rows);
+        self::assertCount(25, $rows);
+        foreach (['1111111', '1000001', '1011101', '1011101', '1011101', '1000001', '1111111'] as $y => $finder) {
+            self::assertSame($finder, substr($rows[$y], 0, 7));
+            self::assertSame($finder, substr($rows[$y], -7));
+            self::assertSame($finder, substr($rows[18 + $y], 0, 7));
+        }
+    }
+
+    public function test_the_square_in_the_terminal_has_its_light_margin_all_around(): void
+    {
+        Artisan::call('seam:qr', ['address' => 'https://192.0.2.7:8443']);
+        $lines = array_map(fn (string $l): string => substr($l, 2), explode("\n", rtrim(Artisan::output(), "\n")));
+        self::assertSame(str_repeat('█', 29), $lines[0]);
+        self::assertSame('██ ▄▄▄▄▄ █', mb_substr($lines[1], 0, 10));
+        foreach ($lines as $line) {
+            self::assertSame('██', mb_substr($line, 0, 2));
+            self::assertContains(mb_substr($line, -2), ['██', '▀▀']);
+        }
     }
 }

@@ -69,4 +69,27 @@ final class ClosedTest extends RecoveryCase
             self::assertStringNotContainsString($private, $logs);
         }
     }
+
+    public function test_every_log_of_the_services_is_gone_after_fourteen_days(): void
+    {
+        $logs = ["$this->var/log/database.log", "$this->var/log/php.log", "$this->var/log/web.log", "$this->var/log/logs.log", "$this->var/log/supervisor.log", "$this->var/web/run/php.log"];
+        $line = 'a line of today '.bin2hex(random_bytes(4));
+        foreach ($logs as $log) {
+            file_put_contents($log, "$line\n", FILE_APPEND);
+        }
+        $found = fn (): int => (int) trim((string) shell_exec('grep -rl '.escapeshellarg($line).' '.escapeshellarg("$this->var/log").' '.escapeshellarg("$this->var/web/run").' | wc -l'));
+        self::assertSame(count($logs), $found());
+        for ($day = 1; $day <= 15; $day++) {
+            $process = new Process(['/usr/sbin/logrotate', '--force', '--state', "$this->var/run/logrotate.state", "$this->var/run/logrotate.conf"]);
+            $process->run();
+            self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+            // A day passed: what was put aside is a day older.
+            $day > 13 || self::assertSame(count($logs), $found(), "day $day");
+        }
+        self::assertSame(0, $found(), 'the fifteenth day');
+        self::assertSame('0600', substr(sprintf('%o', fileperms("$this->var/log/web.log")), -4));
+        // The program that does it each hour is one of the services.
+        self::assertStringContainsString('logs', (string) shell_exec('/usr/bin/supervisorctl -c '.escapeshellarg("$this->var/run/supervisord.conf").' status logs'));
+        self::assertStringContainsString('RUNNING', (string) shell_exec('/usr/bin/supervisorctl -c '.escapeshellarg("$this->var/run/supervisord.conf").' status logs'));
+    }
 }

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Recovery;
 
+use Symfony\Component\Process\Process;
+
 /** Reached by its own names alone, over HTTPS in the workroom's network, and behind a proxy as the proxy says. */
 final class ReachableTest extends RecoveryCase
 {
     /**
      * @param  list<string>  $headers
+     * @param  array<int, mixed>  $more
      * @return array{int, string} status and headers
      */
-    private static function get(string $address, array $headers = [], ?string $authority = null): array
+    private static function get(string $address, array $headers = [], ?string $authority = null, array $more = []): array
     {
         $handle = curl_init($address);
         self::assertNotFalse($handle);
-        curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers, CURLOPT_TIMEOUT => 15] + ($authority === null ? [] : [CURLOPT_CAINFO => $authority]));
+        curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers, CURLOPT_TIMEOUT => 15] + ($authority === null ? [] : [CURLOPT_CAINFO => $authority]) + $more);
         $answer = (string) curl_exec($handle);
 
         return [curl_getinfo($handle, CURLINFO_RESPONSE_CODE), substr($answer, 0, curl_getinfo($handle, CURLINFO_HEADER_SIZE))];
@@ -63,6 +66,46 @@ final class ReachableTest extends RecoveryCase
         } finally {
             self::seam(['stop'], $env);
             exec('rm -rf '.escapeshellarg($var));
+        }
+    }
+
+    public function test_the_papers_own_lines_for_a_server_in_front_work(): void
+    {
+        $paper = (string) file_get_contents(self::root().'/docs/run/server.md');
+        self::assertSame(1, preg_match('/## nginx in front\s+```\n(.+?)\n```/s', $paper, $m));
+        $dir = sys_get_temp_dir().'/seam-front-'.bin2hex(random_bytes(3));
+        mkdir($dir, 0755);
+        $port = (string) random_int(38_000, 42_000);
+        $key = ['openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-subj', '/CN=sewing.example', '-addext', 'subjectAltName=DNS:sewing.example', '-keyout', "$dir/key", '-out', "$dir/pem"];
+        (new Process($key))->mustRun();
+        $base = (string) getenv('SEAM_BASE');
+        $block = strtr($m[1], ['listen 443 ssl' => "listen 127.0.0.1:$port ssl", '/etc/ssl/sewing.pem' => "$dir/pem", '/etc/ssl/sewing.key' => "$dir/key", 'http://127.0.0.1:8377' => $base]);
+        file_put_contents("$dir/conf", "daemon off;\npid $dir/pid;\nerror_log stderr;\nevents {}\nhttp {\n$block\n}\n");
+        $env = file_get_contents("$this->var/.env");
+        // As the paper has it set; taken back at the end.
+        file_put_contents("$this->var/.env", "SEAM_TRUSTED_PROXIES=127.0.0.1\nSEAM_URL=https://sewing.example\n", FILE_APPEND);
+        $front = new Process(['/usr/sbin/nginx', '-e', 'stderr', '-c', "$dir/conf"]);
+        try {
+            [$exit, $said] = self::seam(['start']);
+            self::assertSame(0, $exit, $said);
+            $front->start();
+            $at = "https://sewing.example:$port";
+            $through = [CURLOPT_RESOLVE => ["sewing.example:$port:127.0.0.1"], CURLOPT_CAINFO => "$dir/pem"];
+            $status = 0;
+            for ($i = 0; $i < 50 && $status === 0; $i++) {
+                [$status, $headers] = self::get("$at/", [], null, $through);
+                $status !== 0 || usleep(100_000);
+            }
+            self::assertSame(200, $status, $front->getErrorOutput());
+            self::assertMatchesRegularExpression('/set-cookie: open_seam_session=[^\n]*secure/i', $headers ?? '');
+            self::assertSame(400, self::get("$at/", ['Host: evil.example'], null, $through)[0]);
+            self::assertSame(401, self::get("$at/api/me", ['Accept: application/json'], null, $through)[0]);
+        } finally {
+            $front->stop(3, SIGTERM);
+            file_put_contents("$this->var/.env", $env);
+            [$exit, $said] = self::seam(['start']);
+            self::assertSame(0, $exit, $said);
+            exec('rm -rf '.escapeshellarg($dir));
         }
     }
 

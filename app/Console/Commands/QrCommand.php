@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Support\QrCode;
 use Illuminate\Console\Command;
-use TCPDF2DBarcode;
 
 /** An address as a square that a phone reads off the screen. */
 final class QrCommand extends Command
@@ -17,11 +17,11 @@ final class QrCommand extends Command
     public function handle(): int
     {
         $address = $this->argument('address');
-        $code = (new TCPDF2DBarcode(is_string($address) ? $address : '', 'QRCODE,M'))->getBarcodeArray();
-        /** @var list<list<int>> $rows */
-        $rows = is_array($code['bcode'] ?? null) ? $code['bcode'] : [];
-        $wide = count($rows) + 4;
-        $at = fn (int $y, int $x): bool => ($rows[$y - 2][$x - 2] ?? 0) === 1;
+        $rows = QrCode::rows(is_string($address) ? $address : '');
+        $blank = array_fill(0, 2, str_repeat('0', count($rows) + 4));
+        $rows = [...$blank, ...array_map(static fn (string $row): string => "00{$row}00", $rows), ...$blank];
+        $wide = count($rows);
+        $at = fn (int $y, int $x): bool => ($rows[$y][$x] ?? '0') === '1';
         for ($y = 0; $y < $wide; $y += 2) {
             $line = '  ';
             for ($x = 0; $x < $wide; $x++) {

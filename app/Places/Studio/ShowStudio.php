@@ -11,6 +11,7 @@ use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
 use App\Support\Facts;
+use App\Support\QrCode;
 use Carbon\CarbonImmutable;
 
 /** The studio as its people see it: owners all of it, others their classes. */
@@ -20,12 +21,15 @@ final readonly class ShowStudio
     {
         $studio = $user->studio;
         $owner = $user->role === Role::Owner;
+        $address = config()->string('app.url');
+        $address = in_array(parse_url($address, PHP_URL_HOST), ['localhost', '127.0.0.1'], true) ? null : $address;
 
         return new StudioView(
             $studio->name, $studio->timezone, $studio->archive_after_days, $studio->delete_after_days, $studio->page_weeks, $owner ? Facts::of(Facts::LAST_BACKUP) : null,
             ! $owner ? [] : array_values(User::query()->where('studio_id', $studio->id)->orderBy('name')->get()->map(fn (User $u): PersonView => new PersonView($u->id, $u->name, $u->email, $u->role->value, $u->id === $user->id))->all()),
             ! $owner ? [] : array_values(Invitation::query()->whereNull('accepted_at')->where('expires_at', '>', now())->orderBy('id')->get()->map(fn (Invitation $i): InvitationView => new InvitationView($i->id, $i->email, $i->role->value, $i->expires_at->toIso8601ZuluString()))->all()),
-            $this->classes($user), $this->gone(), $studio->deleted_at?->toIso8601ZuluString(), config('mail.default') !== 'mailbox',
+            $this->classes($user), $this->gone(), $studio->deleted_at?->toIso8601ZuluString(),
+            $address, $address === null ? [] : QrCode::rows($address), $address !== null && config()->boolean('app.own_authority'), config('mail.default') !== 'mailbox',
         );
     }
 

@@ -4002,6 +4002,12 @@ export interface components {
             classes: components["schemas"]["StudioClassView"][];
             gone: components["schemas"]["GoneStudentView"][];
             deleted_at: string | null;
+            /** @description where other devices open it; null where this machine alone does */
+            address: string | null;
+            /** @description the address as a QR code: rows of 1 (dark) and 0 */
+            address_code: string[];
+            /** @description the address is vouched for by this machine itself: a device is to trust it once */
+            own_authority: boolean;
             /** @description mail goes out; else it lies on the machine */
             mails: boolean;
         };

@@ -2,13 +2,15 @@ import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from 
 
 const madder: MantineColorsTuple = ['#fbeeec', '#f3d9d5', '#e6b0a9', '#d9857a', '#ce6152', '#c74b39', '#A63A2B', '#8f3024', '#7a281d', '#631f16']
 const indigo: MantineColorsTuple = ['#eef0f5', '#d9dde6', '#b0b8ca', '#8490ad', '#606f95', '#4a5a86', '#22304A', '#1e2a41', '#182236', '#11192a']
+/** Denim by night: the library's own dark surfaces (4: edges, 6: fields, 7: ground) from the same cloth. */
+const dark: MantineColorsTuple = ['#EFE8D8', '#D5D6D3', '#B9C0CF', '#8A96AE', '#3E4C66', '#344059', '#1B2536', '#1B2536', '#162030', '#101826']
 
 export const theme = createTheme({
     fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif',
     fontFamilyMonospace: '"Atkinson Hyperlegible Mono Variable", monospace',
     headings: { fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif', fontWeight: '650' },
     fontSizes: { xs: '15px', sm: '16px', md: '17px', lg: '19px', xl: '22px' },
-    colors: { madder, indigo },
+    colors: { madder, indigo, dark },
     primaryColor: 'madder',
     primaryShade: { light: 6, dark: 4 },
     defaultRadius: 4,

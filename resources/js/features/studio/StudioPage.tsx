@@ -7,6 +7,7 @@ import { t } from '../../app/text'
 import { clock, day } from '../../app/time'
 import { Sure } from '../../ui/Sure'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Elsewhere } from './Elsewhere'
 import { People } from './People'
 import { StudioClasses } from './StudioClasses'
 
@@ -26,6 +27,7 @@ export default function StudioPage() {
             <div className="settings-cols">
                 <div>
                     <StudioClasses s={s} />
+                    <Elsewhere s={s} />
                     {owner && <About key={s.name + s.timezone} s={s} />}
                 </div>
                 {owner && (

@@ -1,0 +1,38 @@
+import type { View } from '../../api/client'
+import { t } from '../../app/text'
+
+const MARGIN = 4
+
+/** Where another device in the room opens the program: the address to type, and as a square to point a camera at. */
+export function Elsewhere({ s }: { s: View['StudioView'] }) {
+    if (s.address === null) {
+        return (
+            <section>
+                <h2>{t('On other devices')}</h2>
+                <p className="quiet">{t('Only this computer opens it so far. Stop it and start it with ./seam start --network: then every device in the room does, and its address stands here.')}</p>
+            </section>
+        )
+    }
+    return (
+        <section className="elsewhere">
+            <div>
+                <h2>{t('On other devices')}</h2>
+                <p className="address">{s.address}</p>
+                <p className="quiet">{t('Type it, or point the camera of a phone or tablet at the square.')}</p>
+                {s.own_authority && <p className="quiet">{t('The device warns until it trusts this computer, once:')} <a href="/open-seam-authority.crt">{t('the certificate to trust')}</a></p>}
+            </div>
+            <Square rows={s.address_code} name={t('The address as a QR code')} />
+        </section>
+    )
+}
+
+function Square({ rows, name }: { rows: string[]; name: string }) {
+    const side = rows.length + 2 * MARGIN
+    const path = rows.flatMap((row, y) => row.split('').map((c, x) => (c === '1' ? `M${x + MARGIN} ${y + MARGIN}h1v1h-1z` : ''))).join('')
+    return (
+        <svg className="qr" viewBox={`0 0 ${side} ${side}`} role="img" aria-label={name} shapeRendering="crispEdges">
+            <rect className="qr-light" width={side} height={side} />
+            <path className="qr-dark" d={path} />
+        </svg>
+    )
+}
