@@ -9,7 +9,8 @@ return [
     'encrypt' => false,
     'connection' => null,
     'table' => 'sessions',
-    'lottery' => [2, 100],
+    // Never by chance in the middle of a request: the daily housekeeping sweeps old ones out.
+    'lottery' => [0, 100],
     'cookie' => 'open_seam_session',
     'path' => '/',
     'domain' => null,
