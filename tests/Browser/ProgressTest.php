@@ -50,9 +50,7 @@ final class ProgressTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long();
         $browser->go("/class/$class")->see('Elowen')->press('Elowen')->see('Wants to come to');
-        $browser->driver->executeScript('document.querySelector(".wish-list select").focus()');
-        $browser->driver->switchTo()->activeElement()->sendKeys('Zip');
-        $browser->press('Add');
+        $browser->choose('.wish-list select', 'Zip')->press('Add');
         $browser->until('the wish stands there', fn (): bool => $browser->driver->executeScript('return document.querySelector(".wish")?.innerText.startsWith("Zip")') === true);
         $browser->click('.tick-box input')->see('saved');
         $browser->driver->navigate()->refresh();

@@ -11,6 +11,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 
 /** A headless browser with a driver of its own; both end with the process. */
@@ -155,6 +156,23 @@ final class Browser
             $element?->click();
 
             return $element !== null;
+        });
+
+        return $this;
+    }
+
+    /** Takes what a list of choices calls so; by its words, for typing ahead depends on how fast a browser gets the keys. */
+    public function choose(string $css, string $words): self
+    {
+        $this->until("“{$words}” to choose", function () use ($css, $words): bool {
+            $element = $this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null;
+            if ($element === null) {
+                return false;
+            }
+            $select = new WebDriverSelect($element);
+            $select->selectByVisibleText($words);
+
+            return trim($select->getFirstSelectedOption()->getText()) === $words;
         });
 
         return $this;
