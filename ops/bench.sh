@@ -1,4 +1,11 @@
 # Measures what the README's table says, on a throw-away set-up of its own.
+# bench learners [number]: made-up learners alone, which need no set-up.
+if [ "${1:-}" = learners ]; then
+    settle_place
+    debian_packages $RUN_PACKAGES
+    php_packages development
+    exec php "$ROOT/core/bin/bench-learners.php" "${@:2}"
+fi
 export SEAM_NOW=2026-05-14T19:15:00Z
 trap stop_services EXIT
 seconds() { awk -v a="$1" -v b="$2" 'BEGIN { printf "%.1f s", b - a }'; }

@@ -19,8 +19,9 @@ use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\SampleRoom;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\FinishForecast;
-use OpenSeam\Core\Skill\LessonsToCome;
+use OpenSeam\Core\Skill\LearningWays;
 use OpenSeam\Core\Words;
 
 /** Who finishes the course by its last session, how far the class gets, and which lesson will take longest. */
@@ -45,16 +46,18 @@ final readonly class ForecastClass
         $coming = array_values(array_filter($reading->sessions, fn (PlanSession $s): bool => $s->endsAt() > $reading->now));
         $samples = $this->samples($class, $room, $coming, $reading->now);
         $order = $this->shelf->order($class->course);
-        $toCome = new LessonsToCome($this->standings->table(), $this->shelf->bundle()->skills);
+        $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
+        $shown = array_map(fn (StudentReading $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
+        $together = $ways->ofClass(array_values($shown));
         $students = [];
         $forecasts = [];
         $takes = [];
         foreach ($reading->students as $id => $s) {
             $left = array_values(array_diff($order, self::met($s)));
             $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
-            $forecast = FinishForecast::of($toCome->of(
-                array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), $s->known(), array_map(fn (string $l): bool => in_array($l, $tried, true), $left),
-            ), $samples);
+            $forecast = $ways->forecast(
+                $shown[$id], $reading->now, array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), array_map(fn (string $l): bool => in_array($l, $tried, true), $left), $samples, $together,
+            );
             foreach ($left as $i => $lesson) {
                 $takes[$lesson][] = $forecast->expected[$i];
             }

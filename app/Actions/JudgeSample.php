@@ -35,23 +35,24 @@ final readonly class JudgeSample
      * @param  string|null  $replaces  the sample this one corrects
      * @param  int|null  $version  of the lesson that was sewn; null: of the sample that is corrected, or today's
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
+     * @param  string|null  $drill  sewn instead of the whole lesson; of the sample that is corrected, where one is
      *
      * @throws InputError naming the reading that does not fit, a check that is not there, or a version that never was
      */
-    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = []): JudgedSample
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null): JudgedSample
     {
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.
-                $version = $kept->sample->lesson_version;
+                [$version, $drill] = [$kept->sample->lesson_version, $kept->sample->drill];
                 $kept->sample->lesson === $lessonId || throw InputError::at('lesson', $lessonId, "A correction is for the lesson of the sample it corrects: {$kept->sample->lesson}.");
             }
         }
         $lesson = $this->lesson($lessonId, $version);
         $readings = Readings::typed($lesson, $typed, $unit);
-        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled);
+        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled, $drill);
         self::checkOverruled($grade, $overruled);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');

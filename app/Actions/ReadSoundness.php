@@ -81,7 +81,7 @@ final readonly class ReadSoundness
     {
         $p = $own ?? TracingTable::defaults()[$r->kind];
 
-        return new KindSoundView($r->kind, TracingTable::kinds()[$r->kind], $p->start, $p->slip, $p->guess, $p->transit, $own !== null, $r->students, $r->showings, $r->usualLoss, $r->fittedLoss);
+        return new KindSoundView($r->kind, TracingTable::kinds()[$r->kind], $p->start, $p->afterDemo(), $p->slip, $p->guess, $p->transit, $own !== null, $r->students, $r->showings, $r->usualLoss, $r->fittedLoss);
     }
 
     /**
@@ -94,8 +94,8 @@ final readonly class ReadSoundness
         foreach ($history as $student => ['samples' => $samples]) {
             $shown = [];
             foreach ($samples as $sample) {
-                foreach ($sample->evidence->weights as $skill => $weights) {
-                    $weights === [] || $shown[$skill][] = $weights;
+                foreach ($sample->evidence->skills() as $skill) {
+                    $shown[$skill][] = $sample->evidence->showings($skill);
                 }
             }
             foreach ($shown as $skill => $of) {

@@ -40,7 +40,7 @@ final readonly class RecordSample
     {
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             Student::lock([$student->id]);
-            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled);
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }

@@ -92,7 +92,7 @@ final readonly class ShowClass
         $graph->has($skillId) || throw InputError::at('skill', $skillId, 'There is no such skill.');
         $reading = ($this->read)($class, $unit, $student);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
-        $counted = array_values(array_filter($s->samples, fn (KeptSample $k): bool => ($k->grade->evidence[$skillId] ?? []) !== []));
+        $counted = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->past->evidence->showing($skillId) !== null));
         $photos = SamplePhoto::listed()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $counted))->get()->groupBy('sample_id');
         $showings = [];
         $evidence = [];
@@ -126,7 +126,7 @@ final readonly class ShowClass
         return new ShowingView(
             $kept->sample->id, $kept->sample->kept_at->toIso8601ZuluString(),
             Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $before, $known,
-            array_sum($kept->grade->evidence[$skill] ?? []) / max(1, count($kept->grade->evidence[$skill] ?? [])),
+            $kept->past->evidence->showing($skill) ?? 0.0,
             array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade->showing($skill)),
             array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
             array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),

@@ -86,7 +86,7 @@ final readonly class ShowStudent
         }
 
         return array_map(function (KeptSample $k) use ($reading, $number): SeamStitchView {
-            $poorest = array_map(fn (array $w): float => array_sum($w) / max(1, count($w)), array_values($k->grade->evidence));
+            $poorest = array_map(fn (string $skill): float => $k->past->evidence->showing($skill) ?? 0.0, $k->past->evidence->skills());
 
             return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $poorest === [] ? 0.0 : min($poorest));
         }, $s->samples);

@@ -74,7 +74,7 @@ final class Standings
                 'id' => self::id($class, $student, $standing->skill),
                 'studio_id' => $studio, 'class_id' => $class, 'student_id' => $student, 'skill' => $standing->skill,
                 'known' => $standing->known,
-                'showings' => json_encode($standing->showings, JSON_THROW_ON_ERROR),
+                'showings' => json_encode(array_map(fn (float $w): float => round($w, 6), $standing->showings), JSON_THROW_ON_ERROR),
                 'last_shown_at' => $standing->lastShownAt?->format('Y-m-d H:i:s.v'),
             ];
         }

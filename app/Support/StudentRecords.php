@@ -110,7 +110,7 @@ final readonly class StudentRecords
         }
         $readings = Readings::kept(array_map(array_values(...), $values));
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
-        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []));
+        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill);
 
         return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)));
     }

@@ -15,7 +15,11 @@ final class Tracing
         $own = [];
         foreach ((array) json_decode($kept ?? '[]', true) as $kind => $n) {
             $n = array_map(fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, is_array($n) ? $n : []);
-            $own[(string) $kind] = TracingParameters::of($n['start'] ?? 0.0, $n['slip'] ?? 0.0, $n['guess'] ?? 0.0, $n['transit'] ?? 0.0);
+            // Numbers fitted to single checks, before a showing was a sample's required checks together, say something else: the usual ones stand in.
+            if (! isset($n['demo'])) {
+                continue;
+            }
+            $own[(string) $kind] = TracingParameters::of($n['start'] ?? 0.0, $n['slip'] ?? 0.0, $n['guess'] ?? 0.0, $n['transit'] ?? 0.0, $n['demo']);
         }
 
         return $own;
@@ -24,6 +28,6 @@ final class Tracing
     /** @param  array<string, TracingParameters>  $own */
     public static function write(array $own): ?string
     {
-        return $own === [] ? null : json_encode(array_map(fn (TracingParameters $p): array => ['start' => $p->start, 'slip' => $p->slip, 'guess' => $p->guess, 'transit' => $p->transit], $own), JSON_THROW_ON_ERROR);
+        return $own === [] ? null : json_encode(array_map(fn (TracingParameters $p): array => ['start' => $p->start, 'slip' => $p->slip, 'guess' => $p->guess, 'transit' => $p->transit, 'demo' => $p->demo], $own), JSON_THROW_ON_ERROR);
     }
 }

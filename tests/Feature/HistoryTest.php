@@ -40,13 +40,18 @@ final class HistoryTest extends TestCase
         $minute = 0;
         foreach (Fixtures::order() as $i => $lesson) {
             self::assertSame($lesson, data_get($this->today($class), 'in_hand.lesson'));
-            self::assertSame(Fixtures::bundle()->lessons[Fixtures::order()[$i + 1] ?? 'curve-and-corner']->title, data_get($this->today($class), 'next_title'));
+            isset(Fixtures::order()[$i + 1]) && self::assertSame(Fixtures::bundle()->lessons[Fixtures::order()[$i + 1]]->title, data_get($this->today($class), 'next_title'));
             $this->keep($class, $student, $lesson, at: CarbonImmutable::parse(self::NOW)->addMinutes(++$minute)->toDateTimeString());
         }
-        // The course is done: what the shelf holds beyond it, by what it adds.
+        // What was shown once is sewn once more, and then the course is done: what the shelf holds beyond it, by what it adds.
+        for ($again = 0; $again < 16 && data_get($this->today($class), 'in_hand.kind') !== 'enrich'; $again++) {
+            self::assertStringContainsString('once more makes it sure', implode(' ', (array) data_get($this->today($class), 'why')));
+            $this->keep($class, $student, (string) data_get($this->today($class), 'in_hand.lesson'), at: CarbonImmutable::parse(self::NOW)->addMinutes(++$minute)->toDateTimeString());
+        }
+        self::assertLessThan(9, $again);
         self::assertSame(['curve-and-corner', 'enrich'], [data_get($this->today($class), 'in_hand.lesson'), data_get($this->today($class), 'in_hand.kind')]);
         $levels = (array) $this->getJson("/api/classes/{$class->id}")->json('students.0.levels');
-        self::assertSame(16, count(array_keys($levels, 'sure', true)), 'all that the eight lessons teach');
+        self::assertSame(16, count(array_keys($levels, 'sure', true)) + count(array_keys($levels, 'coming', true)), 'all that the eight lessons teach');
     }
 
     public function test_a_stuck_student_gets_the_drill_then_goes_on(): void

@@ -238,8 +238,8 @@ final class PlanTest extends TestCase
         $this->postJson('/api/samples', $this->seam($class, $student, ['settings' => ['tension' => '4']]))->assertCreated();
         $read = $this->getJson("/api/classes/{$class->id}")->assertOk()->assertJsonCount(48, 'skills');
         $at = array_search('secure-ends', array_column((array) $read->json('skills'), 'id'), true);
-        $read->assertJsonPath("students.0.levels.$at", 'sure')->assertJsonPath("students.1.levels.$at", 'not-tried');
-        $this->getJson("/api/classes/{$class->id}/students/$student/skills/secure-ends")->assertOk()->assertJsonPath('level', 'sure')
+        $read->assertJsonPath("students.0.levels.$at", 'coming')->assertJsonPath("students.1.levels.$at", 'not-tried');
+        $this->getJson("/api/classes/{$class->id}/students/$student/skills/secure-ends")->assertOk()->assertJsonPath('level', 'coming')
             ->assertJsonCount(3, 'showings.0.checks')->assertJsonPath('showings.0.settings.0', ['name' => 'tension', 'value' => '4']);
         $this->assertProblem($this->getJson("/api/classes/{$class->id}/students/$student/skills/juggling"), 422, 'skill', 'no such skill');
         $this->postJson("/api/classes/{$class->id}/students", ['students' => ['Sol']])->assertNoContent();

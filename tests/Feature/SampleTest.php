@@ -29,7 +29,7 @@ final class SampleTest extends TestCase
         self::assertSame(['machine' => 'Machine 1', 'length' => '2.5', 'tension' => '4'], $sample->settings);
         self::assertSame(15.875, $sample->readings->firstWhere('position', 2)?->value);
         self::assertNotNull($sample->plan_session_id, 'it belongs to the session in hand');
-        self::assertGreaterThan(0.95, SkillStanding::query()->where('student_id', $student)->where('skill', 'secure-ends')->firstOrFail()->known);
+        self::assertGreaterThan(0.75, SkillStanding::query()->where('student_id', $student)->where('skill', 'secure-ends')->firstOrFail()->known);
         self::assertSame('safe-seat', LessonAssignment::query()->where('student_id', $student)->firstOrFail()->lesson);
     }
 

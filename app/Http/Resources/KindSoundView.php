@@ -14,6 +14,7 @@ final readonly class KindSoundView
         #[OA\Property] public string $kind,
         #[OA\Property] public string $title,
         #[OA\Property] public float $start,
+        #[OA\Property(description: 'known once it has been demonstrated')] public float $after_demo,
         #[OA\Property] public float $slip,
         #[OA\Property] public float $guess,
         #[OA\Property] public float $transit,

@@ -179,6 +179,7 @@ final class RowReader
             $data->text('id'), $data->text('title'), $of, $judge,
             $data->texts('shows'), BundleReader::changes($data->part('changes')),
             $data->text('source'), $data->has('allows') ? $data->text('allows') : Allowance::inWords($data, $fields[$of]),
+            $data->flag('extra'),
         );
     }
 

@@ -25,6 +25,8 @@ final readonly class Advice
         public ?Drill $warmUp = null,
         /** What can be done at home until then. */
         public ?Drill $homework = null,
+        /** What changes because the outcome did not. */
+        public ?Escalation $step = null,
     ) {}
 
     /** What sort of next lesson another lesson would be. */
@@ -41,6 +43,6 @@ final readonly class Advice
 
     public function withHomework(?Drill $homework): self
     {
-        return new self($this->kind, $this->lesson, $this->drill, $this->change, $this->reasons, $this->candidates, $this->warmUp, $homework);
+        return new self($this->kind, $this->lesson, $this->drill, $this->change, $this->reasons, $this->candidates, $this->warmUp, $homework, $this->step);
     }
 }

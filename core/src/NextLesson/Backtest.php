@@ -58,11 +58,11 @@ final readonly class Backtest
         foreach ($evidence as $i => $sample) {
             // As it was told just before this sample, from what was known then.
             $before = $i === 0 ? [] : $book->standings(array_slice($evidence, 0, $i), $sample->at, $words);
-            foreach ($sample->weights as $skill => $weights) {
-                if ($weights === [] || ! isset($before[$skill])) {
+            foreach ($sample->skills() as $skill) {
+                if (! isset($before[$skill])) {
                     continue;
                 }
-                $good = array_sum($weights) / count($weights) >= Standing::GOOD_SHOWING ? 1 : 0;
+                $good = $sample->showing($skill) >= Standing::GOOD_SHOWING ? 1 : 0;
                 foreach (School::cases() as $school) {
                     $sure = $before[$skill]->isSure($school) ? 1 : 0;
                     $count = $schools[$school->value];

@@ -16,8 +16,8 @@ use OpenSeam\Core\Words;
 /**
  * Decides the next lesson. The rungs, in order: safety; the root gap below what
  * the course needs next; near twice; refresh due; the next ready lesson in
- * course order; what is still only near; enrichment. Within a rung the highest
- * expected gain per minute wins.
+ * course order; what is still only near; what is not sure yet; enrichment.
+ * Within a rung the highest expected gain per minute wins.
  */
 final readonly class Ladder
 {
@@ -62,6 +62,7 @@ final readonly class Ladder
             ?? $this->refresh($record, $now)
             ?? $this->goOn($record)
             ?? $this->leftover($record)
+            ?? $this->confirm($record)
             ?? $this->enrich($record, $wishes);
 
         return $advice->withHomework($record->homework($ownMachine, $advice->drill));
@@ -106,7 +107,7 @@ final readonly class Ladder
             $safety = array_values(array_filter($lesson->teaches, fn (string $skill): bool => $this->skills->get($skill)->safety));
             $last = $record->lastSample($id);
             // One habit missing is one too many, however sure the rest looks.
-            $open = array_filter($safety, fn (string $skill): bool => ! $record->isSure($skill) || $last?->worst($skill) !== null);
+            $open = array_filter($safety, fn (string $skill): bool => ! $record->isEnough($skill) || $last?->worst($skill) !== null);
             if ($open !== []) {
                 $reasons = [new Reason($this->words->say('reason.safety')), ...$this->findings($last, $open)];
                 $kind = $last === null ? Kind::GoOn : Kind::Repeat;
@@ -147,10 +148,43 @@ final readonly class Ladder
         if ($candidates === []) {
             return null;
         }
+        $run = $record->sameOutcomes($root);
+        $outcomes = count($run);
+        $other = $outcomes < Escalation::SET_ASIDE_FROM ? null : $this->setAside($record, $target, $root, $outcomes);
+        if ($other !== null) {
+            return $other;
+        }
         $sample = $record->lastShowing($root);
-        $reasons = [...$reasons, ...$this->findings($sample, $wanted), ...$this->sameAgain($record, $sample, $root)];
+        $worst = $sample?->worst($root);
+        $step = Escalation::after($outcomes);
+        $change = $step === null ? $worst?->change : new Change('habit', $this->words->say("change.$step->value"));
+        $again = $step === null ? [] : [$this->sameAgain($run, $worst, $root)];
 
-        return $this->advice($record, $candidates[0], $sample?->worst($root)->change ?? null, $reasons);
+        return $this->advice($record, $step === null ? $candidates[0] : self::inTurn($candidates, $outcomes), $change, [...$reasons, ...$this->findings($sample, $wanted), ...$again], null, $step);
+    }
+
+    /**
+     * The same outcome again: another exercise of it, in an order that does not change with what was shown.
+     *
+     * @param  non-empty-list<Candidate>  $candidates
+     */
+    private static function inTurn(array $candidates, int $outcomes): Candidate
+    {
+        usort($candidates, fn (Candidate $a, Candidate $b): int => [$a->lesson, $a->drill->id ?? ''] <=> [$b->lesson, $b->drill->id ?? '']);
+
+        return $candidates[$outcomes <= 3 ? 0 : $outcomes % count($candidates)];
+    }
+
+    /** After so many equal outcomes something else is sewn first, if anything can be. */
+    private function setAside(Record $record, string $target, string $skill, int $outcomes): ?Advice
+    {
+        foreach ($this->order as $id) {
+            if ($id !== $target && ! $record->isTried($id) && ! $record->isPassed($id) && $record->isReady($id)) {
+                return $this->advice($record, $record->candidate(Kind::GoOn, $id), null, [new Reason($this->words->say('reason.set-aside', ['skill' => $this->skills->get($skill)->title, 'count' => (string) $outcomes]))]);
+            }
+        }
+
+        return null;
     }
 
     private function nearTwice(Record $record): ?Advice
@@ -237,6 +271,20 @@ final readonly class Ladder
         return null;
     }
 
+    /** Shown well and not sure yet: once more, by the shortest exercise of it, before the course is called done. */
+    private function confirm(Record $record): ?Advice
+    {
+        $open = $this->school === School::Tracing ? $record->toConfirm() : [];
+        foreach ($open as $skill) {
+            $candidates = $record->candidatesFor($skill, $open);
+            if ($candidates !== []) {
+                return $this->advice($record, $candidates[0], null, [new Reason($this->words->say('reason.confirm', ['skill' => $this->skills->get($skill)->title]))]);
+            }
+        }
+
+        return null;
+    }
+
     /** @param  list<string>  $wishes */
     private function enrich(Record $record, array $wishes): Advice
     {
@@ -256,7 +304,7 @@ final readonly class Ladder
     }
 
     /** @param  list<Reason>  $reasons */
-    private function advice(Record $record, Candidate $chosen, ?Change $change, array $reasons, ?Drill $warmUp = null): Advice
+    private function advice(Record $record, Candidate $chosen, ?Change $change, array $reasons, ?Drill $warmUp = null, ?Escalation $step = null): Advice
     {
         $change ??= match (true) {
             $chosen->drill !== null => new Change('habit', $chosen->drill->text),
@@ -265,7 +313,7 @@ final readonly class Ladder
         };
         $others = array_filter($record->all(), fn (Candidate $c): bool => ! ($c->lesson === $chosen->lesson && $c->drill === $chosen->drill));
 
-        return new Advice($chosen->kind, $chosen->lesson, $chosen->drill, $change, $reasons, [$chosen, ...array_values($others)], $warmUp);
+        return new Advice($chosen->kind, $chosen->lesson, $chosen->drill, $change, $reasons, [$chosen, ...array_values($others)], $warmUp, null, $step);
     }
 
     /**
@@ -279,12 +327,13 @@ final readonly class Ladder
         $reasons = [];
         foreach ($sample->findings ?? [] as $finding) {
             if ($sample !== null && $finding->verdict->value !== 'met' && array_intersect($finding->skills, $skills) !== []) {
-                $reasons[] = new Reason(
-                    $finding->again !== null
-                        ? $this->words->say('reason.unsure', ['check' => "{$finding->title}, {$finding->text},", 'again' => $finding->again])
-                        : ($finding->fault ? $this->words->say('reason.fault', ['fault' => $finding->text]) : $this->words->say('reason.check', ['check' => $finding->title, 'text' => $finding->text])),
-                    [Reason::behind($sample, $finding)],
-                );
+                $text = match (true) {
+                    $finding->isOpen() => $this->words->say('reason.open', ['check' => $finding->title, 'again' => (string) $finding->again]),
+                    $finding->again !== null => $this->words->say('reason.unsure', ['check' => "{$finding->title}, {$finding->text},", 'again' => $finding->again]),
+                    $finding->fault => $this->words->say('reason.fault', ['fault' => $finding->text]),
+                    default => $this->words->say('reason.check', ['check' => $finding->title, 'text' => $finding->text]),
+                };
+                $reasons[] = new Reason($text, [Reason::behind($sample, $finding)]);
             }
         }
 
@@ -298,22 +347,23 @@ final readonly class Ladder
     }
 
     /**
-     * The same finding in sample after sample is a habit, not an accident.
+     * The same outcome in sample after sample is a habit, not an accident: one sentence with the count.
      *
-     * @return list<Reason>
+     * @param  list<PastSample>  $run
      */
-    private function sameAgain(Record $record, ?PastSample $sample, string $skill): array
+    private function sameAgain(array $run, ?Finding $worst, string $skill): Reason
     {
-        $worst = $sample?->worst($skill);
-        if ($sample === null || $worst === null) {
-            return [];
+        $behind = [];
+        foreach ($run as $sample) {
+            foreach ($sample->findings as $finding) {
+                if ($worst?->isLike($finding) === true) {
+                    $behind[] = Reason::behind($sample, $finding);
+                    break;
+                }
+            }
         }
-        $run = $record->sameFinding($sample, $worst);
 
-        return count($run) < 2 ? [] : [new Reason(
-            $this->words->say('reason.same-again', ['count' => (string) count($run), 'text' => $worst->title.', '.implode('; ', array_map(fn (array $r): string => $r[1]->text, $run))]),
-            array_map(fn (array $r): array => Reason::behind($r[0], $r[1]), $run),
-        )];
+        return new Reason($this->words->say('reason.same-again', ['count' => (string) count($run), 'text' => $worst->title ?? $this->skills->get($skill)->title]), $behind);
     }
 
     private function title(string $lesson): string

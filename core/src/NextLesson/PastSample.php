@@ -37,11 +37,19 @@ final readonly class PastSample
         foreach (array_filter($grade->verdict() === null ? [] : $grade->checks, $grade->isUnseenHabit(...)) as $check) {
             $findings[] = new Finding($check->key(), $check->spec->title, $words->say('habit.unseen'), Verdict::NotYet, $check->spec->shows, 'unseen', $check->spec->changes['low'] ?? $check->spec->changes['any'] ?? null);
         }
+        // So does a required check that was not read: the first of each skill is what to look at.
+        $named = [];
+        foreach (array_filter($grade->verdict() === null ? [] : $grade->checks, $grade->isAwaited(...)) as $check) {
+            if (! $grade->isUnseenHabit($check) && array_diff($check->spec->shows, $named) !== []) {
+                $named = [...$named, ...$check->spec->shows];
+                $findings[] = new Finding($check->key(), $check->spec->title, $words->say('open.text'), Verdict::Unsure, $check->spec->shows, Finding::OPEN, null, $words->say('open.again'));
+            }
+        }
         foreach ($grade->faults as $fault) {
             $findings[] = new Finding($fault->id, $fault->seen, $fault->seen, Verdict::NotYet, $fault->denies, $fault->id, $fault->first, null, true);
         }
 
-        return new self($lesson, new Evidence($id, $at, $grade->evidence, $uses), $findings);
+        return new self($lesson, $grade->evidence($id, $at, $uses), $findings);
     }
 
     /** The worst finding about a skill, or about anything when none is named. */

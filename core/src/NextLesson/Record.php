@@ -14,8 +14,17 @@ use OpenSeam\Core\Skill\TracingTable;
 /** What one student has shown so far, and what each next step would be worth. */
 final class Record
 {
+    /**
+     * What a sample costs beside its own minutes, fetching, handing over and the teacher's look, weighed as so many.
+     * Chosen by simulated learners: less of it gives many short exercises of one skill each, and more samples in all.
+     */
+    private const LOOK_MINUTES = 30.0;
+
     /** @var array<string, bool> */
     private array $sure = [];
+
+    /** @var array<string, bool> */
+    private array $enough = [];
 
     /** @var array<string, bool> */
     private array $ready = [];
@@ -58,10 +67,8 @@ final class Record
         $bySkill = [];
         foreach ($samples as $sample) {
             $byLesson[$sample->lesson] = $sample;
-            foreach ($sample->evidence->weights as $skill => $weights) {
-                if ($weights !== []) {
-                    $bySkill[$skill] = $sample;
-                }
+            foreach ($sample->evidence->skills() as $skill) {
+                $bySkill[$skill] = $sample;
             }
         }
         $this->lastByLesson = $byLesson;
@@ -71,6 +78,12 @@ final class Record
     public function isSure(string $skill): bool
     {
         return $this->sure[$skill] ??= isset($this->standings[$skill]) && $this->standings[$skill]->isSure($this->school);
+    }
+
+    /** Good enough for what stands on it: sure, or shown well and likely known. */
+    public function isEnough(string $skill): bool
+    {
+        return $this->enough[$skill] ??= isset($this->standings[$skill]) && $this->standings[$skill]->isEnough($this->school);
     }
 
     public function isTaught(string $skill): bool
@@ -83,21 +96,21 @@ final class Record
         return $this->lastSample($lesson) !== null;
     }
 
-    /** All the lesson stands on, beyond what it teaches itself, is sure. */
+    /** All the lesson stands on, beyond what it teaches itself, is good enough to go on. */
     public function isReady(string $lesson): bool
     {
-        return $this->ready[$lesson] ??= $this->skills->stands($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s));
+        return $this->ready[$lesson] ??= $this->skills->stands($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isEnough($s) || ! $this->isTaught($s));
     }
 
-    /** The deepest skill below a lesson that is taught somewhere and not sure. */
+    /** The deepest skill below a lesson that is taught somewhere and not good enough to go on. */
     public function rootGap(string $lesson): ?string
     {
-        return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isSure($s) || ! $this->isTaught($s));
+        return $this->skills->rootGap($this->lessons[$lesson]->teaches, fn (string $s): bool => $this->isEnough($s) || ! $this->isTaught($s));
     }
 
     /**
-     * Its last sample was met in everything it teaches, or every skill it teaches
-     * is sure or was good the last time; and none has been denied since.
+     * Every skill it teaches is good enough to go on, and the last sample that touched
+     * it left nothing required of it missed or open.
      */
     public function isPassed(string $lesson): bool
     {
@@ -106,15 +119,9 @@ final class Record
 
     private function passes(string $lesson): bool
     {
-        $last = $this->lastSample($lesson);
-        if ($last !== null && $last->worst() === null
-            && array_diff($this->lessons[$lesson]->teaches, array_keys($last->evidence->weights)) === []
-            && $this->lastWeights($last) >= Standing::GOOD_SHOWING) {
-            return $this->weak($lesson) === [];
-        }
         foreach ($this->lessons[$lesson]->teaches as $skill) {
-            $good = ($this->standings[$skill] ?? null)?->lastShowing();
-            if (! $this->isSure($skill) && ($good === null || $good < Standing::GOOD_SHOWING || $this->isWeak($skill))) {
+            $worst = $this->lastShowing($skill)?->worst($skill)?->verdict;
+            if (! $this->isEnough($skill) || $worst === Verdict::NotYet || $worst === Verdict::Unsure || $this->isWeak($skill)) {
                 return false;
             }
         }
@@ -122,13 +129,7 @@ final class Record
         return true;
     }
 
-    /** The poorest mean weight that a sample gave any skill. */
-    private function lastWeights(PastSample $sample): float
-    {
-        return min(1.0, ...array_map(fn (array $w): float => $w === [] ? 1.0 : array_sum($w) / count($w), array_values($sample->evidence->weights)));
-    }
-
-    /** Not sure, and the last sample that touched it spoke against it. */
+    /** Not sure, and the last sample that touched it, or the teacher, spoke against it. */
     public function isWeak(string $skill): bool
     {
         $standing = $this->standings[$skill] ?? null;
@@ -137,7 +138,7 @@ final class Record
         }
         $worst = $this->lastShowing($skill)?->worst($skill);
 
-        return $worst?->verdict === Verdict::NotYet || ($worst === null && $standing->lastShowing() < Standing::COMING_FROM);
+        return $standing->word === false || $worst?->verdict === Verdict::NotYet || ($worst === null && $standing->lastShowing() < Standing::COMING_FROM);
     }
 
     /** @return list<string> weak skills the lesson teaches, deepest first */
@@ -208,25 +209,44 @@ final class Record
     }
 
     /**
-     * The unbroken run of samples of one lesson with the same finding, newest first.
+     * Samples in a row, newest first, that ended for the skill as the newest did: the same finding, or, where
+     * nothing was found but the showing was poor, a poor showing.
      *
-     * @return list<array{PastSample, Finding}>
+     * @return list<PastSample>
      */
-    public function sameFinding(PastSample $newest, Finding $finding): array
+    public function sameOutcomes(string $skill): array
     {
+        $newest = $this->lastShowing($skill);
+        $worst = $newest?->worst($skill);
         $run = [];
         foreach (array_reverse($this->samples) as $sample) {
-            if ($sample->lesson !== $newest->lesson) {
+            $showing = $sample->evidence->showing($skill);
+            if ($showing === null) {
                 continue;
             }
-            $same = array_values(array_filter($sample->findings, fn (Finding $f): bool => $f->check === $finding->check && $f->fix === $finding->fix && $f->verdict !== Verdict::Met));
-            if ($same === []) {
+            $same = $worst === null
+                ? $sample->worst($skill) === null && $showing < Standing::GOOD_SHOWING
+                : $worst->verdict !== Verdict::Unsure && array_filter($sample->findings, $worst->isLike(...)) !== [];
+            if (! $same) {
                 break;
             }
-            $run[] = [$sample, $same[0]];
+            $run[] = $sample;
         }
 
         return $run;
+    }
+
+    /** @return list<string> skills of the course that are good enough to go on and not sure yet, in the order they are taught */
+    public function toConfirm(): array
+    {
+        $skills = [];
+        foreach ($this->order as $id) {
+            foreach ($this->lessons[$id]->teaches as $skill) {
+                $this->isSure($skill) || ! $this->isEnough($skill) || ($this->standings[$skill]->faded ?? 0.0) >= Standing::CONFIRM_BELOW || $skills[$skill] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($skills));
     }
 
     /** @return list<string> most faded first */
@@ -262,7 +282,7 @@ final class Record
         foreach ($this->lastByLesson as $id => $_) {
             $lesson = $this->lessons[$id] ?? null;
             foreach ($lesson !== null && ($ownMachine || ! $lesson->machine) ? $lesson->drills : [] as $drill) {
-                $gain = $drill === $given || $this->isSure($drill->skill) ? 0.0 : $this->gain([$drill->skill]) / $drill->minutes;
+                $gain = $drill === $given || $this->isSure($drill->skill) || (! $ownMachine && $this->isEnough($drill->skill)) ? 0.0 : self::perMinute($this->gain([$drill->skill]), $drill->minutes);
                 if ($gain > $most) {
                     [$best, $most] = [$drill, $gain];
                 }
@@ -275,7 +295,7 @@ final class Record
     /**
      * Ways to work on a skill, best first: its drills, the lessons that teach it.
      *
-     * @param  list<string>  $wanted  the skills that count towards the gain
+     * @param  list<string>  $wanted  skills whose gain counts
      * @return list<Candidate>
      */
     public function candidatesFor(string $skill, array $wanted, ?Kind $as = null): array
@@ -291,10 +311,10 @@ final class Record
 
                 continue;
             }
-            $found[] = new Candidate($as ?? Kind::Repeat, (string) $id, null, $lesson->againMinutes, $this->gain(array_values(array_intersect($lesson->teaches, $wanted))) / $lesson->againMinutes, $this->isReady((string) $id));
+            $found[] = new Candidate($as ?? Kind::Repeat, (string) $id, null, $lesson->againMinutes, self::perMinute($this->gain(array_values(array_intersect($lesson->teaches, $wanted))), $lesson->againMinutes), $this->isReady((string) $id));
             foreach ($lesson->drills as $drill) {
                 if ($drill->skill === $skill) {
-                    $found[] = new Candidate($as ?? Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$skill]) / $drill->minutes, true);
+                    $found[] = new Candidate($as ?? Kind::Drill, (string) $id, $drill, $drill->minutes, self::perMinute($this->gain([$skill]), $drill->minutes), true);
                 }
             }
         }
@@ -310,7 +330,7 @@ final class Record
         $option = $this->lessons[$lesson];
         $minutes = $this->isTried($lesson) ? $option->againMinutes : $option->minutes;
 
-        return new Candidate($kind, $lesson, null, $minutes, $this->gain($option->teaches) / $minutes, $this->isReady($lesson), $this->isPassed($lesson));
+        return new Candidate($kind, $lesson, null, $minutes, self::perMinute($this->gain($option->teaches), $minutes), $this->isReady($lesson), $this->isPassed($lesson));
     }
 
     /** @return list<Candidate> every lesson and drill, highest gain per minute first, ready ones before others */
@@ -322,12 +342,18 @@ final class Record
             $inCourse = in_array($id, $this->order, true);
             $all[] = $this->candidate($tried ? Kind::Repeat : ($inCourse ? Kind::GoOn : Kind::Enrich), (string) $id);
             foreach ($tried ? $lesson->drills : [] as $drill) {
-                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, $this->gain([$drill->skill]) / $drill->minutes, true, $this->isSure($drill->skill));
+                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, self::perMinute($this->gain([$drill->skill]), $drill->minutes), true, $this->isSure($drill->skill));
             }
         }
         usort($all, fn (Candidate $a, Candidate $b): int => ($b->ready <=> $a->ready) ?: ($b->gainPerMinute <=> $a->gainPerMinute));
 
         return $all;
+    }
+
+    /** By the minutes it takes, with those that every look takes. */
+    private static function perMinute(float $gain, float $minutes): float
+    {
+        return $gain / ($minutes + self::LOOK_MINUTES);
     }
 
     /**

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace OpenSeam\Core\NextLesson;
 
 use DateTimeImmutable;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\Evidence;
-use OpenSeam\Core\Skill\SimulatedLearner;
+use OpenSeam\Core\Skill\Learner;
 use OpenSeam\Core\Skill\SkillGraph;
 
 /**
@@ -19,10 +20,14 @@ final class SimulatedCourse
     /** A course that takes longer has got stuck. */
     public const MOST_SAMPLES = 400;
 
-    private const SAMPLES_A_SESSION = 6;
+    /** Of sewing in a session; common practice, no source. */
+    private const MINUTES_A_SESSION = 110.0;
 
     /** @var list<PastSample> */
     public array $samples = [];
+
+    /** Minutes of the student: demonstrations, sewing, looking. */
+    public float $minutes = 0.0;
 
     /** @var array<string, true> lessons that were demonstrated */
     private array $shown = [];
@@ -36,7 +41,7 @@ final class SimulatedCourse
         private readonly SkillGraph $skills,
         private readonly array $lessons,
         private readonly array $order,
-        private readonly SimulatedLearner $learner,
+        public readonly Learner $learner,
         private readonly DateTimeImmutable $from,
         private readonly int $showings = 2,
     ) {}
@@ -44,7 +49,7 @@ final class SimulatedCourse
     /**
      * As the ladder says, until the course is done.
      *
-     * @param  callable(SimulatedLearner): array<string, bool>|null  $word  the teacher's own word by skill, where the school goes by it
+     * @param  callable(Learner): array<string, bool>|null  $word  the teacher's own word by skill, where the school goes by it
      * @return bool whether it was done
      */
     public function follow(Ladder $ladder, ?callable $word = null): bool
@@ -54,7 +59,11 @@ final class SimulatedCourse
             if ($advice->lesson === null || $advice->kind === Kind::Enrich || ! in_array($advice->lesson, $this->order, true)) {
                 return true;
             }
-            $this->sew($advice->lesson, $advice->drill === null ? $this->lessons[$advice->lesson]->teaches : [$advice->drill->skill]);
+            if ($advice->step === Escalation::ShowAgain) {
+                $this->learner->watch(...($advice->drill === null ? $this->lessons[$advice->lesson]->teaches : [$advice->drill->skill]));
+                $this->minutes += $this->lessons[$advice->lesson]->minutes - $this->lessons[$advice->lesson]->againMinutes;
+            }
+            $this->sew($advice->lesson, $advice->drill);
         }
 
         return false;
@@ -65,7 +74,7 @@ final class SimulatedCourse
     {
         foreach ($this->order as $lesson) {
             for ($i = 0; $i < $times; $i++) {
-                $this->sew($lesson, $this->lessons[$lesson]->teaches);
+                $this->sew($lesson);
             }
         }
     }
@@ -85,32 +94,77 @@ final class SimulatedCourse
                 if (count($this->samples) >= $most) {
                     return $done;
                 }
-            } while (! $this->sew($lesson, $this->lessons[$lesson]->teaches));
+            } while (! $this->sew($lesson));
         }
 
         return $done;
     }
 
-    /** Share of the course's skills that the learner has now. */
-    public function known(): float
+    /** Lessons in order, each until so many samples of it were good one after the other. */
+    public function untilGoodInARow(int $times): void
     {
-        $taught = [];
         foreach ($this->order as $lesson) {
-            $taught += array_fill_keys($this->lessons[$lesson]->teaches, true);
+            for ($row = 0; $row < $times && count($this->samples) < self::MOST_SAMPLES;) {
+                $row = $this->sew($lesson) ? $row + 1 : 0;
+            }
         }
-
-        return count(array_filter(array_keys($taught), fn (string $s): bool => $this->learner->knows($s))) / max(1, count($taught));
     }
 
     /**
-     * @param  list<string>  $skills
-     * @return bool whether all was shown right
+     * Any lesson by lot whose needs were each shown well once, until every lesson was.
+     *
+     * @param  callable(int): int  $lot  a number from 0 to below this
      */
-    private function sew(string $lesson, array $skills): bool
+    public function atRandom(callable $lot): void
     {
+        $good = [];
+        while (count($this->samples) < self::MOST_SAMPLES) {
+            $ready = array_values(array_filter($this->order, fn (string $l): bool => ! isset($good[$l]) && array_filter($this->skills->below($this->lessons[$l]->teaches), fn (string $s): bool => $this->isToCome($s, $good)) === []));
+            if ($ready === []) {
+                return;
+            }
+            $lesson = $ready[$lot(count($ready))];
+            if ($this->sew($lesson)) {
+                $good[$lesson] = true;
+            }
+        }
+    }
+
+    /** @param  array<string, true>  $good */
+    private function isToCome(string $skill, array $good): bool
+    {
+        $teach = array_filter($this->order, fn (string $l): bool => in_array($skill, $this->lessons[$l]->teaches, true));
+
+        return $teach !== [] && array_filter($teach, fn (string $l): bool => isset($good[$l])) === [];
+    }
+
+    /** @return list<string> skills that the course teaches */
+    public function taught(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (string $l): array => $this->lessons[$l]->teaches, $this->order))));
+    }
+
+    /** Share of the course's skills that the learner has now. */
+    public function known(): float
+    {
+        $taught = $this->taught();
+
+        return count(array_filter($taught, $this->learner->knows(...))) / max(1, count($taught));
+    }
+
+    /** @return bool whether all was shown right */
+    private function sew(string $lesson, ?Drill $drill = null): bool
+    {
+        $option = $this->lessons[$lesson];
+        $skills = $drill === null ? $option->teaches : [$drill->skill];
+        $this->minutes += match (true) {
+            ! isset($this->shown[$lesson]) => $option->minutes,
+            $drill !== null => $drill->minutes,
+            default => $option->againMinutes,
+        };
         if (! isset($this->shown[$lesson])) {
             $this->shown[$lesson] = true;
-            $this->learner->watch(...$this->lessons[$lesson]->teaches);
+            $this->learner->watch(...$option->teaches);
         }
         $at = $this->now();
         $weights = $this->learner->sew($skills, $at, $this->showings, $uses = $this->skills->below($skills));
@@ -127,8 +181,8 @@ final class SimulatedCourse
 
     private function now(): DateTimeImmutable
     {
-        $n = count($this->samples);
+        $week = (int) floor($this->minutes / self::MINUTES_A_SESSION);
 
-        return $this->from->modify(sprintf('+%d days +%d minutes', 7 * intdiv($n, self::SAMPLES_A_SESSION), 20 * ($n % self::SAMPLES_A_SESSION)));
+        return $this->from->modify(sprintf('+%d days +%d minutes', 7 * $week, (int) ($this->minutes - $week * self::MINUTES_A_SESSION)));
     }
 }

@@ -23,5 +23,7 @@ final readonly class CheckSpec
         public string $source,
         /** In words: "15.9 mm ±1, near ±2". */
         public string $allows,
+        /** Beyond what its skills must show: it adds to them, and may stay unread. */
+        public bool $extra = false,
     ) {}
 }

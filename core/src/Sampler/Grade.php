@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use DateTimeImmutable;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Skill\Evidence;
 
 /** A sample judged: every check, the faults seen, and what that shows of each skill. */
 final readonly class Grade
@@ -13,15 +15,25 @@ final readonly class Grade
     /**
      * @param  list<GradedCheck>  $checks
      * @param  list<Fault>  $faults
-     * @param  array<string, list<float>>  $evidence  weights by skill
+     * @param  array<string, list<float>>  $weights  of the required checks by skill
+     * @param  array<string, list<float>>  $extras  of the others
+     * @param  list<string>  $asked  skills that the sample was sewn for: all the lesson teaches, or the one of a drill
      * @param  list<string>  $safety  skills of this lesson that nobody sews without: they are met whole or not yet
      */
     public function __construct(
         public array $checks,
         public array $faults,
-        public array $evidence,
+        public array $weights,
+        public array $extras,
+        private array $asked,
         private array $safety = [],
     ) {}
+
+    /** @param  list<string>  $uses  skills that were used on the way */
+    public function evidence(string $sample, DateTimeImmutable $at, array $uses = []): Evidence
+    {
+        return new Evidence($sample, $at, $this->weights, $uses, $this->extras);
+    }
 
     /** Nothing left to read. */
     public function complete(): bool
@@ -41,20 +53,34 @@ final readonly class Grade
         return $check->result === null && array_intersect($check->spec->shows, $this->safety) !== [];
     }
 
-    /** The worst of all checks; a fault, or a safe habit nobody looked for, makes it not yet. Null before anything was judged. */
+    /** Required of a skill that the sample was sewn for, and not read: until it is, the sample is not met. */
+    public function isAwaited(GradedCheck $check): bool
+    {
+        return $check->result === null && ! $check->spec->extra && array_intersect($check->spec->shows, $this->asked) !== [];
+    }
+
+    /**
+     * The worst of all checks; a fault, or a safe habit nobody looked for, makes it not yet, and a required
+     * check that was not read leaves what would be met unsure. Null before anything was judged.
+     */
     public function verdict(): ?Verdict
     {
         $worst = $this->faults === [] ? null : Verdict::NotYet;
-        $unseen = false;
+        $unseen = $awaited = false;
         foreach ($this->checks as $check) {
             $verdict = $check->verdict();
             $unseen = $unseen || $this->isUnseenHabit($check);
+            $awaited = $awaited || $this->isAwaited($check);
             if ($verdict !== null) {
                 $worst = $worst === null ? $verdict : $worst->worse($verdict);
             }
         }
 
-        return $worst !== null && $unseen ? Verdict::NotYet : $worst;
+        return match (true) {
+            $worst !== null && $unseen => Verdict::NotYet,
+            $worst === Verdict::Met && $awaited => Verdict::Unsure,
+            default => $worst,
+        };
     }
 
     /** The check that says most: the first of the worst ones, measured before ticked. */

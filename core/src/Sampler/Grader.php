@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Words;
 
 /** Judges a sample by its lesson's checks. */
@@ -19,46 +21,67 @@ final readonly class Grader
     /**
      * @param  list<string>  $faults  ids of what was seen
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
+     * @param  string|null  $drill  id of the lesson's drill that was sewn instead of the whole lesson
      *
      * @throws InputError for a fault the bundle does not know
      */
-    public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = []): Grade
+    public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = [], ?string $drill = null): Grade
     {
         $checks = [];
-        $evidence = [];
         foreach ($lesson->rows as $row) {
             foreach ($row->checks as $spec) {
                 $field = $row->fields[$spec->of];
-                $result = $spec->check->judge($field, $readings->of($row, $field), $this->words);
-                $check = new GradedCheck($row, $spec, $result, $overruled["{$row->id}.{$spec->id}"] ?? null);
-                $checks[] = $check;
-                $weight = $check->weight();
-                if ($weight !== null) {
-                    foreach ($spec->shows as $skill) {
-                        $evidence[$skill][] = $weight;
-                    }
-                }
+                $checks[] = new GradedCheck($row, $spec, $spec->check->judge($field, $readings->of($row, $field), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
             }
         }
         $seen = [];
         foreach (array_values(array_unique($faults)) as $i => $id) {
-            $fault = $this->bundle->faults[$id] ?? throw InputError::at("faults[$i]", $id, 'There is no such fault. Usual in this lesson: '.implode(', ', $lesson->faults).'.');
-            $seen[] = $fault;
-            foreach ($fault->denies as $skill) {
-                $evidence[$skill][] = 0.0;
-            }
+            $seen[] = $this->bundle->faults[$id] ?? throw InputError::at("faults[$i]", $id, 'There is no such fault. Usual in this lesson: '.implode(', ', $lesson->faults).'.');
         }
-
-        $safety = array_values(array_filter($lesson->teaches, fn (string $s): bool => $this->bundle->skills->get($s)->safety));
-        $grade = new Grade($checks, $seen, $evidence, $safety);
+        $asked = array_values(array_filter($lesson->drills, fn (Drill $d): bool => $d->id === $drill));
+        $asked = $asked === [] ? $lesson->teaches : array_map(fn (Drill $d): string => $d->skill, $asked);
+        $safety = array_values(array_filter($asked, fn (string $s): bool => $this->bundle->skills->get($s)->safety));
+        [$weights, $extras] = self::evidence($checks, $seen);
+        $grade = new Grade($checks, $seen, $weights, $extras, $asked, $safety);
         foreach ($safety as $skill) {
-            if (isset($evidence[$skill]) && ! $this->isSafe($grade, $skill)) {
+            if (isset($weights[$skill]) && ! $this->isSafe($grade, $skill)) {
                 // Five safe habits do not outweigh the one that was missing.
-                $evidence[$skill] = [0.0];
+                $weights[$skill] = [0.0];
             }
         }
 
-        return new Grade($checks, $seen, $evidence, $safety);
+        return new Grade($checks, $seen, $weights, $extras, $asked, $safety);
+    }
+
+    /**
+     * @param  list<GradedCheck>  $checks
+     * @param  list<Fault>  $faults
+     * @return array{array<string, list<float>>, array<string, list<float>>} of the required checks and of the extras, by skill
+     */
+    private static function evidence(array $checks, array $faults): array
+    {
+        $weights = $extras = $open = [];
+        foreach ($checks as $check) {
+            $weight = $check->weight();
+            foreach ($check->spec->shows as $skill) {
+                match (true) {
+                    $check->spec->extra => $weight === null || $extras[$skill][] = $weight,
+                    $weight === null => $open[$skill][] = Evidence::UNDECIDED,
+                    default => $weights[$skill][] = $weight,
+                };
+            }
+        }
+        foreach ($faults as $fault) {
+            foreach ($fault->denies as $skill) {
+                $weights[$skill][] = 0.0;
+            }
+        }
+        // Half looked at: what was not read leaves it open whether the skill was shown.
+        foreach (array_intersect_key($open, $weights) as $skill => $undecided) {
+            array_push($weights[$skill], ...$undecided);
+        }
+
+        return [$weights, $extras];
     }
 
     /** Every habit of the skill was looked for and seen. */

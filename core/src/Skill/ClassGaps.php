@@ -29,7 +29,7 @@ final readonly class ClassGaps
         foreach ($standings as $student => $mine) {
             foreach ($mine as $skill => $standing) {
                 if ($skills->has((string) $skill) && $standing->tried()) {
-                    $standing->isSure($school) && ! $standing->refreshDue($school) ? $sure[$skill][] = (string) $student : $open[$skill][] = (string) $student;
+                    $standing->isEnough($school) && ! $standing->refreshDue($school) ? $sure[$skill][] = (string) $student : $open[$skill][] = (string) $student;
                 }
             }
         }

@@ -16,12 +16,12 @@ final class ExpectedSamples
     private const MOST = 500;
 
     /**
-     * @param  float|null  $known  chance that it is known before the first sample; default the model's start
+     * @param  float|null  $known  chance that it is known before the first sample; default what the demonstration leaves
      * @return float 1 or more; what is above 1 are the repeats
      */
     public static function untilGood(TracingParameters $p, ?float $known = null): float
     {
-        $known ??= $p->start;
+        $known ??= $p->afterDemo();
         $unknown = 1 - $known;
         $expected = 0.0;
         for ($i = 0; $i < self::MOST && $known + $unknown > 1e-12; $i++) {

@@ -44,6 +44,27 @@ final readonly class FinishForecast
         return new self(array_map(fn (int $s): array => array_map(fn (array $w): float => $w[$s] ?? 0.0, $within), $samples), array_map(fn (LessonToCome $l): float => $l->expected(), $lessons));
     }
 
+    /**
+     * Several forecasts of the same lessons, each as likely as its weight.
+     *
+     * @param  non-empty-list<array{float, self}>  $parts  weights together 1
+     */
+    public static function mixed(array $parts): self
+    {
+        $done = $parts[0][1]->done;
+        $expected = $parts[0][1]->expected;
+        foreach ($done as $s => $row) {
+            foreach (array_keys($row) as $n) {
+                $done[$s][$n] = array_sum(array_map(fn (array $p): float => $p[0] * $p[1]->done[$s][$n], $parts));
+            }
+        }
+        foreach (array_keys($expected) as $i) {
+            $expected[$i] = array_sum(array_map(fn (array $p): float => $p[0] * $p[1]->expected[$i], $parts));
+        }
+
+        return new self($done, $expected);
+    }
+
     /** Chance that everything is done by the end of the last session. */
     public function chance(): float
     {

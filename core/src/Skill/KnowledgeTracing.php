@@ -9,15 +9,22 @@ use InvalidArgumentException;
 /**
  * The chance that a skill is known, from what a student has shown.
  *
- * Source: Corbett & Anderson 1995, with soft evidence by Jeffrey's rule: a
- * showing of weight w counts as w parts right and 1−w parts wrong. One learning
- * step follows each sample, however many checks of it touch the skill.
+ * Source: Corbett & Anderson 1995, with soft evidence by likelihood ratio (Pearl
+ * 1988, "virtual evidence", from memory): a showing of weight w multiplies the
+ * odds by λ = (w(1−S)+(1−w)S) / (wG+(1−w)(1−G)). The order of showings never
+ * matters and w = 0.5 says nothing. Checks of one sample are not independent
+ * witnesses: each λ is raised to min(1, most/n), so that n of them never count
+ * as more than `most`. One learning step follows each sample.
  */
 final readonly class KnowledgeTracing
 {
     public const MASTERY = 0.95;
 
-    public function __construct(private TracingParameters $parameters) {}
+    /** So many checks of one skill in one sample count in full; common practice, no source. */
+    public const MOST_CHECKS = 2.5;
+
+    /** @param  float|null  $mostChecks  above 0; null: every check counts in full */
+    public function __construct(private TracingParameters $parameters, private ?float $mostChecks = self::MOST_CHECKS) {}
 
     /**
      * @param  float  $known  chance before the sample, 0 to 1
@@ -27,13 +34,40 @@ final readonly class KnowledgeTracing
      */
     public function afterSample(float $known, array $weights): float
     {
+        return $this->practised($this->shown($known, $weights));
+    }
+
+    /**
+     * What the showings say, before the sample has taught anything.
+     *
+     * @param  list<float>  $weights
+     *
+     * @throws InvalidArgumentException when a weight is outside 0 to 1
+     */
+    public function shown(float $known, array $weights): float
+    {
+        // Logarithms: a thousand checks would underflow.
+        [$ifKnown, $ifNot] = [0.0, 0.0];
+        $p = $this->parameters;
         foreach ($weights as $weight) {
             if (! is_finite($weight) || $weight < 0 || $weight > 1) {
                 throw new InvalidArgumentException(sprintf('A weight must be from 0 to 1, not %g.', $weight));
             }
-            $known = $weight * $this->givenRight($known) + (1 - $weight) * $this->givenWrong($known);
+            $ifKnown += self::log($weight * (1 - $p->slip) + (1 - $weight) * $p->slip);
+            $ifNot += self::log($weight * $p->guess + (1 - $weight) * (1 - $p->guess));
         }
+        // Impossible either way: it says nothing.
+        if ($weights === [] || $known <= 0 || $known >= 1 || ($ifKnown === -INF && $ifNot === -INF)) {
+            return $known;
+        }
+        $share = $this->mostChecks === null ? 1.0 : min(1.0, $this->mostChecks / count($weights));
 
+        return 1 / (1 + (1 - $known) / $known * exp(min(700.0, $share * ($ifNot - $ifKnown))));
+    }
+
+    /** One sample teaches whoever does not know it yet with the chance T. */
+    public function practised(float $known): float
+    {
         return $known + (1 - $known) * $this->parameters->transit;
     }
 
@@ -54,23 +88,8 @@ final readonly class KnowledgeTracing
         return $after;
     }
 
-    private function givenRight(float $known): float
+    private static function log(float $chance): float
     {
-        $right = $known * (1 - $this->parameters->slip);
-
-        return self::share($right, (1 - $known) * $this->parameters->guess, $known);
-    }
-
-    private function givenWrong(float $known): float
-    {
-        $wrong = $known * $this->parameters->slip;
-
-        return self::share($wrong, (1 - $known) * (1 - $this->parameters->guess), $known);
-    }
-
-    /** An impossible showing (0 of 0) teaches nothing. */
-    private static function share(float $part, float $other, float $known): float
-    {
-        return $part + $other > 0 ? $part / ($part + $other) : $known;
+        return $chance > 0 ? log($chance) : -INF;
     }
 }

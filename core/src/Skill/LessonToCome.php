@@ -41,10 +41,10 @@ final readonly class LessonToCome
         $skills = array_map(strval(...), array_keys($known));
         $p = array_map($table->for(...), $skills);
         $number = array_flip($skills);
-        $learns = array_map(fn (string $s): array => [
-            $table->for($s)->transit * self::share($ground[$s] ?? 1.0),
-            array_sum(array_map(fn (string $need): int => 1 << $number[$need], $needs[$s] ?? [])),
-        ], $skills);
+        $standsOn = array_map(fn (string $s): int => array_sum(array_map(fn (string $need): int => 1 << $number[$need], $needs[$s] ?? [])), $skills);
+        $share = array_map(fn (string $s): float => self::share($ground[$s] ?? 1.0), $skills);
+        $learns = array_map(fn (TracingParameters $of, float $part, int $on): array => [$of->transit * $part, $on], $p, $share, $standsOn);
+        $watches = array_map(fn (TracingParameters $of, float $part, int $on): array => [$of->demo * $part, $on], $p, $share, $standsOn);
         $states = [1.0];
         foreach (array_values($known) as $i => $chance) {
             $next = [];
@@ -54,7 +54,7 @@ final readonly class LessonToCome
             }
             $states = $next;
         }
-        $states = $shown ? $states : self::taught($states, $learns);
+        $states = $shown ? $states : self::taught($states, $watches);
         $right = array_map(fn (int $state): float => (float) array_product(array_map(fn (TracingParameters $of, int $i): float => ($state >> $i & 1) === 1 ? 1 - $of->slip : $of->guess, $p, array_keys($p))), array_combine(array_keys($states), array_keys($states)));
         [$chances, $after, $left] = [[], array_fill(0, count($p), 0.0), 1.0];
         for ($n = 1; $n <= self::MOST_SAMPLES && $left > self::DUST; $n++) {

@@ -12,7 +12,9 @@ namespace OpenSeam\Core\Skill;
  * numbers stand in as some showings of their own, so that few samples move them
  * little. What comes out is only gone by where it foretells students that were
  * held out better than the usual numbers do, by more than the error of that
- * difference. Fading between sessions is left aside.
+ * difference. Fading between sessions is left aside. What a student knows before
+ * and what the demonstration taught cannot be told apart by samples: the usual
+ * start is kept, and the demonstration takes the difference.
  *
  * @phpstan-type Sequence array{student: string, samples: list<list<float>>}
  */
@@ -36,13 +38,13 @@ final class ParameterFit
     private const LARGEST = 0.45;
 
     /**
-     * @param  list<Sequence>  $sequences  of one kind of skill: each student's showings of one skill, sample after sample
+     * @param  list<Sequence>  $sequences  of one kind of skill: each student's showings of one skill, sample after sample (Evidence::showings)
      */
     public static function of(string $kind, array $sequences, TracingParameters $usual): FitReport
     {
         $students = array_values(array_unique(array_column($sequences, 'student')));
         sort($students);
-        $showings = array_sum(array_map(fn (array $s): int => array_sum(array_map(count(...), $s['samples'])), $sequences));
+        $showings = array_sum(array_map(fn (array $s): int => count($s['samples']), $sequences));
         if ($showings < self::ENOUGH_SHOWINGS || count($students) < self::ENOUGH_STUDENTS) {
             return new FitReport($kind, $usual, null, count($students), $showings, null, null, false);
         }
@@ -88,17 +90,19 @@ final class ParameterFit
      */
     public static function fit(array $sequences, TracingParameters $usual, float $prior = self::PRIOR): TracingParameters
     {
-        $p = $usual;
+        $usually = TracingParameters::of($usual->afterDemo(), $usual->slip, $usual->guess, $usual->transit);
+        $p = $usually;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $next = self::step($sequences, $p, $usual, $prior);
+            $next = self::step($sequences, $p, $usually, $prior);
             $moved = max(abs($next->start - $p->start), abs($next->slip - $p->slip), abs($next->guess - $p->guess), abs($next->transit - $p->transit));
             $p = $next;
             if ($moved < self::STILL) {
                 break;
             }
         }
+        $start = min($usual->start, $p->start);
 
-        return $p;
+        return TracingParameters::of($start, $p->slip, $p->guess, $p->transit, $start < 1 ? ($p->start - $start) / (1 - $start) : 0.0);
     }
 
     /**
@@ -118,11 +122,15 @@ final class ParameterFit
             $start[0] += $known[0] ?? 0.0;
             $start[1] += $samples === [] ? 0 : 1;
             foreach ($samples as $t => $weights) {
+                $share = min(1.0, KnowledgeTracing::MOST_CHECKS / max(1, count($weights)));
                 foreach ($weights as $w) {
-                    $slip[0] += $known[$t] * (1 - $w);
-                    $slip[1] += $known[$t];
-                    $guess[0] += (1 - $known[$t]) * $w;
-                    $guess[1] += 1 - $known[$t];
+                    // How much of a soft showing was probably wrong, or right, if it was known, or not.
+                    $slipped = self::part((1 - $w) * $p->slip, $w * (1 - $p->slip));
+                    $guessed = self::part($w * $p->guess, (1 - $w) * (1 - $p->guess));
+                    $slip[0] += $share * $known[$t] * $slipped;
+                    $slip[1] += $share * $known[$t];
+                    $guess[0] += $share * (1 - $known[$t]) * $guessed;
+                    $guess[1] += $share * (1 - $known[$t]);
                 }
                 if (isset($learned[$t])) {
                     $transit[0] += $learned[$t];
@@ -184,15 +192,21 @@ final class ParameterFit
     {
         [$unknown, $known] = [0.0, 0.0];
         foreach ($weights as $w) {
-            $unknown += $w * log(max(1e-9, $p->guess)) + (1 - $w) * log(max(1e-9, 1 - $p->guess));
-            $known += $w * log(max(1e-9, 1 - $p->slip)) + (1 - $w) * log(max(1e-9, $p->slip));
+            $unknown += log(max(1e-9, $w * $p->guess + (1 - $w) * (1 - $p->guess)));
+            $known += log(max(1e-9, $w * (1 - $p->slip) + (1 - $w) * $p->slip));
         }
+        $share = min(1.0, KnowledgeTracing::MOST_CHECKS / max(1, count($weights)));
 
-        return [exp($unknown), exp($known)];
+        return [exp($share * $unknown), exp($share * $known)];
+    }
+
+    private static function part(float $one, float $other): float
+    {
+        return $one + $other > 0 ? $one / ($one + $other) : 0.0;
     }
 
     /**
-     * What each showing cost that was foretold from those before it.
+     * What each sample's showing cost that was foretold from the samples before it.
      *
      * @param  list<list<float>>  $samples
      * @return list<float> −log of the chance it was given
@@ -200,15 +214,14 @@ final class ParameterFit
     public static function losses(array $samples, TracingParameters $p): array
     {
         $losses = [];
-        $known = $p->start;
+        $tracing = new KnowledgeTracing($p);
+        $known = $p->afterDemo();
         foreach ($samples as $weights) {
-            foreach ($weights as $w) {
+            foreach (array_slice($weights, 0, 1) as $w) {
                 $right = min(1 - 1e-9, max(1e-9, $known * (1 - $p->slip) + (1 - $known) * $p->guess));
                 $losses[] = -($w * log($right) + (1 - $w) * log(1 - $right));
-                [$unknown, $knows] = self::likelihood([$w], $p);
-                $known = $known * $knows / max(1e-300, $known * $knows + (1 - $known) * $unknown);
             }
-            $known += (1 - $known) * $p->transit;
+            $known = $tracing->afterSample($known, $weights);
         }
 
         return $losses;

@@ -12,7 +12,7 @@ use DateTimeImmutable;
  * unknown one right, and what is not sewn is forgotten. A skill whose needs are
  * not there yet is learned more slowly. Made-up; the same seed, the same learner.
  */
-final class SimulatedLearner
+final class SimulatedLearner implements Learner
 {
     /** What of the chance to learn is left where a skill stands on something unknown; common practice, no source. */
     public const WITHOUT_NEEDS = 0.5;
@@ -58,7 +58,7 @@ final class SimulatedLearner
     public function watch(string ...$skills): void
     {
         foreach ($skills as $skill) {
-            $this->learn($skill);
+            $this->learn($skill, $this->table->for($skill)->demo);
         }
     }
 
@@ -85,16 +85,16 @@ final class SimulatedLearner
             $this->last[$skill] = $at;
         }
         foreach ($skills as $skill) {
-            $this->learn($skill);
+            $this->learn($skill, $this->table->for($skill)->transit);
         }
 
         return $shown;
     }
 
-    private function learn(string $skill): void
+    private function learn(string $skill, float $teaches): void
     {
         $missing = array_filter($this->skills->get($skill)->needs, fn (string $need): bool => ! $this->knows[$need]) !== [];
-        $chance = min(1.0, $this->table->for($skill)->transit * $this->quick * ($missing ? $this->withoutNeeds : 1.0));
+        $chance = min(1.0, $teaches * $this->quick * ($missing ? $this->withoutNeeds : 1.0));
         $this->knows[$skill] = $this->knows[$skill] || $this->chance($chance);
     }
 

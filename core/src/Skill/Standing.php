@@ -9,7 +9,7 @@ use DateTimeImmutable;
 /** Where a student stands with one skill. Derived: it can always be worked out again from the samples. */
 final readonly class Standing
 {
-    /** A sure skill whose faded chance is below this wants a refresh; common practice, no source. */
+    /** A sure skill whose faded chance is below this wants a refresh, a less sure one in proportion; common practice, no source. */
     public const REFRESH_BELOW = 0.75;
 
     /** From here on a skill is coming rather than begun. */
@@ -18,7 +18,19 @@ final readonly class Standing
     /** A showing is good from this weight on: more met than near. */
     public const GOOD_SHOWING = 0.75;
 
-    /** @param  list<float>  $showings mean weight of each sample that touched the skill, oldest first */
+    /** So many good showings before a skill is sure: once may be luck; common practice, no source. */
+    public const SHOWINGS_FOR_SURE = 2;
+
+    /**
+     * From this chance on, and shown well the last time, the next lesson may stand on it: less than sure.
+     * Chosen by simulated learners (./seam bench learners): lower leaves more unknown at the end, higher takes more samples.
+     */
+    public const GO_ON_FROM = 0.75;
+
+    /** What is below this when all lessons are passed is sewn once more before the course is called done; chosen likewise. */
+    public const CONFIRM_BELOW = 0.855;
+
+    /** @param  list<float>  $showings the weakest required check of each sample that touched the skill, oldest first */
     public function __construct(
         public string $skill,
         /** Chance that it is known right after the last sample, 0 to 1. */
@@ -54,17 +66,24 @@ final readonly class Standing
 
     public function isSure(School $school): bool
     {
-        return match ($school) {
-            School::Tracing => $this->tried() && $this->known >= KnowledgeTracing::MASTERY,
+        // The teacher's no counts under every school.
+        return $this->word !== false && match ($school) {
+            School::Tracing => $this->known >= KnowledgeTracing::MASTERY && count(array_filter($this->showings, fn (float $w): bool => $w >= self::GOOD_SHOWING)) >= self::SHOWINGS_FOR_SURE,
             School::ThreeInARow => count($this->showings) >= 3 && $this->goodAmongLast(3) === 3,
             School::TwoOfThree => $this->goodAmongLast(3) >= 2,
             School::TeachersWord => $this->word === true,
         };
     }
 
+    /** Shown well enough that the next lesson may stand on it; what is not sure yet is confirmed there or later. */
+    public function isEnough(School $school): bool
+    {
+        return $this->isSure($school) || ($school === School::Tracing && $this->word !== false && $this->known >= self::GO_ON_FROM && $this->lastShowing() >= self::GOOD_SHOWING);
+    }
+
     public function refreshDue(School $school): bool
     {
-        return $this->isSure($school) && $this->faded < self::REFRESH_BELOW;
+        return $this->isEnough($school) && $this->faded < self::REFRESH_BELOW * min(1.0, $school === School::Tracing ? $this->known / KnowledgeTracing::MASTERY : 1.0);
     }
 
     public function level(School $school): Level
@@ -73,7 +92,8 @@ final readonly class Standing
             $this->refreshDue($school) => Level::RefreshDue,
             $this->isSure($school) => Level::Sure,
             ! $this->tried() => Level::NotTried,
-            $this->known >= self::COMING_FROM => Level::Coming,
+            // What was missed the last time is not coming, however well it began.
+            $this->known >= self::COMING_FROM && $this->lastShowing() >= Evidence::UNDECIDED => Level::Coming,
             default => Level::Begun,
         };
     }

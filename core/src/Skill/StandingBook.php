@@ -39,18 +39,18 @@ final readonly class StandingBook
             $at = $sample->at->getTimestamp();
             // What is used keeps: the clock of its fading starts anew, though nothing was read of it.
             foreach ($sample->uses as $skill) {
-                if (isset($clock[$skill]) && $clock[$skill] < $at && ! isset($sample->weights[$skill])) {
+                if (isset($clock[$skill]) && $clock[$skill] < $at && $sample->showing($skill) === null) {
                     [$clock[$skill], $last[$skill]] = [$at, $sample->at];
                 }
             }
-            foreach ($sample->weights as $skill => $weights) {
-                if ($weights === []) {
-                    continue;
-                }
-                $skill = (string) $skill;
-                $before = isset($known[$skill]) ? $this->faded($skill, $known[$skill], $at - $clock[$skill]) : $this->table->for($skill)->start;
-                $known[$skill] = $this->table->tracing($skill)->afterSample($before, $weights);
-                $showings[$skill][] = array_sum($weights) / count($weights);
+            foreach ($sample->skills() as $skill) {
+                // The first sample is sewn after the demonstration.
+                $before = isset($known[$skill]) ? $this->faded($skill, $known[$skill], $at - $clock[$skill]) : $this->table->for($skill)->afterDemo();
+                $showing = $sample->showing($skill) ?? Evidence::UNDECIDED;
+                $after = $this->table->tracing($skill)->afterSample($before, $sample->showings($skill));
+                // Practice may have taught something, but what was missed never counts for more than before.
+                $known[$skill] = $showing < Evidence::UNDECIDED ? min($before, $after) : $after;
+                $showings[$skill][] = $showing;
                 [$clock[$skill], $last[$skill]] = [$at, $sample->at];
             }
         }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Skill;
 
 use InvalidArgumentException;
+use OpenSeam\Core\Data;
 
-/** The four numbers of knowledge tracing; all are chances from 0 to 1. */
+/**
+ * The numbers of knowledge tracing; all are chances from 0 to 1. A showing is a
+ * sample's required checks of a skill together: the weakest of them.
+ */
 final readonly class TracingParameters
 {
     private function __construct(
@@ -18,12 +22,14 @@ final readonly class TracingParameters
         public float $guess,
         /** Learned from one sample. */
         public float $transit,
+        /** Learned from the demonstration, before the first sample. */
+        public float $demo,
     ) {}
 
     /** @throws InvalidArgumentException when a chance is outside 0 to 1, or slip + guess is 1 or more */
-    public static function of(float $start, float $slip, float $guess, float $transit): self
+    public static function of(float $start, float $slip, float $guess, float $transit, float $demo = 0.0): self
     {
-        foreach (compact('start', 'slip', 'guess', 'transit') as $name => $value) {
+        foreach (compact('start', 'slip', 'guess', 'transit', 'demo') as $name => $value) {
             if (! is_finite($value) || $value < 0 || $value > 1) {
                 throw new InvalidArgumentException(sprintf('%s must be from 0 to 1, not %g.', $name, $value));
             }
@@ -32,16 +38,24 @@ final readonly class TracingParameters
             throw new InvalidArgumentException('slip and guess together must stay below 1, or a right showing would count against the student.');
         }
 
-        return new self($start, $slip, $guess, $transit);
+        return new self($start, $slip, $guess, $transit, $demo);
     }
 
-    /**
-     * The course's starting values until a studio has enough samples of its own.
-     * Chosen so that two good checks in one sample make a skill sure, as a
-     * teacher would say; common practice, no source.
-     */
+    /** From a part of resources/tracing.json. */
+    public static function read(Data $of): self
+    {
+        return self::of($of->number('start'), $of->number('slip'), $of->number('guess'), $of->number('transit'), $of->number('demo'));
+    }
+
+    /** Known once it has been demonstrated: what the first sample begins with. */
+    public function afterDemo(): float
+    {
+        return $this->start + (1 - $this->start) * $this->demo;
+    }
+
+    /** The starting values of a skill of the hand, until a studio has enough samples of its own: resources/tracing.json. */
     public static function usual(): self
     {
-        return new self(0.3, 0.1, 0.1, 0.2);
+        return TracingTable::defaults()[TracingTable::USUAL];
     }
 }

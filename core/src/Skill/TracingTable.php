@@ -29,10 +29,20 @@ final class TracingTable
         return new self([], [self::USUAL => $parameters]);
     }
 
-    /** @param  array<string, TracingParameters>  $own  a studio's own numbers by kind, where its samples gave better ones */
-    public static function of(SkillGraph $skills, array $own = []): self
+    /**
+     * @param  array<string, TracingParameters>  $own  a studio's own numbers by kind, where its samples gave better ones
+     * @param  array<string, TracingParameters>  $bySkill  numbers of single skills, before those of their kind
+     */
+    public static function of(SkillGraph $skills, array $own = [], array $bySkill = []): self
     {
-        return new self(array_map(fn (Skill $s): string => $s->kind, $skills->all()), $own + self::defaults());
+        $kindOf = array_map(fn (Skill $s): string => $s->kind, $skills->all());
+        $byKind = $own + self::defaults();
+        foreach ($bySkill as $skill => $numbers) {
+            // A kind of one: no kind of the table has a colon.
+            $byKind[$kindOf[$skill] = "own:$skill"] = $numbers;
+        }
+
+        return new self($kindOf, $byKind);
     }
 
     public function for(string $skill): TracingParameters
@@ -51,8 +61,7 @@ final class TracingTable
         /** @var array<string, TracingParameters> $read */
         static $read = [];
         foreach ($read === [] ? array_keys(self::kinds()) : [] as $kind) {
-            $of = Tables::read('tracing')->part('kinds')->part($kind);
-            $read[$kind] = TracingParameters::of($of->number('start'), $of->number('slip'), $of->number('guess'), $of->number('transit'));
+            $read[$kind] = TracingParameters::read(Tables::read('tracing')->part('kinds')->part($kind));
         }
 
         return $read;

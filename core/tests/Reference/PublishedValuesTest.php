@@ -124,6 +124,18 @@ final class PublishedValuesTest extends TestCase
         self::assertEqualsWithDelta(0.2889, $tracing->trace([[0.0]])[0], 5e-5);
     }
 
+    /** Soft evidence by likelihood ratio, worked values of the design paper: the order of checks never matters, an undecidable one says nothing. */
+    public function test_soft_evidence(): void
+    {
+        $tracing = new KnowledgeTracing(TracingParameters::of(0.3, 0.1, 0.1, 0.2));
+        self::assertEqualsWithDelta($tracing->trace([[1.0, 1.0, 0.5]])[0], $tracing->trace([[0.5, 1.0, 1.0]])[0], 1e-12);
+        self::assertSame(0.3, (new KnowledgeTracing(TracingParameters::of(0.3, 0.1, 0.1, 0.0)))->trace([[0.5, 0.5]])[0]);
+        // Odds 4.5² = 20.25.
+        self::assertEqualsWithDelta(0.9529, (new KnowledgeTracing(TracingParameters::of(0.5, 0.1, 0.2, 0.0), null))->trace([[1.0, 1.0]])[0], 5e-5);
+        // Twelve checks count as two and a half: odds 4.5^2.5.
+        self::assertEqualsWithDelta(4.5 ** 2.5 / (1 + 4.5 ** 2.5), (new KnowledgeTracing(TracingParameters::of(0.5, 0.1, 0.2, 0.0)))->trace([array_fill(0, 12, 1.0)])[0], 1e-12);
+    }
+
     /**
      * Knowledge tracing is a hidden Markov model: the same answer by summing over
      * every history of knowing and not knowing (textbook forward sum).
@@ -141,7 +153,7 @@ final class PublishedValuesTest extends TestCase
             $joint['all'] += $w;
         }
         $joint['all'] += (1 - $p) * (1 - $t) ** $n * self::likelihood($shown, $n + 1, $s, $g);
-        $trace = (new KnowledgeTracing(TracingParameters::of($p, $s, $g, $t)))->trace($shown);
+        $trace = (new KnowledgeTracing(TracingParameters::of($p, $s, $g, $t), null))->trace($shown);
         self::assertEqualsWithDelta($joint['known'] / $joint['all'], $trace[$n - 1], 1e-12);
     }
 

@@ -117,7 +117,8 @@ final class SamplerTest extends TestCase
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');
         $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::kept([]), ['end-opens']);
-        self::assertSame(['secure-ends' => [0.0]], $grade->evidence);
+        // Its three checks are open beside the fault, which decides.
+        self::assertSame(['secure-ends' => [0.0, 0.5, 0.5, 0.5]], $grade->weights);
         self::assertSame(Verdict::NotYet, $grade->verdict());
     }
 

@@ -54,7 +54,7 @@ final class FinishForecastTest extends TestCase
             $sewn = 0;
             $finished = [];
             foreach ($known as $start) {
-                $knows = $chance($start) || $chance($p->transit);
+                $knows = $chance($start) || $chance($p->demo);
                 do {
                     $sewn++;
                     $good = $chance($knows ? 1 - $p->slip : $p->guess);

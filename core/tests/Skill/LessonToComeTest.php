@@ -50,10 +50,10 @@ final class LessonToComeTest extends TestCase
     public function test_against_students_drawn_by_lot(): void
     {
         mt_srand(77);
-        $p = ['a' => TracingParameters::of(0.3, 0.08, 0.14, 0.3), 'b' => TracingParameters::of(0.3, 0.1, 0.1, 0.2), 'c' => TracingParameters::of(0.2, 0.12, 0.06, 0.18)];
+        $p = ['a' => TracingParameters::of(0.3, 0.08, 0.14, 0.3, 0.4), 'b' => TracingParameters::of(0.3, 0.1, 0.1, 0.2, 0.1), 'c' => TracingParameters::of(0.2, 0.12, 0.06, 0.18, 0.25)];
         $graph = SkillGraph::of([new Skill('a', 'A', kind: 'habit'), new Skill('b', 'B', needs: ['a']), new Skill('c', 'C', kind: 'fine')]);
         $known = ['a' => 0.6, 'b' => 0.3, 'c' => 0.45];
-        $lesson = LessonToCome::of(TracingTable::of($graph), $known, false, ['b' => ['a']], ['c' => 0.5]);
+        $lesson = LessonToCome::of(TracingTable::of($graph, bySkill: $p), $known, false, ['b' => ['a']], ['c' => 0.5]);
         $chance = fn (float $x): bool => mt_rand() / mt_getrandmax() < $x;
         $slower = fn (string $s, array $knows): float => match ($s) {
             'b' => $knows['a'] ? 1.0 : SimulatedLearner::WITHOUT_NEEDS,
@@ -61,16 +61,16 @@ final class LessonToComeTest extends TestCase
             'c' => 0.5 + 0.5 * SimulatedLearner::WITHOUT_NEEDS,
             default => 1.0,
         };
-        $learn = function (array $knows) use ($p, $chance, $slower): array {
+        $learn = function (array $knows, string $from = 'transit') use ($p, $chance, $slower): array {
             foreach (['a', 'b', 'c'] as $s) {
-                $knows[$s] = $knows[$s] || $chance($p[$s]->transit * $slower($s, $knows));
+                $knows[$s] = $knows[$s] || $chance(($from === 'demo' ? $p[$s]->demo : $p[$s]->transit) * $slower($s, $knows));
             }
 
             return $knows;
         };
         $took = $after = [];
         for ($i = 0; $i < self::DRAWN; $i++) {
-            $knows = $learn(array_map($chance, $known));
+            $knows = $learn(array_map($chance, $known), 'demo');
             for ($n = 1; ; $n++) {
                 $good = array_filter(array_keys($p), fn (string $s): bool => ! $chance($knows[$s] ? 1 - $p[$s]->slip : $p[$s]->guess)) === [];
                 $knows = $learn($knows);

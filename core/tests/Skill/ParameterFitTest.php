@@ -37,7 +37,7 @@ final class ParameterFitTest extends TestCase
         foreach ([[0.3, 0.1, 0.1, 0.2], [0.15, 0.05, 0.25, 0.35], [0.5, 0.2, 0.15, 0.1]] as $i => $truth) {
             $p = TracingParameters::of(...$truth);
             $found = ParameterFit::fit(self::drawn($p, 1500, 10, $i + 1), TracingParameters::usual(), 0.0);
-            foreach ([$found->start, $found->slip, $found->guess, $found->transit] as $k => $value) {
+            foreach ([$found->afterDemo(), $found->slip, $found->guess, $found->transit] as $k => $value) {
                 self::assertEqualsWithDelta($truth[$k], $value, 0.03, ['start', 'slip', 'guess', 'transit'][$k]." of draw $i");
             }
         }

@@ -73,7 +73,7 @@ final class SimulatedLearnerTest extends TestCase
 
     public function test_what_stands_on_something_unknown_is_learned_half_as_quickly(): void
     {
-        $p = TracingParameters::of(0.0, 0.1, 0.1, 0.4);
+        $p = TracingParameters::of(0.0, 0.1, 0.1, 0.4, 0.4);
         self::assertShare(0.4, self::share(function (int $i) use ($p): bool {
             $l = self::learner($i * 31, $p);
             $l->watch('thread');

@@ -9,6 +9,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Skill\KnowledgeTracing;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Tests\Support\Fixtures;
@@ -16,17 +17,17 @@ use PHPUnit\Framework\TestCase;
 
 final class TracingTableTest extends TestCase
 {
-    /** A right showing counts for a skill and a wrong one against it, whatever its kind; two good checks in a sample make a skill of the hand sure. */
+    /** A right showing counts for a skill and a wrong one against it, whatever its kind; one good sample is enough to go on, and two are sure. */
     public function test_the_defaults_are_fit_for_use(): void
     {
         foreach (TracingTable::defaults() as $kind => $p) {
             self::assertLessThan(1.0, $p->slip + $p->guess, $kind);
             $tracing = new KnowledgeTracing($p);
             self::assertGreaterThan($tracing->afterSample($p->start, [0.0]), $tracing->afterSample($p->start, [1.0]), $kind);
-            self::assertGreaterThan(KnowledgeTracing::MASTERY, $tracing->afterSample($tracing->afterSample($p->start, [1.0, 1.0]), [1.0]), "$kind after a sample and a half");
+            self::assertGreaterThan(Standing::GO_ON_FROM, $once = $tracing->afterSample($p->afterDemo(), [1.0]), "$kind after a good sample");
+            self::assertGreaterThan(KnowledgeTracing::MASTERY, $tracing->afterSample($once, [1.0]), "$kind after two");
         }
         self::assertEquals(TracingParameters::usual(), TracingTable::defaults()[TracingTable::USUAL]);
-        self::assertGreaterThan(KnowledgeTracing::MASTERY, (new KnowledgeTracing(TracingParameters::usual()))->afterSample(0.3, [1.0, 1.0]));
         self::assertSame(array_keys(TracingTable::defaults()), array_keys(TracingTable::kinds()));
     }
 

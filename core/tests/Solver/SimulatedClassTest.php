@@ -50,7 +50,7 @@ final class SimulatedClassTest extends TestCase
         $come = new LessonsToCome($table, $bundle->skills);
         $lessons = array_map(Option::of(...), $bundle->lessons);
         $given = [];
-        for ($i = 0; $i < 3000; $i++) {
+        for ($i = 0; $i < 4000; $i++) {
             $course = SimulatedClass::course($i, 1, 0.2);
             [$sewn, $more] = [6 + $i % 12, 8 + ($i * 7) % 26];
             $done = $course->untilGood($sewn);

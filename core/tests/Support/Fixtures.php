@@ -116,11 +116,11 @@ final class Fixtures
      * @param  array<string, list<float|null>>  $but
      * @param  list<string>  $faults
      */
-    public static function sample(string $lesson, array $but = [], array $faults = [], string $at = '2030-05-02 19:00', ?string $id = null): PastSample
+    public static function sample(string $lesson, array $but = [], array $faults = [], string $at = '2030-05-02 19:00', ?string $id = null, ?string $drill = null): PastSample
     {
         static $count = 0;
         $found = self::bundle()->lesson($lesson);
-        $grade = (new Grader(self::bundle(), Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults);
+        $grade = (new Grader(self::bundle(), Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults, [], $drill);
 
         return PastSample::graded($id ?? 'sample-'.++$count, $lesson, new DateTimeImmutable($at.' UTC'), $grade, Words::in());
     }

@@ -9,6 +9,7 @@ use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\NextLesson\SimulatedCourse;
+use OpenSeam\Core\Skill\Learner;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SimulatedLearner;
 use OpenSeam\Core\Skill\TracingTable;
@@ -34,10 +35,10 @@ final class SimulatedClass
         $bundle = Fixtures::bundle();
         $ladder = new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), Fixtures::order(), Words::in(), Policy::Gate, $school);
         // A teacher who sees through everybody: what no program can know.
-        $word = $school !== School::TeachersWord ? null : fn (SimulatedLearner $l): array => array_fill_keys(array_filter(array_map(strval(...), array_keys($bundle->skills->all())), $l->knows(...)), true);
+        $word = $school !== School::TeachersWord ? null : fn (Learner $l): array => array_fill_keys(array_filter(array_map(strval(...), array_keys($bundle->skills->all())), $l->knows(...)), true);
         [$samples, $known, $finished] = [0, 0.0, 0];
         for ($i = 0; $i < $students; $i++) {
-            $course = self::course($i);
+            $course = self::course($i, 1);
             $finished += $course->follow($ladder, $word) ? 1 : 0;
             $samples += count($course->samples);
             $known += $course->known();
@@ -51,7 +52,7 @@ final class SimulatedClass
     {
         $known = 0.0;
         for ($i = 0; $i < $students; $i++) {
-            $course = self::course($i);
+            $course = self::course($i, 1);
             $course->inOrder($times);
             $known += $course->known();
         }

@@ -2952,6 +2952,11 @@ export interface components {
             title: string;
             /** Format: float */
             start: number;
+            /**
+             * Format: float
+             * @description known once it has been demonstrated
+             */
+            after_demo: number;
             /** Format: float */
             slip: number;
             /** Format: float */
@@ -9430,6 +9435,24 @@ export interface operations {
                         needs?: string[];
                         /** @description never skipped, always first */
                         safety?: boolean;
+                        /**
+                         * @description which numbers it goes by; default hand
+                         * @enum {string}
+                         */
+                        kind?: "hand" | "habit" | "setting" | "fine";
+                        /** @description its own numbers */
+                        tracing?: {
+                            /** @description chance that it is known before the first lesson */
+                            start: number;
+                            /** @description chance of a wrong showing although known */
+                            slip: number;
+                            /** @description chance of a right showing although not known */
+                            guess: number;
+                            /** @description chance to learn it from one sample */
+                            transit: number;
+                            /** @description chance to learn it from the demonstration; default 0 */
+                            demo?: number;
+                        };
                     }[];
                     /** @description what can be given */
                     lessons: {
@@ -9485,8 +9508,10 @@ export interface operations {
                         evidence: {
                             /** @description a skill */
                             skill: string;
-                            /** @description 1 right, 0 wrong, between is soft */
+                            /** @description of the required checks: 1 right, 0 wrong, between is soft; the weakest counts */
                             weights: number[];
+                            /** @description of checks beyond the required ones: they add */
+                            extras?: number[];
                         }[];
                         /** @description results of checks, faults seen */
                         findings?: {
@@ -9528,15 +9553,73 @@ export interface operations {
                     };
                     /** @description the moment to decide for; default the time of the last sample */
                     now?: string;
+                    /** @description the same numbers for every skill; default the usual ones of its kind */
                     tracing?: {
-                        /** @description chance */
+                        /** @description chance that it is known before the first lesson */
                         start: number;
-                        /** @description chance */
+                        /** @description chance of a wrong showing although known */
                         slip: number;
-                        /** @description chance */
+                        /** @description chance of a right showing although not known */
                         guess: number;
-                        /** @description chance */
+                        /** @description chance to learn it from one sample */
                         transit: number;
+                        /** @description chance to learn it from the demonstration; default 0 */
+                        demo?: number;
+                    };
+                    /** @description numbers by kind of skill */
+                    kinds?: {
+                        /** @description of steering and sewing by hand */
+                        hand?: {
+                            /** @description chance that it is known before the first lesson */
+                            start: number;
+                            /** @description chance of a wrong showing although known */
+                            slip: number;
+                            /** @description chance of a right showing although not known */
+                            guess: number;
+                            /** @description chance to learn it from one sample */
+                            transit: number;
+                            /** @description chance to learn it from the demonstration; default 0 */
+                            demo?: number;
+                        };
+                        /** @description of habits at the machine */
+                        habit?: {
+                            /** @description chance that it is known before the first lesson */
+                            start: number;
+                            /** @description chance of a wrong showing although known */
+                            slip: number;
+                            /** @description chance of a right showing although not known */
+                            guess: number;
+                            /** @description chance to learn it from one sample */
+                            transit: number;
+                            /** @description chance to learn it from the demonstration; default 0 */
+                            demo?: number;
+                        };
+                        /** @description of setting and reading */
+                        setting?: {
+                            /** @description chance that it is known before the first lesson */
+                            start: number;
+                            /** @description chance of a wrong showing although known */
+                            slip: number;
+                            /** @description chance of a right showing although not known */
+                            guess: number;
+                            /** @description chance to learn it from one sample */
+                            transit: number;
+                            /** @description chance to learn it from the demonstration; default 0 */
+                            demo?: number;
+                        };
+                        /** @description of fine work */
+                        fine?: {
+                            /** @description chance that it is known before the first lesson */
+                            start: number;
+                            /** @description chance of a wrong showing although known */
+                            slip: number;
+                            /** @description chance of a right showing although not known */
+                            guess: number;
+                            /** @description chance to learn it from one sample */
+                            transit: number;
+                            /** @description chance to learn it from the demonstration; default 0 */
+                            demo?: number;
+                        };
                     };
                     /** @description time constant of fading in weeks; null switches it off */
                     fading_weeks?: number | null;
@@ -10391,6 +10474,8 @@ export interface operations {
                     transit: number;
                     /** @description one inner list a sample */
                     samples: number[][];
+                    /** @description so many checks of one sample count in full, more of them as many; default 2.5, null: each counts in full */
+                    most_checks?: number | null;
                 };
             };
         };

@@ -49,7 +49,9 @@ final class NextLesson implements Calculator
             'skills' => Schema::list('what can be learned', Schema::object([
                 'id' => Schema::text('its id'), 'title' => Schema::text('its name'),
                 'needs' => Schema::texts('skills it stands on'), 'safety' => ['type' => 'boolean', 'description' => 'never skipped, always first'],
-            ], ['title', 'needs', 'safety']), 1, 1000),
+                'kind' => Schema::oneOf('which numbers it goes by; default hand', array_keys(TracingTable::kinds())),
+                'tracing' => self::numbers('its own numbers'),
+            ], ['title', 'needs', 'safety', 'kind', 'tracing']), 1, 1000),
             'lessons' => Schema::list('what can be given', Schema::object([
                 'id' => Schema::text('its id'), 'title' => Schema::text('its name'), 'teaches' => Schema::list('skills', Schema::text('a skill'), 1, 100),
                 'minutes' => Schema::number('the first time, with its demo', null, 600, 0),
@@ -68,8 +70,9 @@ final class NextLesson implements Calculator
                 'at' => Schema::text('when, such as 2030-05-02 or 2030-05-02T19:10:00Z'),
                 'uses' => Schema::texts('skills used on the way: they do not fade meanwhile'),
                 'evidence' => Schema::list('what it shows of each skill', Schema::object([
-                    'skill' => Schema::text('a skill'), 'weights' => Schema::list('1 right, 0 wrong, between is soft', Schema::number('a weight', 0, 1), 1, 100),
-                ])),
+                    'skill' => Schema::text('a skill'), 'weights' => Schema::list('of the required checks: 1 right, 0 wrong, between is soft; the weakest counts', Schema::number('a weight', 0, 1), 1, 100),
+                    'extras' => Schema::list('of checks beyond the required ones: they add', Schema::number('a weight', 0, 1), 0, 100),
+                ], ['extras'])),
                 'findings' => Schema::list('results of checks, faults seen', Schema::object([
                     'check' => Schema::text('id of the check or fault'), 'title' => Schema::text('its name'), 'text' => Schema::text('what it says', 500),
                     'verdict' => Schema::oneOf('what it says', array_column(Verdict::cases(), 'value')), 'skills' => Schema::texts('skills it shows'),
@@ -82,12 +85,20 @@ final class NextLesson implements Calculator
             'own_machine' => ['type' => 'boolean', 'description' => 'there is a machine at home'],
             'words' => ['type' => 'object', 'description' => 'the teacher’s own word by skill', 'additionalProperties' => ['type' => 'boolean']],
             'now' => Schema::text('the moment to decide for; default the time of the last sample'),
-            'tracing' => Schema::object([
-                'start' => Schema::number('chance', 0, 1), 'slip' => Schema::number('chance', 0, 1),
-                'guess' => Schema::number('chance', 0, 1), 'transit' => Schema::number('chance', 0, 1),
-            ]),
+            'tracing' => self::numbers('the same numbers for every skill; default the usual ones of its kind'),
+            'kinds' => Schema::object(array_map(fn (string $title): array => self::numbers("of $title"), TracingTable::kinds()), array_keys(TracingTable::kinds())) + ['description' => 'numbers by kind of skill'],
             'fading_weeks' => ['type' => ['number', 'null'], 'description' => 'time constant of fading in weeks; null switches it off', 'exclusiveMinimum' => 0],
-        ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'own_machine', 'words', 'now', 'tracing', 'fading_weeks']);
+        ], ['course_order', 'policy', 'school', 'samples', 'wishes', 'own_machine', 'words', 'now', 'tracing', 'kinds', 'fading_weeks']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function numbers(string $what): array
+    {
+        return Schema::object([
+            'start' => Schema::number('chance that it is known before the first lesson', 0, 1), 'slip' => Schema::number('chance of a wrong showing although known', 0, 1),
+            'guess' => Schema::number('chance of a right showing although not known', 0, 1), 'transit' => Schema::number('chance to learn it from one sample', 0, 1),
+            'demo' => Schema::number('chance to learn it from the demonstration; default 0', 0, 1),
+        ], ['demo']) + ['description' => $what];
     }
 
     public function answer(): array
@@ -152,17 +163,26 @@ final class NextLesson implements Calculator
         $order = $in->has('course_order') ? $in->texts('course_order') : array_keys($lessons);
         foreach ($order as $i => $id) {
             isset($lessons[$id]) || throw InputError::at("course_order[$i]", $id, 'This must be the id of one of the lessons.');
+            array_search($id, $order, true) === $i || throw InputError::at("course_order[$i]", $id, 'This lesson comes twice; each once.');
         }
-        $samples = array_map(fn (Data $d, int $i): PastSample => self::sample($d, $i, $skills, $lessons), $in->parts('samples'), array_keys($in->parts('samples')));
-        $now = $in->has('now') ? self::time($in, 'now') : ($samples === [] ? new DateTimeImmutable('@0') : $samples[count($samples) - 1]->evidence->at);
+        $samples = self::samples($in, $skills, $lessons);
+        $last = $samples === [] ? new DateTimeImmutable('@0') : $samples[count($samples) - 1]->evidence->at;
+        $now = $in->has('now') ? self::time($in, 'now') : $last;
+        $now >= $last || throw InputError::at('now', $in->text('now'), 'This must not lie before the last sample.');
         $ladder = new Ladder(
             $skills, $lessons, $order, Words::in(),
             Policy::from($in->text('policy', 'gate')), School::from($in->text('school', 'tracing')),
-            TracingTable::same(self::parameters($in)),
+            self::table($in, $skills),
             array_key_exists('fading_weeks', $in->raw()) ? $in->numberOrNull('fading_weeks') : 12.0,
         );
         /** @var array<string, bool> $words */
         $words = $in->part('words')->raw();
+        foreach (array_map(strval(...), array_keys($words)) as $skill) {
+            $skills->has($skill) || throw InputError::at("words.$skill", $skill, 'This must be the id of one of the skills.');
+        }
+        foreach ($in->texts('wishes') as $i => $wish) {
+            isset($lessons[$wish]) || $skills->has($wish) || throw InputError::at("wishes[$i]", $wish, 'This must be the id of one of the lessons or skills.');
+        }
 
         $advice = $ladder->advise($samples, $now, $in->texts('wishes'), $words, $in->flag('own_machine'));
         $blocked = $ladder->blocked($samples, $now, $words);
@@ -185,51 +205,91 @@ final class NextLesson implements Calculator
 
     private static function lesson(Data $data, SkillGraph $skills): Option
     {
-        foreach ($data->texts('teaches') as $i => $skill) {
-            $skills->has($skill) || throw InputError::at($data->path("teaches[$i]"), $skill, 'This must be the id of one of the skills.');
-        }
-
         return new Option(
-            $data->text('id'), $data->text('title', $data->text('id')), $data->texts('teaches'),
+            $data->text('id'), $data->text('title', $data->text('id')), self::skills($data, 'teaches', $skills),
             $data->number('minutes'), $data->number('again_minutes', $data->number('minutes')),
             array_map(function (Data $d) use ($skills): Drill {
-                $skills->has($d->text('skill')) || throw InputError::at($d->path('skill'), $d->text('skill'), 'This must be the id of one of the skills.');
-
-                return new Drill($d->text('id'), $d->text('title', $d->text('id')), $d->text('skill'), $d->number('minutes'), $d->text('text', $d->text('title', $d->text('id'))));
+                return new Drill($d->text('id'), $d->text('title', $d->text('id')), self::skill($d, 'skill', $skills), $d->number('minutes'), $d->text('text', $d->text('title', $d->text('id'))));
             }, $data->parts('drills')),
             $data->flag('machine', true),
         );
     }
 
+    /**
+     * @param  array<string, Option>  $lessons
+     * @return list<PastSample>
+     */
+    private static function samples(Data $in, SkillGraph $skills, array $lessons): array
+    {
+        $samples = [];
+        $before = new DateTimeImmutable('@0');
+        foreach ($in->parts('samples') as $i => $data) {
+            $at = $data->has('at') ? self::time($data, 'at') : $before;
+            $i === 0 || $at >= $before || throw InputError::at($data->path('at'), $data->text('at'), 'Samples come oldest first; this one lies before the one above it.');
+            $before = $at;
+            $samples[] = self::sample($data, $i, $at, $skills, $lessons);
+        }
+
+        return $samples;
+    }
+
     /** @param  array<string, Option>  $lessons */
-    private static function sample(Data $data, int $i, SkillGraph $skills, array $lessons): PastSample
+    private static function sample(Data $data, int $i, DateTimeImmutable $at, SkillGraph $skills, array $lessons): PastSample
     {
         isset($lessons[$data->text('lesson')]) || throw InputError::at($data->path('lesson'), $data->text('lesson'), 'This must be the id of one of the lessons.');
-        $weights = [];
+        $weights = $extras = [];
         foreach ($data->parts('evidence') as $e) {
-            $skills->has($e->text('skill')) || throw InputError::at($e->path('skill'), $e->text('skill'), 'This must be the id of one of the skills.');
-            $weights[$e->text('skill')] = [...($weights[$e->text('skill')] ?? []), ...$e->numbers('weights')];
+            $skill = self::skill($e, 'skill', $skills);
+            $weights[$skill] = [...($weights[$skill] ?? []), ...$e->numbers('weights')];
+            $extras[$skill] = [...($extras[$skill] ?? []), ...$e->numbers('extras')];
         }
         $findings = array_map(fn (Data $f): Finding => new Finding(
-            $f->text('check'), $f->text('title', $f->text('check')), $f->text('text', $f->text('verdict')), Verdict::from($f->text('verdict')), $f->texts('skills'),
+            $f->text('check'), $f->text('title', $f->text('check')), $f->text('text', $f->text('verdict')), Verdict::from($f->text('verdict')), self::skills($f, 'skills', $skills),
             $f->has('fix') ? $f->text('fix') : null,
             $f->has('change') ? new Change($f->part('change')->text('kind'), $f->part('change')->text('text')) : null,
             null, $f->flag('fault'),
         ), $data->parts('findings'));
 
-        return new PastSample($data->text('lesson'), new Evidence($data->text('id', 'sample '.($i + 1)), $data->has('at') ? self::time($data, 'at') : new DateTimeImmutable('@0'), $weights, $data->texts('uses')), $findings);
+        return new PastSample($data->text('lesson'), new Evidence($data->text('id', 'sample '.($i + 1)), $at, $weights, self::skills($data, 'uses', $skills), $extras), $findings);
     }
 
-    private static function parameters(Data $in): TracingParameters
+    /** The id of a skill, which must be there. */
+    private static function skill(Data $data, string $name, SkillGraph $skills): string
     {
-        if (! $in->has('tracing')) {
-            return TracingParameters::usual();
+        return $skills->has($data->text($name)) ? $data->text($name) : throw InputError::at($data->path($name), $data->text($name), 'This must be the id of one of the skills.');
+    }
+
+    /** @return list<string> ids of skills, which must be there */
+    private static function skills(Data $data, string $name, SkillGraph $skills): array
+    {
+        foreach ($data->texts($name) as $i => $skill) {
+            $skills->has($skill) || throw InputError::at($data->path("{$name}[$i]"), $skill, 'This must be the id of one of the skills.');
         }
-        $t = $in->part('tracing');
+
+        return $data->texts($name);
+    }
+
+    private static function table(Data $in, SkillGraph $skills): TracingTable
+    {
+        $all = $in->has('tracing') ? self::parameters($in->part('tracing'), 'tracing') : null;
+        $own = $kinds = [];
+        foreach (array_keys(TracingTable::kinds()) as $kind) {
+            $given = $in->part('kinds');
+            $given->has($kind) ? $kinds[$kind] = self::parameters($given->part($kind), "kinds.$kind") : ($all === null || $kinds[$kind] = $all);
+        }
+        foreach ($in->parts('skills') as $skill) {
+            ! $skill->has('tracing') || $own[$skill->text('id')] = self::parameters($skill->part('tracing'), $skill->path('tracing'));
+        }
+
+        return TracingTable::of($skills, $kinds, $own);
+    }
+
+    private static function parameters(Data $t, string $path): TracingParameters
+    {
         try {
-            return TracingParameters::of($t->number('start'), $t->number('slip'), $t->number('guess'), $t->number('transit'));
+            return TracingParameters::of($t->number('start'), $t->number('slip'), $t->number('guess'), $t->number('transit'), $t->number('demo', 0.0));
         } catch (\InvalidArgumentException $e) {
-            throw InputError::at('tracing', $t->raw(), $e->getMessage());
+            throw InputError::at($path, $t->raw(), $e->getMessage());
         }
     }
 
@@ -237,7 +297,8 @@ final class NextLesson implements Calculator
     {
         $text = $data->text($name);
         try {
-            if (preg_match('/^\d{4}-\d{2}-\d{2}/', $text) === 1) {
+            // A thirty-first of February would be taken for a day in March.
+            if (preg_match('/^(\d{4})-(\d{2})-(\d{2})/', $text, $m) === 1 && checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
                 return new DateTimeImmutable($text, new \DateTimeZone('UTC'));
             }
         } catch (Exception) {

@@ -33,7 +33,8 @@ final class TraceSkill implements Calculator
             'guess' => Schema::number('chance of a right showing although not known', 0, 1),
             'transit' => Schema::number('chance to learn it from one sample', 0, 1),
             'samples' => Schema::list('one inner list a sample', Schema::list('weights: 1 right, 0 wrong, between is soft evidence', Schema::number('a weight', 0, 1), 0, 1000), 0, 10_000),
-        ]);
+            'most_checks' => ['type' => ['number', 'null'], 'exclusiveMinimum' => 0, 'maximum' => 1000, 'description' => 'so many checks of one sample count in full, more of them as many; default 2.5, null: each counts in full'],
+        ], ['most_checks']);
     }
 
     public function answer(): array
@@ -57,7 +58,8 @@ final class TraceSkill implements Calculator
         foreach ($in->items('samples') as $i => $weights) {
             $samples[] = Data::of(['weights' => $weights], "samples[$i]")->numbers('weights');
         }
-        $after = (new KnowledgeTracing($parameters))->trace($samples);
+        $most = array_key_exists('most_checks', $in->raw()) ? $in->numberOrNull('most_checks') : KnowledgeTracing::MOST_CHECKS;
+        $after = (new KnowledgeTracing($parameters, $most))->trace($samples);
         $mastered = null;
         foreach ($after as $i => $known) {
             if ($known >= KnowledgeTracing::MASTERY) {

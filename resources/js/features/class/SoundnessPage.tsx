@@ -27,8 +27,8 @@ export default function SoundnessPage() {
             <h2>{t('How skills are learned here')}</h2>
             <p>{t('Chances that the verdicts reckon with. From {n} showings of a kind by {m} students on they can be taken from your own samples, where those foretell students that were held out better.', { n: s.enough, m: s.enough_students })}</p>
             <Table
-                head={[t('kind'), t('known before'), t('slips'), t('lucky'), t('learned a sample'), t('showings'), t('foretells (less is better)'), t('by')]}
-                rows={s.kinds.map((k: View['KindSoundView']) => [k.title, ...[k.start, k.slip, k.guess, k.transit].map((p) => share(p, 1)), String(k.showings), k.usual_loss === null ? t('too few yet') : `${k.usual_loss.toFixed(3)} → ${(k.fitted_loss ?? 0).toFixed(3)}`, k.own ? t('your samples') : t('the usual')])}
+                head={[t('kind'), t('known before'), t('after it is shown'), t('slips'), t('lucky'), t('learned a sample'), t('showings'), t('foretells (less is better)'), t('by')]}
+                rows={s.kinds.map((k: View['KindSoundView']) => [k.title, ...[k.start, k.after_demo, k.slip, k.guess, k.transit].map((p) => share(p, 1)), String(k.showings), k.usual_loss === null ? t('too few yet') : `${k.usual_loss.toFixed(3)} → ${(k.fitted_loss ?? 0).toFixed(3)}`, k.own ? t('your samples') : t('the usual')])}
             />
             <p className="acts">
                 <button type="button" className="quiet-act" disabled={fit.isPending} onClick={() => fit.mutate(undefined)}>{fit.isPending ? t('Working it out …') : t('Go by our own samples where they foretell better')}</button>
