@@ -25,7 +25,7 @@ final class FootBody extends Body
      */
     public function facts(): array
     {
-        $facts = array_filter((array) $this->validated('facts', []), fn (mixed $v): bool => $v !== null);
+        $facts = array_filter((array) $this->validated('facts', []), fn (mixed $v, int|string $name): bool => $v !== null || $name === 'open_side', ARRAY_FILTER_USE_BOTH);
         MachineBody::fits($facts, RoomSchema::foot());
 
         return CoreFoot::read(Data::of($facts, 'facts'))->facts();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Compute;
 
 use OpenSeam\Core\Machine\Drive;
+use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\Machine;
 
@@ -56,12 +57,14 @@ final class RoomSchema
             'edge_left_mm' => $mm('left edge', 60), 'edge_right_mm' => $mm('right edge', 60),
             'edge_inner_mm' => ['type' => ['number', 'null'], 'description' => 'inside edge of the toe, mm from the centre needle', 'minimum' => 0, 'maximum' => 60],
             'largest_swing_mm' => Schema::number('widest zigzag it takes, mm', 0, 12),
+            'smallest_swing_mm' => Schema::number('narrowest zigzag it takes, mm; below it the needle strikes its finger', 0, 12),
+            'open_side' => ['type' => ['string', 'null'], 'enum' => [...Foot::OPEN_SIDES, null], 'description' => 'the side without an edge to strike'],
             'positions' => Schema::oneOf('needle positions allowed', ['all', 'centre']),
             'guide' => ['type' => ['object', 'null'], 'description' => 'blade or ruler arm: min_mm, max_mm, step_mm', 'properties' => [
                 'min_mm' => Schema::number('mm', 0, 200), 'max_mm' => Schema::number('mm', 0, 200), 'step_mm' => Schema::number('mm', null, 50, 0),
             ], 'required' => ['min_mm', 'max_mm', 'step_mm'], 'additionalProperties' => false],
             'materials' => Schema::list('what it is for, in words', Schema::text('a kind of cloth', 40), 0, 12),
             'count' => Schema::whole('how many there are', 0, 200),
-        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'positions', 'guide', 'materials', 'count']);
+        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'smallest_swing_mm', 'open_side', 'positions', 'guide', 'materials', 'count']);
     }
 }

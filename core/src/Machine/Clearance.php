@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Stitch\StitchSettings;
+
 /**
  * Room beside the needle in an opening. The swing goes from p − W/2 to p + W/2,
  * the needle's radius is its size/200 mm. Below 0 it strikes, below 0.5 mm it
@@ -33,6 +35,19 @@ final readonly class Clearance
         $reach = $widthMm / 2 + $needleSize / 200;
 
         return new self($openingLeftMm + $positionMm - $reach, $openingRightMm - $positionMm - $reach);
+    }
+
+    /** In the opening of a foot; on its open side there is no edge to strike: infinite. */
+    public static function inFoot(Foot $foot, StitchSettings $stitch, float $needleSize): self
+    {
+        $in = self::of($foot->openingLeftMm, $foot->openingRightMm, $stitch->widthMm, $stitch->positionMm, $needleSize);
+        $open = $foot->openSide;
+        if ($open === 'either') {
+            // It is clipped so that the needle stands in the open: where it is moved to, or where there is less room.
+            $open = $stitch->positionMm < 0 || ($stitch->positionMm === 0.0 && $in->leftMm < $in->rightMm) ? 'left' : 'right';
+        }
+
+        return new self($open === 'left' ? INF : $in->leftMm, $open === 'right' ? INF : $in->rightMm);
     }
 
     public function smallestMm(): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Stitch\StitchKind;
 use OpenSeam\Core\Stitch\StitchSettings;
 
 /**
@@ -45,10 +46,13 @@ final readonly class DialTranslator
         );
     }
 
-    /** Length for each stroke that a machine sews when its dial shows this. */
-    public static function strokeLength(Machine $m, float $dial, bool $swings): float
+    /**
+     * Length for each stroke that a machine sews when its dial shows this. Only a plain zigzag's length has two
+     * meanings; of every other stitch the dial says what the feed does.
+     */
+    public static function strokeLength(Machine $m, float $dial, StitchKind $kind): float
     {
-        return $m->lengthPerCycle && $swings ? $dial / 2 : $dial;
+        return $m->lengthPerCycle && $kind->plainZigzag ? $dial / 2 : $dial;
     }
 
     /**
@@ -70,7 +74,6 @@ final readonly class DialTranslator
 
     private static function dialLength(Machine $m, StitchSettings $asked, float $length): float
     {
-        // A buttonhole's number is its density on every machine.
-        return $m->lengthPerCycle && $asked->kind->swings() && $asked->kind->generator === 'pattern' ? $length * 2 : $length;
+        return $m->lengthPerCycle && $asked->kind->plainZigzag ? $length * 2 : $length;
     }
 }

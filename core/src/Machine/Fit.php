@@ -72,6 +72,9 @@ final class Fit
         } elseif ($s->widthMm > $f->largestSwingMm + 1e-9) {
             $found[] = new Refusal('foot-swing', 'width_mm', sprintf('“%s” takes a swing of at most %g mm; %g mm is asked.', $f->name, $f->largestSwingMm, $s->widthMm), true);
         }
+        if ($s->widthMm < $f->smallestSwingMm - 1e-9) {
+            $found[] = new Refusal('foot-least-swing', 'width_mm', sprintf('“%s” takes a swing of at least %g mm; at %g mm the needle strikes its finger.', $f->name, $f->smallestSwingMm, $s->widthMm), true);
+        }
         if ($f->centreOnly && abs($s->positionMm) > 1e-9) {
             $found[] = new Refusal('centre-only', 'needle_position_mm', sprintf('“%s” allows the centre needle only; %g mm is asked.', $f->name, $s->positionMm), true);
         }
@@ -81,7 +84,7 @@ final class Fit
         if ($setup->stickyCloth && ! $f->kind->sticky) {
             $found[] = new Refusal('sole', 'foot', "The smooth sole of “{$f->name}” drags on sticky cloth and the layers creep.", false);
         }
-        $clearance = Clearance::of($f->openingLeftMm, $f->openingRightMm, $s->widthMm, $s->positionMm, $setup->needleSize);
+        $clearance = Clearance::inFoot($f, $s, $setup->needleSize);
         if ($clearance->verdict() === 'strike') {
             $found[] = new Refusal('strike', 'width_mm', sprintf('The needle strikes “%s”: %.1f mm past its opening on the %s.', $f->name, -$clearance->smallestMm(), $clearance->leftMm < $clearance->rightMm ? 'left' : 'right'), true);
         }

@@ -10,6 +10,8 @@ use OpenSeam\Core\InputError;
 /** A presser foot of the room. Measures in mm from the centre needle; what is not said is usual for its kind. */
 final readonly class Foot
 {
+    public const OPEN_SIDES = ['left', 'right', 'either'];
+
     private function __construct(
         public string $name,
         public FootKind $kind,
@@ -21,6 +23,10 @@ final readonly class Foot
         public float $edgeRightMm,
         public ?float $edgeInnerMm,
         public float $largestSwingMm,
+        /** A narrower swing strikes its finger; 0 where any is allowed. */
+        public float $smallestSwingMm,
+        /** @var 'left'|'right'|'either'|null the side without an edge to strike; either: it clips, or the needle moves */
+        public ?string $openSide,
         /** Only the centre needle position is allowed. */
         public bool $centreOnly,
         /** @var array{min_mm: float, max_mm: float, step_mm: float}|null blade or ruler arm */
@@ -45,6 +51,15 @@ final readonly class Foot
         };
         $swing = $mm('largest_swing_mm', 0, 12);
         $kind->straightOnly && $swing > 0 && throw InputError::at($d->path('largest_swing_mm'), $swing, "A foot of the kind “{$kind->title}” takes straight stitches only: 0 mm.");
+        $least = $mm('smallest_swing_mm', 0, 12);
+        $least <= $swing || throw InputError::at($d->path('smallest_swing_mm'), $least, sprintf('The narrowest swing it takes is at most the widest, %g mm.', $swing));
+        $open = match (true) {
+            $d->has('open_side') => $d->text('open_side'),
+            // Said to have none.
+            array_key_exists('open_side', $d->raw()) => null,
+            default => $u->has('open_side') ? $u->text('open_side') : null,
+        };
+        $open === null || in_array($open, self::OPEN_SIDES, true) || throw InputError::at($d->path('open_side'), $open, 'It must be one of: '.implode(', ', self::OPEN_SIDES).'; left out: none.');
         $guide = $d->has('guide') ? $d->part('guide') : ($u->has('guide') ? $u->part('guide') : null);
         $range = $guide === null ? null : ['min_mm' => $guide->number('min_mm'), 'max_mm' => $guide->number('max_mm'), 'step_mm' => $guide->number('step_mm')];
         if ($range !== null && ($range['min_mm'] < 0 || $range['max_mm'] < $range['min_mm'] || $range['max_mm'] > 200 || $range['step_mm'] <= 0)) {
@@ -60,7 +75,7 @@ final readonly class Foot
         return new self(
             $d->text('name', $kind->title), $kind, $mount, $mm('opening_left_mm', 0.3, 15), $mm('opening_right_mm', 0.3, 15), $sole === 'grooved',
             $mm('edge_left_mm', 0, 60), $mm('edge_right_mm', 0, 60),
-            $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $positions === 'centre', $range,
+            $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $least, $open, $positions === 'centre', $range,
             $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count,
         );
     }
@@ -71,7 +86,7 @@ final readonly class Foot
         return [
             'name' => $this->name, 'kind' => $this->kind->id, 'mount' => $this->mount, 'opening_left_mm' => $this->openingLeftMm, 'opening_right_mm' => $this->openingRightMm,
             'sole' => $this->grooved ? 'grooved' : 'flat', 'edge_left_mm' => $this->edgeLeftMm, 'edge_right_mm' => $this->edgeRightMm, 'edge_inner_mm' => $this->edgeInnerMm,
-            'largest_swing_mm' => $this->largestSwingMm, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count,
+            'largest_swing_mm' => $this->largestSwingMm, 'smallest_swing_mm' => $this->smallestSwingMm, 'open_side' => $this->openSide, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count,
         ];
     }
 }

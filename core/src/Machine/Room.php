@@ -54,7 +54,7 @@ final class Room
             $f = $this->feet[$best];
             $s = $setup->stitch;
 
-            return ['works' => true, 'foot' => $best, 'clearance' => Clearance::of($f->openingLeftMm, $f->openingRightMm, $s->widthMm, $s->positionMm, $setup->needleSize)->verdict(), 'refusals' => []];
+            return ['works' => true, 'foot' => $best, 'clearance' => Clearance::inFoot($f, $s, $setup->needleSize)->verdict(), 'refusals' => []];
         }
 
         return ['works' => false, 'foot' => null, 'clearance' => 'clear', 'refusals' => $least ?? [$this->noFoot($m, $setup)]];

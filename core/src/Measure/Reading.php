@@ -56,15 +56,15 @@ final readonly class Reading
     }
 
     /** The mean of n ruler readings in mm; the limits are independent. */
-    public static function rulerMean(float $meanMm, int $n): self
+    public static function rulerMean(float $meanMm, int $n, float $limitMm = self::RULER_LIMIT_MM): self
     {
-        return self::of($meanMm, self::RULER_LIMIT_MM / sqrt(3 * max(1, $n)));
+        return self::of($meanMm, $limitMm / sqrt(3 * max(1, $n)));
     }
 
     /** The difference of two ruler readings in mm. */
-    public static function rulerDifference(float $mm): self
+    public static function rulerDifference(float $mm, float $limitMm = self::RULER_LIMIT_MM): self
     {
-        return self::of($mm, self::RULER_LIMIT_MM * sqrt(2 / 3));
+        return self::of($mm, $limitMm * sqrt(2 / 3));
     }
 
     /** The expanded uncertainty U = k·u with k = 2. */

@@ -38,10 +38,11 @@ final readonly class SeamReading
      * @param  list<float>  $allowanceMm  distance from stitching to cloth edge there, mm
      * @param  float  $metMm  half-width of the met band round the target, mm
      * @param  float  $nearMm  half-width of the near band, mm, at least $metMm
+     * @param  float  $limitMm  half-width of each of the ruler's readings, mm
      *
      * @throws InvalidArgumentException below three readings, or all at one place
      */
-    public static function of(array $atMm, array $allowanceMm, float $targetMm, float $metMm, float $nearMm): self
+    public static function of(array $atMm, array $allowanceMm, float $targetMm, float $metMm, float $nearMm, float $limitMm = Reading::RULER_LIMIT_MM): self
     {
         $n = count($atMm);
         if ($n < 3 || $n !== count($allowanceMm)) {
@@ -62,7 +63,7 @@ final readonly class SeamReading
             step: $spread > 2 * $metMm ? SeamStep::find($allowanceMm, $line->sumSquaresResidual, $metMm) : null,
             pattern: self::pattern($line, $allowanceMm, $bias, $spread, $metMm),
             judgement: Judgement::of(
-                Reading::rulerMean($line->meanY, $n),
+                Reading::rulerMean($line->meanY, $n, $limitMm),
                 Tolerance::around($targetMm, $metMm, $nearMm),
             ),
         );

@@ -19,13 +19,18 @@ final class ButtonholeTest extends TestCase
         $rules = LengthRules::of(Button::of(ButtonShape::Flat, 15, 3));
         self::assertSame([21.4, 21.2, 15.0, 15.0, 18.0], array_map(fn (array $r): float => round($r['length'], 1), array_values($rules->rules)));
         self::assertEqualsWithDelta(6.35, $rules->spreadMm(), 1e-9);
-        self::assertEqualsWithDelta(21.2, $rules->recommendedMm(), 1e-9);
+        self::assertSame('diameter-thickness-eighth', $rules->recommended);
+        self::assertEqualsWithDelta(21.175, $rules->recommendedMm(), 1e-9);
+        // Five lines of an eighth under 15 mm, and half a line.
+        self::assertEqualsWithDelta(5.5 * 3.175, LengthRules::of(Button::of(ButtonShape::Flat, 15, 3), 3.175)->rules['slider-lines']['length'] ?? 0, 1e-9);
     }
 
     public function test_what_is_not_flat(): void
     {
         $ball = LengthRules::of(Button::of(ButtonShape::Ball, 12, 12));
         self::assertEqualsWithDelta(M_PI * 6, $ball->rules['half-wrap']['length'], 1e-12);
+        self::assertSame('wrap-and-bars', $ball->recommended);
+        self::assertEqualsWithDelta(M_PI * 6 + 3, $ball->recommendedMm(), 1e-12);
         self::assertSame([24.0, false], [$ball->rules['button-in-foot']['length'], $ball->rules['marked-width']['suits']]);
         // A dome as high as half its width is half a ball: half the way round is (d + π·d/2)/2.
         self::assertEqualsWithDelta((20 + M_PI * 10) / 2, Button::of(ButtonShape::Domed, 20, 10)->halfWrapMm(), 1e-9);

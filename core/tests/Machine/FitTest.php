@@ -47,9 +47,11 @@ final class FitTest extends TestCase
         yield 'buttonhole foot of the other kind' => ['wrong-foot', $m, Made::foot('buttonhole-one-step'), Made::setup('buttonhole', 0.5, 4), Made::foot('buttonhole-four-step')];
         yield 'straight-only foot' => ['straight-only', $m, Made::foot('straight'), Made::setup('zigzag', 2, 0.5), Made::setup('straight')];
         yield 'foot’s swing' => ['foot-swing', $m, Made::foot('standard', ['largest_swing_mm' => 4.9]), $zigzag, Made::foot('standard', ['largest_swing_mm' => 5])];
+        yield 'foot’s least swing' => ['foot-least-swing', Made::machine(['widest_swing_mm' => 7]), Made::foot('overcast'), Made::setup('zigzag', 2, 4.4), Made::setup('zigzag', 2, 4.5)];
         yield 'centre only' => ['centre-only', $m, Made::foot('quarter-inch', ['opening_left_mm' => 4, 'opening_right_mm' => 4]), Made::setup('straight', 2.5, 0, 1), Made::setup('straight')];
         yield 'groove' => ['groove', $m, Made::foot('applique', ['sole' => 'flat']), Made::setup('satin', 0.4, 4), Made::foot('applique')];
         yield 'sole' => ['sole', $m, $standard, Made::setup('straight', 3, 0, 0, 90, true), Made::foot('non-stick')];
+        yield 'strike beside a zip' => ['strike', $m, Made::foot('zip', ['open_side' => null, 'opening_left_mm' => 0.5]), Made::setup('straight', 2.5, 0, -0.5), Made::foot('zip', ['opening_left_mm' => 0.5])];
         yield 'strike' => ['strike', $m, Made::foot('standard', ['opening_left_mm' => 2.8, 'opening_right_mm' => 4]), $zigzag, Made::foot('standard', ['opening_left_mm' => 2.9, 'opening_right_mm' => 4])];
     }
 

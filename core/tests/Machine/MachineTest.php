@@ -94,7 +94,7 @@ final class MachineTest extends TestCase
         $cycle = Made::machine(['zigzag_length' => 'per-cycle', 'stitch_names' => ['zigzag' => '05', 'straight' => '01']]);
         $to = DialTranslator::to($cycle, $asked);
         self::assertSame(['05', 3.5, 4.0, 0.0, 0.0], [$to->stitch, $to->widthDial, $to->lengthDial, $to->widthOffMm, $to->lengthOffMm]);
-        self::assertSame(2.0, DialTranslator::strokeLength($cycle, 4.0, true));
+        self::assertSame(2.0, DialTranslator::strokeLength($cycle, 4.0, StitchBook::standard()->get('zigzag')));
         // A straight stitch is one stroke on every machine.
         self::assertSame(2.5, DialTranslator::to($cycle, StitchSettings::of(StitchBook::standard()->get('straight'), 2.5))->lengthDial);
         self::assertFalse(DialTranslator::to(Made::machine(['stitch_names' => ['straight' => 'A']]), $asked)->possible);

@@ -73,7 +73,7 @@ final class PropertiesTest extends TestCase
                 $kind = StitchBook::standard()->get($stitch);
                 $asked = StitchSettings::of($kind, $length / 10, $width / 10);
                 $there = DialTranslator::to($cycle, $asked);
-                $back = DialTranslator::to($stroke, StitchSettings::of($kind, DialTranslator::strokeLength($cycle, $there->lengthDial, $kind->swings()), $there->widthDial));
+                $back = DialTranslator::to($stroke, StitchSettings::of($kind, DialTranslator::strokeLength($cycle, $there->lengthDial, $kind), $there->widthDial));
                 self::assertEqualsWithDelta($asked->lengthMm, $back->lengthDial, 1e-9);
                 self::assertEqualsWithDelta($asked->widthMm, $back->widthDial, 1e-9);
             });

@@ -1599,7 +1599,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description How long a buttonhole is by the five rules in use, side by side, and whether the foot can sew it. */
+        /** @description How long a buttonhole is by the rules in use, side by side, and whether the foot can sew it. */
         post: operations["buttonhole-lengths"];
         delete?: never;
         options?: never;
@@ -2103,6 +2103,13 @@ export interface components {
             edge_inner_mm: number | null;
             /** @description widest zigzag it takes, mm */
             largest_swing_mm: number;
+            /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
+            smallest_swing_mm: number;
+            /**
+             * @description the side without an edge to strike
+             * @enum {string|null}
+             */
+            open_side: "left" | "right" | "either" | null;
             /**
              * @description needle positions allowed
              * @enum {string}
@@ -8367,6 +8374,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    /** @description distance of the lines on the foot’s slider */
+                    line_mm?: number;
                     /**
                      * @description of the button
                      * @enum {string}
@@ -8391,7 +8400,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        /** @description the five */
+                        /** @description the five, and by lines where they are given */
                         rules: {
                             /** @description rule */
                             id: string;
@@ -8539,6 +8548,13 @@ export interface operations {
                         edge_inner_mm?: number | null;
                         /** @description widest zigzag it takes, mm */
                         largest_swing_mm?: number;
+                        /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
+                        smallest_swing_mm?: number;
+                        /**
+                         * @description the side without an edge to strike
+                         * @enum {string|null}
+                         */
+                        open_side?: "left" | "right" | "either" | null;
                         /**
                          * @description needle positions allowed
                          * @enum {string}
@@ -8603,10 +8619,10 @@ export interface operations {
                             /** @description needle, foot or machine may break */
                             danger: boolean;
                         }[];
-                        /** @description in the foot */
-                        margin_left_mm: number;
-                        /** @description in the foot */
-                        margin_right_mm: number;
+                        /** @description in the foot; null on its open side */
+                        margin_left_mm: number | null;
+                        /** @description likewise */
+                        margin_right_mm: number | null;
                         /**
                          * @description in the foot
                          * @enum {string}
@@ -9205,6 +9221,13 @@ export interface operations {
                         edge_inner_mm?: number | null;
                         /** @description widest zigzag it takes, mm */
                         largest_swing_mm?: number;
+                        /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
+                        smallest_swing_mm?: number;
+                        /**
+                         * @description the side without an edge to strike
+                         * @enum {string|null}
+                         */
+                        open_side?: "left" | "right" | "either" | null;
                         /**
                          * @description needle positions allowed
                          * @enum {string}
@@ -9965,7 +9988,7 @@ export interface operations {
                              * @description what forces it
                              * @enum {string}
                              */
-                            kind: "first" | "needs" | "home" | "minutes" | "pin" | "not-before";
+                            kind: "first" | "needs" | "home" | "minutes" | "even" | "pin" | "not-before";
                             /** @description the lesson it needs */
                             because: string | null;
                         }[];
@@ -10008,6 +10031,8 @@ export interface operations {
                         /** @description stitching to cloth edge there, mm */
                         allowance_mm: number;
                     }[];
+                    /** @description half-width of each of the ruler’s readings; default 0.5 */
+                    reading_limit_mm?: number;
                 };
             };
         };
@@ -10092,6 +10117,18 @@ export interface operations {
                     met_mm: number;
                     /** @description near within ± this, mm, at least met_mm */
                     near_mm: number;
+                    /**
+                     * @description strokes, or points on one side of a zigzag: two strokes each; default strokes
+                     * @enum {string}
+                     */
+                    counted?: "strokes" | "one-side";
+                    /**
+                     * @description to the nearest half, or only whole stitches: half a stitch is added; default nearest
+                     * @enum {string}
+                     */
+                    counting?: "nearest" | "complete";
+                    /** @description half-width of the ruler’s reading; default 0.5 */
+                    reading_limit_mm?: number;
                 };
             };
         };

@@ -43,7 +43,7 @@ final class CheckFit implements Calculator
             'refusals' => Schema::list('each with why', Schema::object([
                 'rule' => Schema::text('which rule'), 'field' => Schema::text('what it is about'), 'text' => Schema::text('why', 500), 'danger' => ['type' => 'boolean', 'description' => 'needle, foot or machine may break'],
             ])),
-            'margin_left_mm' => Schema::number('in the foot'), 'margin_right_mm' => Schema::number('in the foot'), 'verdict' => Schema::oneOf('in the foot', ['clear', 'close', 'strike']),
+            'margin_left_mm' => ['type' => ['number', 'null'], 'description' => 'in the foot; null on its open side'], 'margin_right_mm' => ['type' => ['number', 'null'], 'description' => 'likewise'], 'verdict' => Schema::oneOf('in the foot', ['clear', 'close', 'strike']),
             'plate_margin_mm' => Schema::number('the smaller one, in the plate’s slot'),
             'swing_mm' => Schema::list('from and to', Schema::number('mm from the centre needle'), 2, 2),
         ]);
@@ -61,12 +61,12 @@ final class CheckFit implements Calculator
         $setup = new Setup(StitchPoints::settings($in), $in->number('needle_size', 80.0), $in->flag('sticky_cloth'), $in->numberOrNull('row_mm'));
         $refusals = [...Fit::ofMachine($machine, $setup), ...Fit::ofFoot($machine, $foot, $setup)];
         $s = $setup->stitch;
-        $clearance = Clearance::of($foot->openingLeftMm, $foot->openingRightMm, $s->widthMm, $s->positionMm, $setup->needleSize);
+        $clearance = Clearance::inFoot($foot, $s, $setup->needleSize);
 
         return [
             'works' => $refusals === [],
             'refusals' => array_map(fn (Refusal $r): array => ['rule' => $r->rule, 'field' => $r->field, 'text' => $r->text, 'danger' => $r->danger], $refusals),
-            'margin_left_mm' => $clearance->leftMm, 'margin_right_mm' => $clearance->rightMm, 'verdict' => $clearance->verdict(),
+            'margin_left_mm' => is_finite($clearance->leftMm) ? $clearance->leftMm : null, 'margin_right_mm' => is_finite($clearance->rightMm) ? $clearance->rightMm : null, 'verdict' => $clearance->verdict(),
             'plate_margin_mm' => Clearance::of($machine->slotHalfMm, $machine->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize)->smallestMm(),
             'swing_mm' => [$s->positionMm - $s->widthMm / 2, $s->positionMm + $s->widthMm / 2],
         ];

@@ -70,7 +70,7 @@ final class PlanSessions implements Calculator
             'capacity_minutes' => Schema::number('of a session'),
             'strands_taken_up' => Schema::whole('how often a strand is taken up again after another', 0, 1000),
             'left' => Schema::texts('with "one-day": what the day has no room for'),
-            'reasons' => Schema::list('why each does not stand earlier', Schema::object(['lesson' => Schema::text('an id'), 'kind' => Schema::oneOf('what forces it', ['first', 'needs', 'home', 'minutes', 'pin', 'not-before']), 'because' => ['type' => ['string', 'null'], 'description' => 'the lesson it needs']])),
+            'reasons' => Schema::list('why each does not stand earlier', Schema::object(['lesson' => Schema::text('an id'), 'kind' => Schema::oneOf('what forces it', ['first', 'needs', 'home', 'minutes', 'even', 'pin', 'not-before']), 'because' => ['type' => ['string', 'null'], 'description' => 'the lesson it needs']])),
         ]);
     }
 
@@ -108,7 +108,7 @@ final class PlanSessions implements Calculator
         $reasons = [];
         foreach ($plan->because as $id => $because) {
             foreach (array_diff($tasks->members((string) $id), $over) as $lesson) {
-                $reasons[] = ['lesson' => $lesson, 'kind' => $because['kind'], 'because' => $because['lesson']];
+                $reasons[] = ['lesson' => $lesson, 'kind' => $because['kind'], 'because' => $because['lesson'] === null ? null : $tasks->needed($lesson, $because['lesson'])];
             }
         }
 
@@ -117,7 +117,7 @@ final class PlanSessions implements Calculator
                 'lessons' => $ids, 'minutes' => array_sum(array_map(fn (string $id): float => $byId[$id]['minutes'], $ids)),
                 'foot_changes' => FootOrder::changes(array_map(fn (string $id): ?string => $byId[$id]['foot'], $ids)), 'home' => $home,
             ], $sessions, array_slice($home, 0, count($sessions))),
-            'count' => count($sessions), 'lower_bound' => $one ? count($sessions) : $plan->lowerBound, 'proven' => $one || $plan->proven, 'bound' => $plan->bound, 'capacity_minutes' => $plan->capacity,
+            'count' => count($sessions), 'lower_bound' => $one || count($sessions) > count($plan->sessions) ? count($sessions) : $plan->lowerBound, 'proven' => $one || $plan->proven, 'bound' => $plan->bound, 'capacity_minutes' => $plan->capacity,
             'strands_taken_up' => $plan->takenUp, 'left' => $over, 'reasons' => $reasons,
         ];
     }
@@ -186,7 +186,9 @@ final class PlanSessions implements Calculator
                 [$lesson, $session] = [$session['lesson'] ?? '', $session['session'] ?? 1];
             }
             if (is_numeric($session)) {
-                $pins[is_string($lesson) ? $lesson : (is_int($lesson) ? (string) $lesson : '')] = (int) $session - 1;
+                $id = is_string($lesson) ? $lesson : (is_int($lesson) ? (string) $lesson : '');
+                isset($pins[$id]) && throw InputError::at('pins', $id, 'This lesson is pinned twice; once is enough.');
+                $pins[$id] = (int) $session - 1;
             }
         }
 

@@ -9,6 +9,7 @@ use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\SeamPattern;
 use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
@@ -37,7 +38,8 @@ final class ReadSeam implements Calculator
                 'at_mm' => Schema::number('place along the seam, mm', 0, 100_000),
                 'allowance_mm' => Schema::number('stitching to cloth edge there, mm', 0, 1000),
             ]), 3, 1000),
-        ]);
+            'reading_limit_mm' => Schema::number('half-width of each of the ruler’s readings; default 0.5', 0, 100),
+        ], ['reading_limit_mm']);
     }
 
     public function answer(): array
@@ -68,7 +70,7 @@ final class ReadSeam implements Calculator
             $seam = SeamReading::of(
                 array_map(fn (Data $r): float => $r->number('at_mm'), $readings),
                 array_map(fn (Data $r): float => $r->number('allowance_mm'), $readings),
-                $in->number('target_mm'), $in->number('met_mm'), $in->number('near_mm'),
+                $in->number('target_mm'), $in->number('met_mm'), $in->number('near_mm'), $in->number('reading_limit_mm', Reading::RULER_LIMIT_MM),
             );
         } catch (ToleranceOutOfOrder $e) {
             throw InputError::at('near_mm', $in->number('near_mm'), $e->getMessage());

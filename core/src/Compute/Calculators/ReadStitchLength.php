@@ -8,6 +8,7 @@ use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\StitchLength;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
@@ -34,7 +35,10 @@ final class ReadStitchLength implements Calculator
             'target_mm' => Schema::number('stitch length aimed at, mm', null, 100, 0),
             'met_mm' => Schema::number('met within ± this, mm', 0, 100),
             'near_mm' => Schema::number('near within ± this, mm, at least met_mm', 0, 100),
-        ]);
+            'counted' => Schema::oneOf('strokes, or points on one side of a zigzag: two strokes each; default strokes', ['strokes', 'one-side']),
+            'counting' => Schema::oneOf('to the nearest half, or only whole stitches: half a stitch is added; default nearest', ['nearest', 'complete']),
+            'reading_limit_mm' => Schema::number('half-width of the ruler’s reading; default 0.5', 0, 100),
+        ], ['counted', 'counting', 'reading_limit_mm']);
     }
 
     public function answer(): array
@@ -58,7 +62,7 @@ final class ReadStitchLength implements Calculator
         } catch (ToleranceOutOfOrder $e) {
             throw InputError::at('near_mm', $in->number('near_mm'), $e->getMessage());
         }
-        $read = StitchLength::counted($in->number('stitches'), $in->number('span_mm'), $tolerance);
+        $read = StitchLength::counted($in->number('stitches'), $in->number('span_mm'), $tolerance, $in->number('reading_limit_mm', Reading::RULER_LIMIT_MM), $in->text('counted', 'strokes') === 'one-side', $in->text('counting', 'nearest') === 'complete');
 
         return [
             'length_mm' => $read->reading->value,

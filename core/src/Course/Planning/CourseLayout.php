@@ -55,7 +55,10 @@ final readonly class CourseLayout
         $homeless = array_values(array_filter(array_merge([], ...$home), fn (string $id): bool => ! $fits($id)));
         $because = [];
         foreach ($plan->because as $task => $why) {
-            $because += array_fill_keys($tasks->members((string) $task), $why);
+            foreach ($tasks->members((string) $task) as $lesson) {
+                // A lesson, not the group it stands in.
+                $because[$lesson] ??= ['lesson' => $why['lesson'] === null ? null : $tasks->needed($lesson, $why['lesson'])] + $why;
+            }
         }
 
         return new self(

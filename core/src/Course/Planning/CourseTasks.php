@@ -21,7 +21,7 @@ final readonly class CourseTasks
      * @param  array<string, list<string>>  $home  what each lesson sewn at home stands on
      * @param  array<string, list<string>>  $needs  of each lesson
      */
-    private function __construct(public array $tasks, public array $left, private array $home, private array $needs, private TaughtTogether $joined) {}
+    private function __construct(public array $tasks, public array $left, private array $home, private array $needs, private TaughtTogether $joined, private HomeBounds $bounds) {}
 
     /**
      * @param  list<CourseLesson>  $lessons  in course order
@@ -35,6 +35,7 @@ final readonly class CourseTasks
         $needs = [];
         $left = [];
         $tasks = [];
+        $bounds = HomeBounds::of($lessons, $wishes);
         foreach ($wishes->order->sort($lessons) as $lesson) {
             $id = $lesson['id'];
             if (array_intersect($lesson['needs'], $left) !== [] || (! in_array($id, $wishes->home, true) && $lesson['minutes'] > $longest + SessionProblem::EPS)) {
@@ -49,14 +50,40 @@ final readonly class CourseTasks
 
                 continue;
             }
-            $tasks[] = self::task($lesson, $home, $wishes);
+            $tasks[] = self::task($lesson, $home, $wishes, $bounds);
         }
-        $joined = TaughtTogether::join($tasks, array_values(array_filter(array_map(fn (array $g): array => array_values(array_diff($g, $left)), $wishes->together), fn (array $g): bool => count($g) > 1)));
+        $joined = TaughtTogether::join($tasks, self::between($tasks, array_values(array_filter(array_map(fn (array $g): array => array_values(array_diff($g, $left)), $wishes->together), fn (array $g): bool => count($g) > 1))));
         foreach ($joined->tasks as $task) {
             $task->minutes <= $longest + SessionProblem::EPS || throw InputError::at('together', $joined->members($task->id), sprintf('“%s” take %g min together, and no session has more than %g. Take one out, or make a session longer.', implode('” and “', $joined->members($task->id)), $task->minutes, $longest));
         }
 
-        return new self($joined->tasks, $left, $home, $needs, $joined);
+        return new self($joined->tasks, $left, $home, $needs, $joined, $bounds);
+    }
+
+    /**
+     * A group takes in what lies between its members: what stands on one and readies for another.
+     *
+     * @param  list<PlanTask>  $tasks
+     * @param  list<list<string>>  $groups
+     * @return list<list<string>>
+     */
+    private static function between(array $tasks, array $groups): array
+    {
+        $below = array_fill_keys(array_map(fn (PlanTask $t): string => $t->id, $tasks), []);
+        // Lessons may be given in any order: until nothing is added.
+        do {
+            $before = $below;
+            foreach ($groups === [] ? [] : $tasks as $task) {
+                foreach ($task->needs as $need) {
+                    $below[$task->id] += [$need => true] + ($below[$need] ?? []);
+                }
+            }
+        } while ($below !== $before);
+
+        return array_map(fn (array $group): array => array_values(array_unique([...$group, ...array_values(array_filter(
+            array_map(strval(...), array_keys($below)),
+            fn (string $id): bool => array_intersect_key($below[$id], array_flip($group)) !== [] && array_filter($group, fn (string $g): bool => isset($below[$g][$id])) !== [],
+        ))])), $groups);
     }
 
     /**
@@ -70,10 +97,14 @@ final readonly class CourseTasks
         foreach ($sessions as $k => $ids) {
             $in += array_fill_keys($ids, $k);
         }
+        foreach ($this->home as $id => $needs) {
+            // After a session that nothing is taught in any more, where it was bound so late.
+            $sessions = array_pad($sessions, ($this->bounds->from[$id] ?? 0) + 1, []);
+        }
         $home = array_fill(0, count($sessions), []);
         foreach ($this->home as $id => $needs) {
-            // Handed out in the first session at the earliest.
-            $in[$id] = max([0, ...array_map(fn (string $n): int => $in[$n] ?? 0, $needs)]);
+            // Handed out in the first session at the earliest, and not before it may be.
+            $in[$id] = max([$this->bounds->from[$id] ?? 0, ...array_map(fn (string $n): int => $in[$n] ?? 0, $needs)]);
             $home[$in[$id]][] = (string) $id;
         }
 
@@ -90,23 +121,32 @@ final readonly class CourseTasks
         return $this->joined->members($task);
     }
 
+    /** Of what a task stands for, the lesson that another needs, or the first where it needs none of them itself. */
+    public function needed(string $lesson, string $task): string
+    {
+        $members = $this->members($task);
+
+        return array_values(array_intersect($this->needs[$lesson] ?? [], $members))[0] ?? $members[0] ?? $task;
+    }
+
     /**
      * @param  CourseLesson  $lesson
      * @param  array<string, list<string>>  $home
      */
-    private static function task(array $lesson, array $home, PlanWishes $wishes): PlanTask
+    private static function task(array $lesson, array $home, PlanWishes $wishes, HomeBounds $bounds): PlanTask
     {
         $id = $lesson['id'];
         $from = max($wishes->notBefore[$id] ?? 0, $wishes->pins[$id] ?? 0);
-        $to = min($wishes->notAfter[$id] ?? PHP_INT_MAX, $wishes->pins[$id] ?? PHP_INT_MAX);
+        $to = min($wishes->notAfter[$id] ?? PHP_INT_MAX, $wishes->pins[$id] ?? PHP_INT_MAX, $bounds->to[$id] ?? PHP_INT_MAX);
+        $home === [] || $to >= $from || ($bounds->to[$id] ?? PHP_INT_MAX) !== $to || throw InputError::at('not_after', $id, sprintf('“%s” readies for what is sewn at home after session %d at the latest, and may not stand before session %d. Free one of the bounds.', $id, $to + 1, $from + 1));
         $from <= $to || throw InputError::at('pins', $id, sprintf('“%s” is pinned to session %d, where it may not stand. Take the pin off, or free its bound.', $id, ($wishes->pins[$id] ?? $from) + 1));
         // What something at home stands on must lie in an earlier session than what stands on that.
         $earlier = [];
         foreach (array_intersect($lesson['needs'], array_keys($home)) as $at) {
             $earlier = [...$earlier, ...self::readies($at, $home)];
-            $from = max($from, 1);
+            $from = max($from, ($bounds->from[$at] ?? 0) + 1);
         }
-        $from <= $to || throw InputError::at('pins', $id, sprintf('“%s” stands on what is sewn at home after session 1, and may not stand later. Free its bound.', $id));
+        $from <= $to || throw InputError::at('pins', $id, sprintf('“%s” stands on what is sewn at home after session %d at the earliest, and may not stand later. Free a bound.', $id, $from));
 
         return new PlanTask(
             $id, $lesson['minutes'], array_values(array_diff($lesson['needs'], array_keys($home))), $lesson['foot'] ?? null,

@@ -404,12 +404,13 @@ final class SessionSolver
         }
         $because = [];
         $sessions = [];
+        $used = array_map(fn (array $load): float => self::minutes($problem, $load), $laid);
         $orders = StrandKeeper::ordered($problem, $laid, $go);
         foreach ($laid as $k => $load) {
             [$order, $changes] = $orders[$k];
             $sessions[] = ['lessons' => array_map(fn (int $j): string => $problem->tasks[$j]->id, $order), 'minutes' => self::minutes($problem, $load), 'changes' => $changes];
             foreach ($load as $j) {
-                $because[$problem->tasks[$j]->id] = self::because($problem, $in, $j, $k);
+                $because[$problem->tasks[$j]->id] = self::because($problem, $in, $j, $k, $used);
             }
         }
 
@@ -418,9 +419,10 @@ final class SessionSolver
 
     /**
      * @param  array<int, int>  $in
-     * @return array{kind: string, lesson: string|null} "first", "pin", "not-before", "needs" or "home" (with the lesson: something is sewn at home after it) or "minutes"
+     * @param  list<float>  $used  minutes laid in each session
+     * @return array{kind: string, lesson: string|null} "first", "pin", "not-before", "needs" or "home" (with the lesson: something is sewn at home after it), "minutes" where the session before has no room, "even" where it has
      */
-    private static function because(SessionProblem $problem, array $in, int $j, int $k): array
+    private static function because(SessionProblem $problem, array $in, int $j, int $k, array $used): array
     {
         $task = $problem->tasks[$j];
         if ($task->notAfter !== null && $task->notAfter === $task->notBefore) {
@@ -438,7 +440,9 @@ final class SessionSolver
             }
         }
 
-        return ['kind' => $task->notBefore === $k ? 'not-before' : 'minutes', 'lesson' => null];
+        $kind = $problem->sessionAt($k - 1) + SessionProblem::EPS >= ($used[$k - 1] ?? 0.0) + $task->minutes ? 'even' : 'minutes';
+
+        return ['kind' => $task->notBefore === $k ? 'not-before' : $kind, 'lesson' => null];
     }
 
     /**

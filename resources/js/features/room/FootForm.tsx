@@ -7,7 +7,7 @@ import { Trouble } from '../../ui/Trouble'
 import { Choice, NumberField, toNumber } from '../workshop/fields'
 
 type Facts = View['FootFacts']
-const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'count'] as const
+const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
 type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
 
 const typedOf = (f: Facts): Typed => ({
@@ -32,7 +32,7 @@ export function FootForm({ room, foot, onDone }: Props) {
     const write = (name: keyof Typed) => (value: string) => setTyped({ ...typed, [name]: value })
     const number = (name: keyof Typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
-        ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), count: number('count'),
+        ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), smallest_swing_mm: number('smallest_swing_mm'), count: number('count'),
         materials: cloths.split(',').map((c) => c.trim()).filter((c) => c !== ''),
         edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
         guide: typed.min_mm.trim() === '' && typed.max_mm.trim() === '' ? null : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
@@ -72,6 +72,8 @@ export function FootForm({ room, foot, onDone }: Props) {
                 <NumberField label={t('Opening left')} value={typed.opening_left_mm} min={0.3} max={15} step={0.1} onChange={write('opening_left_mm')} slider={false} />
                 <NumberField label={t('Opening right')} value={typed.opening_right_mm} min={0.3} max={15} step={0.1} onChange={write('opening_right_mm')} slider={false} />
                 <NumberField label={t('Largest swing')} value={typed.largest_swing_mm} min={0} max={12} step={0.5} onChange={write('largest_swing_mm')} slider={false} />
+                <NumberField label={t('Least swing (0: any)')} value={typed.smallest_swing_mm} min={0} max={12} step={0.5} onChange={write('smallest_swing_mm')} slider={false} />
+                <Choice label={t('Open side')} value={facts.open_side ?? ''} options={[{ id: '', title: t('none') }, { id: 'left', title: t('left') }, { id: 'right', title: t('right') }, { id: 'either', title: t('either, as it is clipped') }]} onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : o as Facts['open_side'] })} />
                 <Choice label={t('Sole')} value={facts.sole} options={[{ id: 'flat', title: t('flat') }, { id: 'grooved', title: t('grooved') }]} onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })} />
                 <Choice label={t('Needle positions')} value={facts.positions} options={[{ id: 'all', title: t('all') }, { id: 'centre', title: t('centre only') }]} onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })} />
                 <NumberField label={t('Left edge')} value={typed.edge_left_mm} min={0} max={60} step={0.5} onChange={write('edge_left_mm')} slider={false} />

@@ -30,11 +30,13 @@ export function ClearanceTool({ room }: ToolProps) {
     const a = fit.error === null && whole ? fit.data : undefined
     const [from = 0, to = 0] = a?.swing_mm ?? []
     const width = to - from
+    // On its open side a foot has no edge to strike.
+    const margin = (of: number | null) => (of === null ? t('open') : t('{n} mm', { n: mm(of) }))
     const strike = a !== undefined && (a.verdict === 'strike' || a.refusals.some((r) => r.danger))
     const instead = room.cells.filter((c) => c.stitch === stitch && c.works && !(c.machine === id && c.foot === footId)).sort((x, y) => Number(y.machine === id) - Number(x.machine === id)).slice(0, 2)
         .map((c) => t('{machine} with “{foot}”', { machine: room.machines.find((m) => m.machine.id === c.machine)?.machine.name ?? '', foot: room.feet.find((f) => f.id === c.foot)?.facts.name ?? '' })).join(', ')
-    const text = a === undefined ? null : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r} mm.', {
-        machine: machine.name, foot: foot.name, stitch: kind?.title ?? stitch, w: mm(width), needle: mm(n.needle ?? 0), p: mm(n.position ?? 0), verdict: t(SAY[a.verdict] ?? a.verdict), l: mm(a.margin_left_mm), r: mm(a.margin_right_mm),
+    const text = a === undefined ? null : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r}.', {
+        machine: machine.name, foot: foot.name, stitch: kind?.title ?? stitch, w: mm(width), needle: mm(n.needle ?? 0), p: mm(n.position ?? 0), verdict: t(SAY[a.verdict] ?? a.verdict), l: margin(a.margin_left_mm), r: margin(a.margin_right_mm),
     })
     return (
         <div className="tool-cols">
@@ -52,7 +54,7 @@ export function ClearanceTool({ room }: ToolProps) {
                 {!whole && <p className="refused">{t('Type a number in each field.')}</p>}
                 {a !== undefined && (
                     <>
-                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}><strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong> {t('left {l} mm, right {r} mm', { l: mm(a.margin_left_mm), r: mm(a.margin_right_mm) })}</p>
+                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}><strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong> {t('left {l}, right {r}', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}</p>
                         <FootOpening
                             left={foot.opening_left_mm} right={foot.opening_right_mm} position={n.position ?? 0} width={width} needle={(n.needle ?? 80) / 100} length={Math.max(0.4, n.length ?? 2)}
                             verdict={strike ? 'strike' : a.verdict} scale={SCALE} reach={REACH} height={230} label={t('Needle path in the opening of {foot}, seen from above: {verdict}', { foot: foot.name, verdict: t(SAY[a.verdict] ?? a.verdict) })}
