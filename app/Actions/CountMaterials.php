@@ -8,11 +8,14 @@ use App\Models\PlanSession;
 use App\Support\ClassShop;
 use App\Support\Clock;
 use App\Support\Shelf;
+use App\Support\Standings;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Shortage;
+use OpenSeam\Core\Skill\LessonsToCome;
+use OpenSeam\Core\Skill\LessonToCome;
 
 /** What a class, or one of its sessions, needs to buy and cut. */
 final readonly class CountMaterials
@@ -20,7 +23,7 @@ final readonly class CountMaterials
     /** Where no machine of the room says otherwise; common practice, no source. */
     private const BOBBIN_METRES = 30.0;
 
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf, private Standings $standings) {}
 
     /**
      * @param  int|null  $session  number from 1; null: the whole course
@@ -50,6 +53,20 @@ final readonly class CountMaterials
         return array_map(fn (int $i): PlanSession => $coming[$i], Shortage::first(count($coming), $count, $have));
     }
 
+    /**
+     * By the model that the forecast goes by: each lesson of the course begun with what those before it taught.
+     *
+     * @return array<string, float> samples a student is expected to sew of each lesson
+     */
+    private function expected(string $course): array
+    {
+        $bundle = $this->shelf->bundle();
+        $order = $this->shelf->order($course);
+        $come = (new LessonsToCome($this->standings->table(), $bundle->skills))->of(array_map(fn (string $id): array => $bundle->lesson($id)->teaches, $order), [], array_fill(0, count($order), false));
+
+        return array_combine($order, array_map(fn (LessonToCome $l): float => $l->expected(), $come));
+    }
+
     /** @param  list<string>  $lessons */
     private function count(ClassShop $shop, array $lessons, ?float $samplesEach): ClassMaterials
     {
@@ -58,7 +75,7 @@ final readonly class CountMaterials
 
         return ClassMaterials::of(
             array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
-            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach,
+            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach ?? $this->expected($shop->class->course),
         );
     }
 }

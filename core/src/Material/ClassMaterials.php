@@ -26,21 +26,23 @@ final readonly class ClassMaterials
      * @param  list<Lesson>  $lessons
      * @param  int  $students  1 or more
      * @param  int  $machines  usable ones
-     * @param  float|null  $samplesEach  samples a student sews of a lesson; default as the skill model expects
+     * @param  float|array<string, float>|null  $samplesEach  samples a student sews of each lesson, or of one by its id; default as the skill model expects of one skill
      */
-    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, ?float $samplesEach = null): self
+    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, float|array|null $samplesEach = null): self
     {
         $words = Words::in();
         $bought ??= Bought::of();
-        $model = TracingParameters::usual();
-        // The demonstration has taught once before the first sample.
-        $each = $samplesEach ?? ExpectedSamples::untilGood($model, $model->start + (1 - $model->start) * $model->transit);
-        $samples = (int) ceil($students * $each - 1e-9);
+        $usual = ExpectedSamples::untilGood(TracingParameters::usual());
+        $of = fn (Lesson $l): float => is_array($samplesEach) ? $samplesEach[$l->id] ?? $usual : $samplesEach ?? $usual;
+        $each = $lessons === [] ? $usual : array_sum(array_map($of, $lessons)) / count($lessons);
+        $all = 0;
         $byMaterial = [];
         $threads = new ThreadCount;
         $small = [];
         $sewn = 0;
         foreach ($lessons as $lesson) {
+            $samples = (int) ceil($students * $of($lesson) - 1e-9);
+            $all += $samples;
             foreach ($lesson->pieces as $piece) {
                 if ($piece->material === 'paper') {
                     continue;
@@ -70,7 +72,7 @@ final readonly class ClassMaterials
             $layout = CuttingLayout::of($bought->clothWidthMm, $bought->selvedgeMm, $pieces);
             $layouts[$material] = $layout;
             $needs[] = new Need($material, $words->say("material.$material"), ceil($layout->lengthMm / 100) / 10, 'm', $words->say('material.cloth-how', [
-                'pieces' => (string) count($pieces), 'samples' => (string) $samples, 'students' => (string) $students, 'each' => $words->number(round($each, 2)),
+                'pieces' => (string) count($pieces), 'samples' => (string) $all, 'students' => (string) $students, 'each' => $words->number(round($each, 2)),
                 'width' => $words->number($bought->clothWidthMm / 10), 'waste' => (string) (int) round(100 * $layout->wasteShare),
             ]));
         }
@@ -80,7 +82,7 @@ final readonly class ClassMaterials
             $needs[] = new Need('pin', $words->say('material.pin'), 20.0 * $students, 'pieces', $words->say('material.pin-how'));
         }
         foreach ($small as $what => $count) {
-            $needs[] = new Need($what, ucfirst(str_replace('-', ' ', (string) $what)), (float) $count, 'pieces', $words->say('material.small-how', ['samples' => (string) $samples]));
+            $needs[] = new Need($what, ucfirst(str_replace('-', ' ', (string) $what)), (float) $count, 'pieces', $words->say('material.small-how', ['samples' => (string) $all]));
         }
 
         return new self($needs, $layouts, $each);

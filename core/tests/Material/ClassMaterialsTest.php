@@ -56,7 +56,15 @@ final class ClassMaterialsTest extends TestCase
         $area = $samples * (8 * 100 * 150 + 2 * 150 * 150) / 1370;
         self::assertGreaterThanOrEqual($area / 1000, $needs['cloth']->amount);
         self::assertLessThanOrEqual(1.15 * $area / 1000 + 0.1, $needs['cloth']->amount);
-        self::assertStringContainsString("$samples samples (10 students", $needs['cloth']->how);
+        self::assertStringContainsString(8 * $samples.' samples of all lessons (10 students', $needs['cloth']->how);
+    }
+
+    /** What one lesson is expected to take is cut for that lesson alone. */
+    public function test_each_lesson_is_cut_for_as_often_as_it_is_expected(): void
+    {
+        $lesson = Fixtures::bundle()->lesson('square-spiral');
+        $pieces = fn (float $each): int => count(ClassMaterials::of([$lesson, Fixtures::bundle()->lesson('safe-seat')], 10, 8, samplesEach: ['square-spiral' => $each, 'safe-seat' => 9.0])->layouts['cloth']->placed);
+        self::assertSame([20, 34], [$pieces(1.0), $pieces(1.7)], 'two layers of each sample');
     }
 
     public function test_zips_buttons_and_stabiliser_come_with_their_lessons(): void

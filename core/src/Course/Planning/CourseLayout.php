@@ -57,7 +57,7 @@ final readonly class CourseLayout
         foreach ($plan->because as $task => $why) {
             foreach ($tasks->members((string) $task) as $lesson) {
                 // A lesson, not the group it stands in.
-                $because[$lesson] ??= ['lesson' => $why['lesson'] === null ? null : $tasks->needed($lesson, $why['lesson'])] + $why;
+                $because[$lesson] ??= ['kind' => $why['kind'], 'lesson' => $why['lesson'] === null ? null : $tasks->needed($lesson, $why['lesson'])];
             }
         }
 
