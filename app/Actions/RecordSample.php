@@ -88,7 +88,7 @@ final readonly class RecordSample
         foreach ($judged->readings->values as $reading => $values) {
             foreach ($values as $position => $value) {
                 if ($value !== null) {
-                    $readings[] = ['id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'sample_id' => $new->id, 'reading' => $reading, 'position' => $position, 'value' => $value];
+                    $readings[] = ['id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'sample_id' => $new->id, 'reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $judged->readings->limits[$reading] ?? null];
                 }
             }
         }

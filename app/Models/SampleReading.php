@@ -9,10 +9,11 @@ namespace App\Models;
  * @property string $reading "row.reading"
  * @property int $position
  * @property float $value
+ * @property float|null $limit_mm how closely the reading's lengths were read, ± mm; null: kept before it was noted
  */
 final class SampleReading extends OwnedByStudio
 {
     public $timestamps = false;
 
-    protected $casts = ['value' => 'float', 'position' => 'int'];
+    protected $casts = ['value' => 'float', 'limit_mm' => 'float', 'position' => 'int'];
 }

@@ -55,7 +55,7 @@ final readonly class StudentRecords
         }
         // A class has thousands of readings: read as plain rows, not as models.
         $ids = array_map(strval(...), $samples->keys()->all());
-        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value')->whereIn('sample_id', $ids)->toBase());
+        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value', 'limit_mm')->whereIn('sample_id', $ids)->toBase());
         $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);
@@ -98,8 +98,8 @@ final readonly class StudentRecords
     private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, Grader $grader, Words $words): KeptSample
     {
         $fields = Readings::fields($lesson);
-        $values = [];
-        foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value]) {
+        $values = $limits = [];
+        foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
             $field = is_string($reading) ? $fields[$reading] ?? null : null;
             // A reading of an older version of the lesson that it no longer asks for.
             if ($field === null || ! is_numeric($position) || ! is_numeric($value) || $position >= $field->size()) {
@@ -107,8 +107,9 @@ final readonly class StudentRecords
             }
             $values[$reading] ??= array_fill(0, $field->size(), null);
             $values[$reading][(int) $position] = (float) $value;
+            is_numeric($limit) && $limits[$reading] = (float) $limit;
         }
-        $readings = Readings::kept(array_map(array_values(...), $values));
+        $readings = Readings::kept(array_map(array_values(...), $values), $limits);
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
         $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill);
 

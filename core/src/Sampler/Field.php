@@ -25,7 +25,16 @@ final readonly class Field
         public string $hint = '',
         /** How closely a length is read, ± mm; below 0.5 with a magnifier. */
         public float $limitMm = Reading::RULER_LIMIT_MM,
+        /** Of a zigzag's count: points on one side, two strokes each. */
+        public bool $oneSide = false,
     ) {}
+
+    /** The same, read as closely as it was typed. */
+    public function within(?float $limitMm): self
+    {
+        return $limitMm === null || $limitMm === $this->limitMm ? $this
+            : new self($this->id, $this->label, $this->kind, $this->min, $this->max, $this->step, $this->marks, $this->options, $this->hint, $limitMm, $this->oneSide);
+    }
 
     /** How many values it takes. */
     public function size(): int

@@ -31,7 +31,7 @@ final readonly class Grader
         foreach ($lesson->rows as $row) {
             foreach ($row->checks as $spec) {
                 $field = $row->fields[$spec->of];
-                $checks[] = new GradedCheck($row, $spec, $spec->check->judge($field, $readings->of($row, $field), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
+                $checks[] = new GradedCheck($row, $spec, $spec->check->judge($readings->asRead($row, $field), $readings->of($row, $field), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
             }
         }
         $seen = [];

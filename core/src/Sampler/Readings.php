@@ -8,22 +8,27 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
+use OpenSeam\Core\Measure\RulerLimit;
 use OpenSeam\Core\Measure\Unit;
 
 /** The readings of one sample, by "row.reading", lengths in mm. */
 final readonly class Readings
 {
-    /** @param  array<string, list<float|null>>  $values each as long as its field takes; null is not read yet */
-    private function __construct(public array $values) {}
+    /**
+     * @param  array<string, list<float|null>>  $values each as long as its field takes; null is not read yet
+     * @param  array<string, float>  $limits  how closely lengths were read, ± mm, where that is known
+     */
+    private function __construct(public array $values, public array $limits = []) {}
 
     /**
      * Values that were kept before and are known to be good.
      *
      * @param  array<string, list<float|null>>  $values
+     * @param  array<string, float>  $limits  how closely lengths were read, ± mm; of those kept before it was noted: as the lesson says
      */
-    public static function kept(array $values): self
+    public static function kept(array $values, array $limits = []): self
     {
-        return new self($values);
+        return new self($values, $limits);
     }
 
     /**
@@ -37,7 +42,7 @@ final readonly class Readings
     public static function typed(Lesson $lesson, array $typed, Unit $unit): self
     {
         $known = self::fields($lesson);
-        $values = [];
+        $values = $limits = [];
         foreach ($typed as $key => $list) {
             $key = (string) $key;
             $field = $known[$key] ?? throw InputError::at("readings.$key", $key, sprintf('%s has no such reading. It has: %s.', $lesson->title, implode(', ', array_keys($known))));
@@ -52,9 +57,12 @@ final readonly class Readings
                 $row[] = self::value($field, $i, $list[$i] ?? null, $unit, "readings.{$key}[$i]");
             }
             $values[$key] = $row;
+            $lengths = array_filter($list, fn (mixed $v, int $i): bool => self::isLength($field, $i) && is_scalar($v), ARRAY_FILTER_USE_BOTH);
+            $limit = RulerLimit::of(array_map(strval(...), array_values($lengths)), $unit, $field->limitMm);
+            $limit === null || $limits[$key] = $limit;
         }
 
-        return new self($values);
+        return new self($values, $limits);
     }
 
     /** @return array<string, Field> by "row.reading" */
@@ -68,6 +76,12 @@ final readonly class Readings
         }
 
         return $fields;
+    }
+
+    /** The reading as closely as it was read. */
+    public function asRead(Row $row, Field $field): Field
+    {
+        return $field->within($this->limits["{$row->id}.{$field->id}"] ?? null);
     }
 
     /** @return list<float|null> */
@@ -162,7 +176,8 @@ final readonly class Readings
 
     private static function length(Field $field, string $text, mixed $typed, Unit $unit, string $at): float
     {
-        $text = trim($text);
+        // How closely it was read is kept beside it.
+        $text = trim((string) preg_replace('/±.*$/u', '', $text));
         $negative = $field->min < 0 && preg_match('/^([-−+])\s*(.*)$/u', $text, $m) === 1;
         try {
             $mm = Length::parse($negative ? $m[2] : $text, $unit)->inMm();

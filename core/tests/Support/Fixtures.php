@@ -68,7 +68,7 @@ final class Fixtures
     private static function goodValues(Lesson $lesson, Row $row, Field $field): array
     {
         if ($field->kind === FieldKind::Stitches) {
-            return [20.0, 20 * $row->stitch->lengthMm];
+            return [20.0, ($field->oneSide ? 40 : 20) * $row->stitch->lengthMm];
         }
         if ($field->kind === FieldKind::YesNo || $field->kind === FieldKind::Choice) {
             return [$field->kind === FieldKind::YesNo ? 1.0 : 0.0];

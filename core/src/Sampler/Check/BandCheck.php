@@ -37,11 +37,22 @@ final readonly class BandCheck implements Check
         return new CheckResult(
             $judgement,
             $text,
-            $judgement->verdict === Verdict::Met ? null : ($value < $this->tolerance->metLow ? 'low' : 'high'),
+            $judgement->verdict === Verdict::Met ? null : ($this->isLow($value) ? 'low' : 'high'),
             [$isLength ? 'value_mm' : 'value' => $value],
             $words->say('again.length', ['away' => $words->length(abs($value - $limit)), 'limit' => $words->length($limit), 'sure' => $words->length($field->limitMm)]),
             $this->off($value), $reading->u,
         );
+    }
+
+    /** On the lower side of the band, also where it is just inside and too close to call. */
+    private function isLow(float $value): bool
+    {
+        $t = $this->tolerance;
+
+        return match (true) {
+            is_finite($t->metLow) && is_finite($t->metHigh) => $value < ($t->metLow + $t->metHigh) / 2,
+            default => is_finite($t->metLow),
+        };
     }
 
     /** From the middle of the band, or from its one limit where it is open; 0 on the right side of that. */

@@ -54,15 +54,15 @@ final readonly class SeamCheck implements Check
         }
         // Spread is judged to twice the mean's tolerance; the pattern is read on the mean's scale.
         $scale = $this->spread ? 0.5 : 1.0;
-        $seam = SeamReading::of($at, $read, $this->targetMm, $this->metMm * $scale, $this->nearMm * $scale);
+        $seam = SeamReading::of($at, $read, $this->targetMm, $this->metMm * $scale, $this->nearMm * $scale, $field->limitMm);
         $figures = [
             'mean_mm' => $seam->meanMm, 'bias_mm' => $seam->biasMm, 'drift_mm' => $seam->driftMm,
             'wobble_mm' => $seam->wobbleMm, 'spread_mm' => $seam->spreadMm, 'pattern' => $seam->pattern->value,
         ];
 
         return $this->spread
-            ? $this->judgeSpread($seam, max($at) - min($at), $figures, ['wide' => $marks[(int) array_search(max($read), $read, true)], 'narrow' => $marks[(int) array_search(min($read), $read, true)]], $words)
-            : $this->judgeMean($seam, $figures, $marks[self::furthest($read)], $words);
+            ? $this->judgeSpread($field, $seam, max($at) - min($at), $figures, ['wide' => $marks[(int) array_search(max($read), $read, true)], 'narrow' => $marks[(int) array_search(min($read), $read, true)]], $words)
+            : $this->judgeMean($field, $seam, $figures, $marks[self::furthest($read)], $words);
     }
 
     /**
@@ -82,7 +82,7 @@ final readonly class SeamCheck implements Check
      * @param  array<string, float|string>  $figures
      * @param  string  $mark  the one to read again
      */
-    private function judgeMean(SeamReading $seam, array $figures, string $mark, Words $words): CheckResult
+    private function judgeMean(Field $field, SeamReading $seam, array $figures, string $mark, Words $words): CheckResult
     {
         $met = $seam->judgement->verdict === Verdict::Met;
         $bias = $seam->biasMm;
@@ -95,7 +95,7 @@ final readonly class SeamCheck implements Check
             $met ? null : ($bias < 0 ? 'low' : 'high'),
             $figures,
             $words->say('again.mean', ['mark' => $mark]),
-            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n)->u,
+            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n, $field->limitMm)->u,
             in_array($seam->judgement->verdict, [Verdict::Met, Verdict::Unsure], true) || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );
     }
@@ -104,9 +104,9 @@ final readonly class SeamCheck implements Check
      * @param  array<string, float|string>  $figures
      * @param  array{wide: string, narrow: string}  $marks  that settle it
      */
-    private function judgeSpread(SeamReading $seam, float $overMm, array $figures, array $marks, Words $words): CheckResult
+    private function judgeSpread(Field $field, SeamReading $seam, float $overMm, array $figures, array $marks, Words $words): CheckResult
     {
-        $judgement = Judgement::of(Reading::rulerDifference($seam->spreadMm), Tolerance::atMost($this->metMm, $this->nearMm));
+        $judgement = Judgement::of(Reading::rulerDifference($seam->spreadMm, $field->limitMm), Tolerance::atMost($this->metMm, $this->nearMm));
         // Only the pattern of the spread counts here; an offset belongs to the mean.
         $pattern = $seam->pattern;
         if ($judgement->verdict !== Verdict::Met && ($pattern === SeamPattern::Good || $pattern === SeamPattern::Offset)) {
@@ -125,7 +125,7 @@ final readonly class SeamCheck implements Check
             $steady ? null : $pattern->value,
             $figures,
             $words->say('again.spread', $marks),
-            $seam->spreadMm, Reading::rulerDifference($seam->spreadMm)->u,
+            $seam->spreadMm, Reading::rulerDifference($seam->spreadMm, $field->limitMm)->u,
             $steady ? null : $words->say("habit.$named"),
         );
     }

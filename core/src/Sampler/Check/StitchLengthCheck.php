@@ -26,7 +26,7 @@ final readonly class StitchLengthCheck implements Check
         if ($stitches === null || $span === null) {
             return null;
         }
-        $read = StitchLength::counted($stitches, $span, Tolerance::around($this->targetMm, $this->metMm, $this->nearMm));
+        $read = StitchLength::counted($stitches, $span, Tolerance::around($this->targetMm, $this->metMm, $this->nearMm), $field->limitMm, $field->oneSide);
         $length = $read->reading->value;
 
         return new CheckResult(
@@ -36,7 +36,7 @@ final readonly class StitchLengthCheck implements Check
             ['length_mm' => $length, 'u_mm' => $read->reading->u, 'stitches_to_decide' => $read->stitchesToDecide],
             $read->stitchesToDecide === null
                 ? $words->say('again.stitch-limit')
-                : $words->say('again.stitch', ['count' => (string) $read->stitchesToDecide, 'span' => $words->mm($read->stitchesToDecide * $length, 0)]),
+                : $words->say('again.stitch', ['count' => (string) $read->stitchesToDecide, 'span' => $words->mm($read->stitchesToDecide * $length * ($field->oneSide ? 2 : 1), 0)]),
             abs($length - $this->targetMm), $read->reading->u,
         );
     }
