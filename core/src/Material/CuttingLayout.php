@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Material;
 
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * Rectangles laid on a length of cloth. Shelves by first fit decreasing height
  * (never more than 1.7 times the optimum plus the longest piece: Coffman,
  * Garey, Johnson and Tarjan 1980), and the same pieces dropped to the lowest
- * free place in several orders; the shortest layout wins.
+ * free place in several orders; the shortest layout wins. What may be turned is
+ * also laid as if it might not, so that being allowed to never costs cloth. A
+ * thorough layout is tried on narrower widths too, where something changes (more
+ * cloth across is never worse than less), and in orders drawn by a fixed lot.
  *
  * @phpstan-type Offcut array{x_mm: float, y_mm: float, width_mm: float, length_mm: float}
  */
@@ -26,6 +32,16 @@ final readonly class CuttingLayout
     private const OFFCUT_MM = 80.0;
 
     private const DUST = 1e-6;
+
+    /** Narrower widths and drawn orders that a thorough layout tries, fewer with many pieces. */
+    private const MOST_WIDTHS = 40;
+
+    private const MOST_ORDERS = 400;
+
+    private const THOROUGH_WORK = 12_000;
+
+    /** What many pieces have no time for is left out. */
+    private const SECONDS = 2.0;
 
     /**
      * @param  list<Placed>  $placed
@@ -45,10 +61,11 @@ final readonly class CuttingLayout
      * @param  float  $selvedgeMm  not used, on each side
      * @param  list<ClothPiece>  $pieces
      * @param  list<string>  $fields  where each piece stands in the input, for errors
+     * @param  bool  $thorough  takes longer and often saves cloth
      *
      * @throws InputError when a piece is wider than the cloth, or there are too many
      */
-    public static function of(float $clothWidthMm, float $selvedgeMm, array $pieces, array $fields = []): self
+    public static function of(float $clothWidthMm, float $selvedgeMm, array $pieces, array $fields = [], bool $thorough = false): self
     {
         $width = $clothWidthMm - 2 * $selvedgeMm;
         if ($width <= 0) {
@@ -64,7 +81,11 @@ final readonly class CuttingLayout
         }
         $best = null;
         $length = INF;
-        foreach (self::layouts($pieces, $width) as $placed) {
+        $deadline = Deadline::in(self::SECONDS);
+        foreach (self::tried($pieces, $width, $thorough) as $placed) {
+            if ($best !== null && $thorough && $deadline->passed()) {
+                break;
+            }
             $used = self::used($placed);
             if ($used < $length - self::DUST) {
                 [$best, $length] = [$placed, $used];
@@ -79,6 +100,84 @@ final readonly class CuttingLayout
             $length > 0 ? 1 - $area / ($clothWidthMm * $length) : 0.0,
             self::offcuts($best, $width, $length),
         );
+    }
+
+    /**
+     * @param  list<ClothPiece>  $pieces
+     * @return iterable<list<Placed>>
+     */
+    private static function tried(array $pieces, float $width, bool $thorough): iterable
+    {
+        $sets = [$pieces];
+        $still = array_map(fn (ClothPiece $p): ClothPiece => $p->turn && $p->widthMm <= $width + self::DUST ? new ClothPiece($p->id, $p->widthMm, $p->lengthMm, false) : $p, $pieces);
+        // As if nothing might be turned but what has to be.
+        $still == $pieces || $sets[] = $still;
+        foreach ($sets as $set) {
+            yield from self::layouts($set, $width);
+        }
+        foreach ($thorough ? $sets : [] as $set) {
+            foreach (self::widths($set, $width) as $w) {
+                yield from self::layouts($set, $w);
+            }
+            yield from self::drawn($set, $width);
+        }
+    }
+
+    /**
+     * Widths from here down at which a layout can change: sums of pieces side by side.
+     *
+     * @param  list<ClothPiece>  $pieces
+     * @return list<float> widest first
+     */
+    private static function widths(array $pieces, float $width): array
+    {
+        // In tenths of a millimetre.
+        $most = (int) floor($width * 10 + self::DUST);
+        $across = [];
+        $least = 0;
+        foreach ($pieces as $p) {
+            $across[(int) ceil($p->widthMm * 10 - self::DUST)] = true;
+            $p->turn && $across[(int) ceil($p->lengthMm * 10 - self::DUST)] = true;
+            $least = max($least, (int) ceil(10 * ($p->turn ? min($p->widthMm, $p->lengthMm) : $p->widthMm) - self::DUST));
+        }
+        $sums = [0 => true];
+        for ($at = 0; $at <= $most; $at++) {
+            if (isset($sums[$at])) {
+                foreach (array_keys($across) as $wide) {
+                    $at + $wide <= $most && $sums[$at + $wide] = true;
+                }
+            }
+        }
+        krsort($sums);
+        $sums = array_filter(array_keys($sums), fn (int $sum): bool => $sum >= $least);
+
+        return array_map(fn (int $sum): float => $sum / 10, array_slice($sums, 0, self::effort($pieces, self::MOST_WIDTHS)));
+    }
+
+    /**
+     * Orders drawn by lot, each a little off one that sorts by size; the lot is the same each time.
+     *
+     * @param  list<ClothPiece>  $pieces
+     * @return iterable<list<Placed>>
+     */
+    private static function drawn(array $pieces, float $width): iterable
+    {
+        $lot = new Randomizer(new Mt19937(1980));
+        $n = count($pieces);
+        for ($round = 0; $n > 2 && $n <= self::MOST_DROPPED && $round < self::effort($pieces, self::MOST_ORDERS); $round++) {
+            $key = fn (ClothPiece $p): float => match ($round % 3) {
+                0 => $p->lengthMm, 1 => $p->area(), default => max($p->widthMm, $p->lengthMm),
+            } * (1 + $lot->getInt(-300, 300) / 1000);
+            $order = array_map($key, $pieces);
+            arsort($order);
+            yield self::dropped(array_map(fn (int $i): ClothPiece => $pieces[$i], array_keys($order)), $width);
+        }
+    }
+
+    /** @param  list<ClothPiece>  $pieces */
+    private static function effort(array $pieces, int $most): int
+    {
+        return max(1, min($most, intdiv(self::THOROUGH_WORK, max(1, count($pieces)))));
     }
 
     /**

@@ -72,6 +72,52 @@ final class CuttingLayoutTest extends TestCase
         }
     }
 
+    /** What may be turned, and more width, never cost cloth; against a plain skyline with orders drawn anew for a while, nearly never longer. */
+    public function test_freedom_never_costs_cloth(): void
+    {
+        mt_srand(23);
+        $longer = 0;
+        for ($round = 0; $round < 10; $round++) {
+            $sizes = array_map(fn (): array => [mt_rand(30, 600), mt_rand(30, 600)], range(1, mt_rand(4, 28)));
+            $lay = fn (bool $turn, float $width): CuttingLayout => CuttingLayout::of($width, 15, array_map(fn (array $s, int $i): ClothPiece => new ClothPiece("p$i", $s[0], $s[1], $turn), $sizes, array_keys($sizes)), [], true);
+            $still = $lay(false, 1400);
+            self::assertLessThanOrEqual($still->lengthMm + 1e-6, $lay(true, 1400)->lengthMm, "turned, round $round");
+            self::assertLessThanOrEqual($still->lengthMm + 1e-6, $lay(false, 1400 + mt_rand(1, 150))->lengthMm, "wider, round $round");
+            self::assertSound($still, array_map(fn (array $s, int $i): ClothPiece => new ClothPiece("p$i", $s[0], $s[1], false), $sizes, array_keys($sizes)), 1370.0);
+            $longer += $still->lengthMm > 1.04 * self::drawnSkyline($sizes, 1370.0, 120) ? 1 : 0;
+        }
+        self::assertLessThanOrEqual(1, $longer);
+    }
+
+    /**
+     * Written apart: pieces in drawn orders, each as low as it goes, on a grid of half-centimetres.
+     *
+     * @param  list<array{int, int}>  $sizes
+     */
+    private static function drawnSkyline(array $sizes, float $width, int $rounds): float
+    {
+        $best = INF;
+        for ($round = 0; $round < $rounds; $round++) {
+            shuffle($sizes);
+            $round % 2 === 0 && usort($sizes, fn (array $a, array $b): int => $b[1] * mt_rand(70, 130) <=> $a[1] * mt_rand(70, 130));
+            $sky = array_fill(0, (int) ($width / 5), 0.0);
+            foreach ($sizes as [$wide, $long]) {
+                $cells = (int) ceil($wide / 5);
+                [$at, $low] = [0, INF];
+                for ($x = 0; $x + $cells <= count($sky); $x++) {
+                    $y = max(array_slice($sky, $x, $cells));
+                    if ($y < $low) {
+                        [$at, $low] = [$x, $y];
+                    }
+                }
+                array_splice($sky, $at, $cells, array_fill(0, $cells, $low + $long));
+            }
+            $best = min($best, max($sky));
+        }
+
+        return $best;
+    }
+
     public function test_worked_layouts(): void
     {
         $squares = array_fill(0, 8, new ClothPiece('s', 100, 100, false));

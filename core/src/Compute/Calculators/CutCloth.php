@@ -65,7 +65,7 @@ final class CutCloth implements Calculator
                 $fields[] = $p->path('width_mm');
             }
         }
-        $layout = CuttingLayout::of($in->number('cloth_width_mm'), $in->number('selvedge_mm'), $pieces, $fields);
+        $layout = CuttingLayout::of($in->number('cloth_width_mm'), $in->number('selvedge_mm'), $pieces, $fields, true);
 
         return [
             'length_mm' => $layout->lengthMm, 'lower_bound_mm' => $layout->lowerBoundMm, 'waste_share' => $layout->wasteShare,
