@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
-/** Something the cloth's edge rides along: at a fixed distance to the right of the centre needle, or adjustable. */
+/** Something the cloth's edge, or the row before, rides along: at a fixed distance beside the centre needle, or adjustable. */
 final readonly class Guide
 {
     private function __construct(
@@ -16,11 +16,18 @@ final readonly class Guide
         public float $stepMm,
         /** Set-up it takes, 0 none; only compared. */
         public float $effort,
+        /** It lies to the left of the needle: a needle moved right is further from it. */
+        public bool $left = false,
     ) {}
 
     public static function fixed(string $id, float $distanceMm, float $effort): self
     {
         return new self($id, false, $distanceMm, $distanceMm, 0.0, $effort);
+    }
+
+    public static function left(string $id, float $distanceMm, float $effort): self
+    {
+        return new self($id, false, $distanceMm, $distanceMm, 0.0, $effort, true);
     }
 
     public static function adjustable(string $id, float $minMm, float $maxMm, float $stepMm, float $effort): self

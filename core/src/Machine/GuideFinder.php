@@ -6,7 +6,7 @@ namespace OpenSeam\Core\Machine;
 
 /**
  * The guide for an allowance: a needle moved to p sews at distance − p from a
- * guide. The smallest error wins, then the least set-up, then the needle moved least.
+ * guide on its right, and at distance + p from one on its left. The smallest error wins, then the least set-up, then the needle moved least.
  *
  * @phpstan-type Found array{id: string, setting_mm: float, needle_position_mm: float, error_mm: float, over_mm: float, effort: float}
  */
@@ -28,8 +28,9 @@ final class GuideFinder
         foreach ($guides as $guide) {
             $best = null;
             foreach ($positionsMm === [] ? [0.0] : $positionsMm as $p) {
-                $setting = $guide->nearest($allowanceMm + $p);
-                $over = $setting - $p - $allowanceMm;
+                $shift = $guide->left ? -$p : $p;
+                $setting = $guide->nearest($allowanceMm + $shift);
+                $over = $setting - $shift - $allowanceMm;
                 $over = abs($over) < 1e-9 ? 0.0 : $over;
                 $here = ['id' => $guide->id, 'setting_mm' => $setting, 'needle_position_mm' => $p, 'error_mm' => abs($over), 'over_mm' => $over, 'effort' => $guide->effort];
                 $best = $best === null || self::compare($here, $best) < 0 ? $here : $best;
@@ -59,6 +60,8 @@ final class GuideFinder
             }
             $change = $foot->kind->id === 'standard' ? 0.0 : 2.0;
             $guides[] = Guide::fixed("{$foot->name}: right edge", $foot->edgeRightMm, $change);
+            // For a row beside the row before, or a cloth whose edge lies on the left.
+            $guides[] = Guide::left("{$foot->name}: left edge", $foot->edgeLeftMm, $change + 0.5);
             if ($foot->edgeInnerMm !== null) {
                 $guides[] = Guide::fixed("{$foot->name}: inside of the toe", $foot->edgeInnerMm, $change + 0.5);
             }
@@ -66,9 +69,8 @@ final class GuideFinder
                 $guides[] = Guide::adjustable("{$foot->name}: its guide", $foot->guide['min_mm'], $foot->guide['max_mm'], $foot->guide['step_mm'], $change + 1);
             }
         }
-        if ($m->magnetsAllowed) {
-            $guides[] = Guide::adjustable('magnetic guide, set with a ruler', self::MAGNET_FROM_MM, self::MAGNET_TO_MM, 0.5, 3);
-        }
+        // Where the manual says no to magnets, a strip of tape on the bed does the same; common practice, no source.
+        $guides[] = Guide::adjustable($m->magnetsAllowed ? 'magnetic guide, set with a ruler' : 'tape on the bed, measured from the needle', self::MAGNET_FROM_MM, self::MAGNET_TO_MM, 0.5, $m->magnetsAllowed ? 3 : 3.5);
 
         return $guides;
     }

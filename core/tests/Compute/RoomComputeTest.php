@@ -86,7 +86,6 @@ final class RoomComputeTest extends TestCase
     public static function nonsense(): iterable
     {
         yield 'no allowance' => ['find-room-guide', ['machine' => self::MACHINE, 'feet' => [], 'allowance' => 'wide', 'unit' => 'mm'], 'allowance', 'not a length'];
-        yield 'nothing to ride along' => ['find-room-guide', ['machine' => ['drive' => 'computerised'], 'feet' => [], 'allowance' => '16', 'unit' => 'mm'], 'machine.plate_lines_mm', 'nothing here'];
         yield 'foot deep inside' => ['find-room-guide', ['machine' => self::MACHINE, 'feet' => [['kind' => 'standard'], ['kind' => 'zip', 'largest_swing_mm' => 3]], 'allowance' => '16', 'unit' => 'mm'], 'feet[1].largest_swing_mm', 'straight'];
         yield 'two wishes alike' => ['advise-feet', ['wants' => ['zips', 'zips']], 'wants[1]', 'once'];
         yield 'thread of nothing' => ['advise-needle', ['weight' => 'light', 'cloth' => 'woven', 'thread' => 0], 'thread', 'above 0'];

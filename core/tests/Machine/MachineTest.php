@@ -138,6 +138,10 @@ final class MachineTest extends TestCase
         self::assertSame([], array_filter($ids, fn (string $id): bool => str_contains($id, 'Satin')), 'another mount does not fit');
         $computerised = GuideFinder::guidesOf(Made::machine(['drive' => 'computerised']), $feet);
         self::assertNotContains('magnetic guide, set with a ruler', array_map(fn (Guide $g): string => $g->id, $computerised), 'no magnets unless the manual allows');
+        self::assertSame('tape on the bed, measured from the needle', GuideFinder::find(38.1, $computerised, [0.0])[0]['id'], 'tape does the same');
+        // A row beside the row before: the left edge, and a needle moved right is further from it.
+        $left = GuideFinder::find(7.5, [Guide::left('left edge', 6.5, 0)], [-1.0, 0.0, 1.0])[0];
+        self::assertSame([1.0, 0.0], [$left['needle_position_mm'], $left['error_mm']]);
         // 38.1 mm lies beyond every plate line: the magnet, set with a ruler.
         self::assertSame('magnetic guide, set with a ruler', GuideFinder::find(38.1, GuideFinder::guidesOf(Made::machine(), $feet), [0.0])[0]['id']);
         self::assertSame('Quarter-inch: right edge', GuideFinder::find(6.35, GuideFinder::guidesOf(Made::machine(), $feet), [0.0])[0]['id']);

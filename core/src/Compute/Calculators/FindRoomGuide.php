@@ -26,7 +26,7 @@ final class FindRoomGuide implements Calculator
 
     public function summary(): string
     {
-        return 'The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet.';
+        return 'The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet or tape.';
     }
 
     public function schema(): array
@@ -56,7 +56,6 @@ final class FindRoomGuide implements Calculator
         }
         $machine = Machine::read($in->part('machine'));
         $guides = GuideFinder::guidesOf($machine, array_map(Foot::read(...), $in->parts('feet')));
-        $guides !== [] || throw InputError::at('machine.plate_lines_mm', [], 'There is nothing here for the edge to ride along: no plate line, no foot, no magnet.');
 
         return [
             'allowance_mm' => $allowance->inMm(), 'inches' => $allowance->asInchFraction(),

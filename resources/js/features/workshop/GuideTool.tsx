@@ -33,6 +33,7 @@ export function GuideTool({ room, unit }: ToolProps) {
                     <>
                         <p className="big-verdict"><strong>{say(best)}</strong> {off(best)}</p>
                         <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
+                        {best.id.startsWith('tape') && <p className="caution">{t('Tape on the bed: measure from the needle, needle down, with the power off. Keep it clear of the feed and of the bobbin cover.')}</p>}
                         {best.id.startsWith('magnetic') && <p className="caution">{t('Magnets: only where the machine’s manual allows them. Measure from the needle, needle down, with the power off.')}</p>}
                         {best.needle_position_mm !== 0 && <p className="caution">{t('Needle moved: a full turn of the hand wheel first.')}</p>}
                         <table className="rows guides">
