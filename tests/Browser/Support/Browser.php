@@ -150,12 +150,22 @@ final class Browser
     /** Clicks the first button or link with these words. */
     public function press(string $words): self
     {
-        // Found and clicked in one go: what is drawn anew between the two is found again.
-        $this->until("a button “{$words}” that can be pressed", function () use ($words): bool {
+        // Found and clicked in one go: what is drawn anew between the two is found again. Pressed where it stays:
+        // an answer that comes in above it would move it from under the hand.
+        $at = null;
+        $this->until("a button “{$words}” that can be pressed", function () use ($words, &$at): bool {
             $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
-            $element?->click();
+            if ($element === null) {
+                return false;
+            }
+            $before = $at;
+            $at = $this->driver->executeScript('arguments[0].scrollIntoView({block: "nearest"}); const r = arguments[0].getBoundingClientRect(); return r.x + " " + r.y', [$element]);
+            if ($at !== $before) {
+                return false;
+            }
+            $element->click();
 
-            return $element !== null;
+            return true;
         });
 
         return $this;

@@ -70,7 +70,10 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             {step === 0 && <ClassAndRoom form={form} names={names.length} wrong={wrong} room={machines.data?.filter((m) => m.usable).length ?? 0} asks={machines.data?.length === 0} onChange={set} />}
             {step === 1 && <CourseWishes form={form} wrong={wrong} courses={courses} course={course} lessons={estimate.data?.course ?? []} onChange={set} />}
             {step === 2 && <div className="step-dates"><DateWishes wishes={form} wrong={wrong} onChange={set} /></div>}
-            {e !== undefined && (
+            {e === undefined ? (
+                // Its place is kept: what is pressed below does not move under the hand.
+                <p className="estimate" role="status">{t('How many sessions it takes stands here as soon as somebody is named.')}</p>
+            ) : (
                 <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
                     {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', { lessons: e.lessons, n: names.length, minutes: Math.round(e.minutes), sessions: e.sessions, each: form.minutes })}
                     {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
