@@ -1735,7 +1735,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet. */
+        /** @description The guides of one machine with its feet for an allowance: plate lines, foot edges, blades, guide foot, magnet or tape. */
         post: operations["find-room-guide"];
         delete?: never;
         options?: never;
