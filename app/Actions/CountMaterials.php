@@ -35,7 +35,7 @@ final readonly class CountMaterials
     {
         $found = $session === null ? null : ($shop->sessions[$session - 1] ?? throw InputError::at('session', $session, sprintf('The plan has sessions 1 to %d.', count($shop->sessions))));
 
-        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach);
+        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach ?? $this->expected($shop->class->course));
     }
 
     /**
@@ -46,9 +46,10 @@ final readonly class CountMaterials
      */
     public function short(ClassShop $shop, array $have, ?float $samplesEach = null): array
     {
+        $each = $samplesEach ?? $this->expected($shop->class->course);
         $now = Clock::now();
         $coming = array_values(array_filter($shop->sessions, fn (PlanSession $s): bool => $s->endsAt() > $now));
-        $count = fn (int $from, int $to): ClassMaterials => $this->count($shop, array_merge([], ...array_map(fn (PlanSession $s): array => $s->lessonIds(), array_slice($coming, $from, $to - $from))), $samplesEach);
+        $count = fn (int $from, int $to): ClassMaterials => $this->count($shop, array_merge([], ...array_map(fn (PlanSession $s): array => $s->lessonIds(), array_slice($coming, $from, $to - $from))), $each);
 
         return array_map(fn (int $i): PlanSession => $coming[$i], Shortage::first(count($coming), $count, $have));
     }
@@ -67,15 +68,18 @@ final readonly class CountMaterials
         return array_combine($order, array_map(fn (LessonToCome $l): float => $l->expected(), $come));
     }
 
-    /** @param  list<string>  $lessons */
-    private function count(ClassShop $shop, array $lessons, ?float $samplesEach): ClassMaterials
+    /**
+     * @param  list<string>  $lessons
+     * @param  float|array<string, float>  $samplesEach  of all, or by lesson
+     */
+    private function count(ClassShop $shop, array $lessons, float|array $samplesEach): ClassMaterials
     {
         $room = $shop->room->room;
         $metres = array_map(fn ($m): float => $m->bobbinMetres, array_values($room->machines));
 
         return ClassMaterials::of(
             array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
-            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach ?? $this->expected($shop->class->course),
+            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach,
         );
     }
 }

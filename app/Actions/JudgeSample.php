@@ -12,6 +12,7 @@ use App\Support\JudgedSample;
 use App\Support\Shelf;
 use App\Support\StudentRecords;
 use DateTimeImmutable;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -37,20 +38,23 @@ final readonly class JudgeSample
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      * @param  string|null  $drill  sewn instead of the whole lesson; of the sample that is corrected, where one is
      *
-     * @throws InputError naming the reading that does not fit, a check that is not there, or a version that never was
+     * @throws InputError naming the reading that does not fit, a check or drill that is not there, or a version that never was
      */
     public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null): JudgedSample
     {
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
+        $corrected = false;
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
+                $corrected = true;
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.
                 [$version, $drill] = [$kept->sample->lesson_version, $kept->sample->drill];
                 $kept->sample->lesson === $lessonId || throw InputError::at('lesson', $lessonId, "A correction is for the lesson of the sample it corrects: {$kept->sample->lesson}.");
             }
         }
         $lesson = $this->lesson($lessonId, $version);
+        $corrected || self::checkDrill($lesson, $drill);
         $readings = Readings::typed($lesson, $typed, $unit);
         $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled, $drill);
         self::checkOverruled($grade, $overruled);
@@ -81,6 +85,14 @@ final readonly class JudgeSample
         $keys = array_map(fn (GradedCheck $c): string => $c->key(), $grade->checks);
         foreach (array_diff(array_map(strval(...), array_keys($overruled)), $keys) as $key) {
             throw InputError::at("overruled.$key", $key, 'This lesson has no such check. Its checks: '.implode(', ', $keys).'.');
+        }
+    }
+
+    private static function checkDrill(Lesson $lesson, ?string $drill): void
+    {
+        $drills = array_map(fn (Drill $d): string => $d->id, $lesson->drills);
+        if ($drill !== null && ! in_array($drill, $drills, true)) {
+            throw InputError::at('drill', $drill, "“{$lesson->title}” has no such drill".($drills === [] ? '.' : '. Its drills: '.implode(', ', $drills).'.'));
         }
     }
 

@@ -43,6 +43,16 @@ final class SampleTest extends TestCase
         self::assertSame(0, Sample::query()->count());
     }
 
+    public function test_a_preview_of_a_drill_says_what_keeping_it_says(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $body = $this->seam($class, $this->student($class), ['drill' => 'rows-120', 'readings' => ['seam.allowance' => ['16', '15.5', '15.875', '16', '16.5']]]);
+        $preview = $this->postJson('/api/samples/preview', array_diff_key($body, ['id' => 0]))->assertOk()->assertJsonPath('verdict', 'met')->json();
+        self::assertEquals($preview, $this->postJson('/api/samples', $body)->assertCreated()->json('judged'));
+        // As the whole lesson it would still be open: nothing was said of its ends.
+        $this->postJson('/api/samples/preview', array_diff_key($body, ['id' => 0, 'drill' => 0]))->assertOk()->assertJsonPath('verdict', 'unsure');
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function nonsense(): iterable
     {
@@ -59,6 +69,7 @@ final class SampleTest extends TestCase
         yield 'foreign setting' => [['settings' => ['colour' => 'red']], 'settings', 'machine, foot, needle'];
         yield 'readings as text' => [['readings' => 'long'], 'readings', 'list'];
         yield 'a choice without a lesson' => [['next' => ['because' => 'x']], 'next.lesson', 'must be given'];
+        yield 'a drill of another lesson' => [['drill' => 'set-wide'], 'drill', 'no such drill'];
         yield 'a drill that is not there' => [['next' => ['lesson' => 'first-seam', 'drill' => 'dance']], 'next.drill', 'no such drill'];
         yield 'a correction of nothing' => [['replaces' => '01arz3ndektsv4rrffq69g5fav'], 'replaces', 'kept sample'];
     }

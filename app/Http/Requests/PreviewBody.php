@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 use OpenSeam\Core\Sampler\Overruling;
 
 #[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
-    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
+    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
@@ -22,6 +22,7 @@ class PreviewBody extends Body
             'class' => ['required', 'string', 'max:26'],
             'student' => ['required', 'string', 'max:26'],
             'lesson' => ['required', 'string', 'max:60'],
+            'drill' => ['nullable', 'string', 'max:60'],
             'readings' => ['present', 'array', 'max:100'],
             'faults' => ['present', 'array', 'max:40'],
             'faults.*' => ['required', 'string', 'max:60'],

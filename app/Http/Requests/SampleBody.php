@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['id', 'class', 'student', 'lesson', 'readings', 'faults'], properties: [
     new OA\Property(property: 'id', type: 'string', description: 'a ULID made where the sample was looked at'),
     new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
-    new OA\Property(property: 'drill', type: 'string', nullable: true),
+    new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
@@ -32,7 +32,6 @@ final class SampleBody extends PreviewBody
             'id' => ['required', 'string', 'ulid'],
             'known' => ['nullable', 'integer', 'min:0', 'max:100000'],
             'sure' => ['sometimes', 'boolean'],
-            'drill' => ['nullable', 'string', 'max:60'],
             'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
             'settings.*' => ['nullable', 'string', 'max:200'],
             'next' => ['nullable', 'array:lesson,drill,because,given'],

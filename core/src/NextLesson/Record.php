@@ -236,13 +236,15 @@ final class Record
         return $run;
     }
 
-    /** @return list<string> skills of the course that are good enough to go on and not sure yet, in the order they are taught */
+    /** @return list<string> skills of the course that want one more showing before it is done, in the order they are taught */
     public function toConfirm(): array
     {
         $skills = [];
         foreach ($this->order as $id) {
             foreach ($this->lessons[$id]->teaches as $skill) {
-                $this->isSure($skill) || ! $this->isEnough($skill) || ($this->standings[$skill]->faded ?? 0.0) >= Standing::CONFIRM_BELOW || $skills[$skill] = true;
+                if (isset($this->standings[$skill]) && $this->standings[$skill]->toConfirm($this->school)) {
+                    $skills[$skill] = true;
+                }
             }
         }
 

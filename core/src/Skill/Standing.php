@@ -81,6 +81,12 @@ final readonly class Standing
         return $this->isSure($school) || ($school === School::Tracing && $this->word !== false && $this->known >= self::GO_ON_FROM && $this->lastShowing() >= self::GOOD_SHOWING);
     }
 
+    /** Good enough to go on, not sure, and too little of it left for the course to be called done on it. */
+    public function toConfirm(School $school): bool
+    {
+        return ! $this->isSure($school) && $this->isEnough($school) && $this->faded < self::CONFIRM_BELOW;
+    }
+
     public function refreshDue(School $school): bool
     {
         return $this->isEnough($school) && $this->faded < self::REFRESH_BELOW * min(1.0, $school === School::Tracing ? $this->known / KnowledgeTracing::MASTERY : 1.0);

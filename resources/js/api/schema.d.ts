@@ -2382,6 +2382,8 @@ export interface components {
             class: string;
             student: string;
             lesson: string;
+            /** @description sewn instead of the whole lesson */
+            drill?: string | null;
             readings: {
                 [key: string]: (string | number | null)[];
             };
@@ -2404,6 +2406,7 @@ export interface components {
             class: string;
             student: string;
             lesson: string;
+            /** @description sewn instead of the whole lesson */
             drill?: string | null;
             readings: {
                 [key: string]: (string | number | null)[];

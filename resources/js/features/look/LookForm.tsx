@@ -31,7 +31,7 @@ interface Props {
 /** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
 export function LookForm({ id, look, unit, replaces, onKept }: Props) {
     const { lesson } = look
-    const sample = useSample(id, look.student, lesson.id, lesson.version, replaces)
+    const sample = useSample(id, look.student, lesson.id, lesson.version, replaces, look.drill?.id ?? null)
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
     const [choosing, setChoosing] = useState(false)
     const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
@@ -50,7 +50,7 @@ export function LookForm({ id, look, unit, replaces, onKept }: Props) {
     }, [height])
     const judged = sample.touched ? sample.judged.data : undefined
     const keep = useChange(async (sure: boolean) => {
-        const kept = await keepSample({ body: sample.toKeep(look.drill?.id ?? null, choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title, photos: sample.draft.photos ?? [] })
+        const kept = await keepSample({ body: sample.toKeep(choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title, photos: sample.draft.photos ?? [] })
         sample.forget()
         onKept({
             sample: sample.draft.id, class: id, student: look.student, name: look.name, waits: kept === null,

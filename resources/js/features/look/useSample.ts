@@ -32,7 +32,7 @@ export async function addReadings(id: string, student: string, lesson: string, r
 }
 
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
-export function useSample(id: string, student: string, lesson: string, version: number, replaces: string | null) {
+export function useSample(id: string, student: string, lesson: string, version: number, replaces: string | null, drill: string | null) {
     const key = keyOf(id, student, lesson, replaces)
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
@@ -41,7 +41,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
         if (touched || photographed) void keeping.putDraft(key, { ...draft, version })
     }, [key, draft, touched, photographed, version])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ class: id, student, lesson, version, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, settled, replaces])
+    const body = useMemo(() => ({ class: id, student, lesson, version, drill, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, drill, settled, replaces])
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
@@ -74,7 +74,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
-        toKeep(drill: string | null, choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
+        toKeep(choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
             const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces, known, sure }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
