@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Http\Resources\HuntView;
 use App\Models\FaultHunt;
 use App\Models\Machine;
+use App\Models\Sample;
 use App\Models\Student;
 use App\Support\CaseBook;
 use App\Support\Clock;
@@ -25,16 +26,17 @@ final readonly class HuntFault
 
     private const RECENT = 12;
 
-    public function __construct(private CaseBook $cases, private Shelf $shelf) {}
+    public function __construct(private CaseBook $cases, private Shelf $shelf, private FollowSamples $follow) {}
 
     /**
      * @param  string  $id  a ULID made where it was opened; sent again it is the same search
      * @param  list<string>  $seen
      * @param  array<string, mixed>  $known
+     * @param  string|null  $sample  that it is seen on, kept or still in hand: what is found counts for the student
      *
-     * @throws InputError for a fault that is not known, or a machine or student of another studio
+     * @throws InputError for a fault that is not known, or a machine, student or sample of another studio
      */
-    public function open(string $studio, string $id, array $seen, array $known, ?string $machine, ?string $student): HuntView
+    public function open(string $studio, string $id, array $seen, array $known, ?string $machine, ?string $student, ?string $sample = null): HuntView
     {
         $kept = FaultHunt::query()->withoutGlobalScopes()->find($id);
         if ($kept !== null) {
@@ -44,6 +46,10 @@ final readonly class HuntFault
         }
         $machine === null || Machine::query()->whereKey($machine)->exists() || throw InputError::at('machine', $machine, 'There is no such machine in this studio.');
         $student === null || Student::query()->whereKey($student)->exists() || throw InputError::at('student', $student, 'There is no such student in this studio.');
+        $sample = $sample === null ? null : strtolower($sample);
+        // Looked for in all studios; one that is still in hand is nobody's yet.
+        $of = $sample === null ? null : Sample::query()->withoutGlobalScopes()->find($sample);
+        $of === null || ($of->studio_id === $studio && $of->student_id === $student) || throw InputError::at('sample', $sample, 'It must be a sample of this student.');
         if ($machine !== null) {
             $known += ['needle_hours' => MachineCare::of(RoomBook::read()->machines, $this->shelf)->needleHours($machine), 'others_here' => $this->cases->othersHere($studio, $machine, $student, $seen)];
         }
@@ -51,7 +57,7 @@ final readonly class HuntFault
         // Refused before anything is kept.
         Diagnosis::of($seen, $known, [], [], $this->cases->causes());
 
-        return $this->view(FaultHunt::query()->create(['id' => $id, 'studio_id' => $studio, 'machine_id' => $machine, 'student_id' => $student, 'seen' => $seen, 'known' => $known, 'trials' => [], 'opened_at' => Clock::now()]));
+        return $this->view(FaultHunt::query()->create(['id' => $id, 'studio_id' => $studio, 'machine_id' => $machine, 'student_id' => $student, 'sample_id' => $sample, 'seen' => $seen, 'known' => $known, 'trials' => [], 'opened_at' => Clock::now()]));
     }
 
     /**
@@ -65,20 +71,31 @@ final readonly class HuntFault
         return DB::transaction(function () use ($id, $after, $cause, $result): HuntView {
             $hunt = FaultHunt::query()->lockForUpdate()->findOrFail($id);
             $hunt->closed_at === null && count($hunt->trials) === $after || throw Conflict::staleHunt(count($hunt->trials));
-            $looked = array_keys($this->diagnosis($hunt, $this->cases->confirmed())->causes);
+            $looked = $this->diagnosis($hunt, $this->cases->confirmed())->order;
             in_array($result, self::RESULTS, true) || throw InputError::at('result', $result, 'It must be one of: '.implode(', ', self::RESULTS).'.');
-            in_array($cause, $looked, true) || throw InputError::at('cause', $cause, 'One of the causes that are looked at: '.implode(', ', $looked).'.');
             in_array($cause, array_column($hunt->trials, 'cause'), true) && throw InputError::at('cause', $cause, 'This was tried already: one change at a time, each once.');
+            in_array($cause, $looked, true) || throw InputError::at('cause', $cause, 'One of the causes that are looked at: '.implode(', ', $looked).'.');
             $hunt->trials = [...$hunt->trials, ['cause' => $cause, 'result' => $result]];
             if ($result === 'cured') {
                 [$hunt->cause, $hunt->closed_at] = [$cause, Clock::now()];
-            } elseif (count($hunt->trials) === count($looked)) {
+            } elseif ($looked === [$cause]) {
                 $hunt->closed_at = Clock::now();
             }
             $hunt->save();
+            $result === 'cured' && $this->count($hunt);
 
             return $this->view($hunt);
         });
+    }
+
+    /** What was found speaks for or against a skill of the student who sewed it; a sample still in hand will know of it. */
+    private function count(FaultHunt $hunt): void
+    {
+        $sample = $hunt->sample_id === null ? null : Sample::query()->find($hunt->sample_id);
+        if ($sample !== null && $sample->student_id === $hunt->student_id) {
+            Student::lock([$sample->student_id]);
+            ($this->follow)(Student::query()->findOrFail($sample->student_id));
+        }
     }
 
     public function show(string $id): HuntView

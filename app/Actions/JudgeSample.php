@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Support\Adviser;
+use App\Support\CaseBook;
 use App\Support\Clock;
 use App\Support\JudgedSample;
 use App\Support\Shelf;
@@ -28,7 +29,7 @@ use OpenSeam\Core\Words;
 /** Judges a sample as typed so far and says what would come next. Stores nothing. */
 final readonly class JudgeSample
 {
-    public function __construct(private Shelf $shelf, private StudentRecords $records, private Adviser $adviser) {}
+    public function __construct(private Shelf $shelf, private StudentRecords $records, private CaseBook $cases, private Adviser $adviser) {}
 
     /**
      * @param  array<array-key, mixed>  $typed  by "row.reading"
@@ -45,9 +46,11 @@ final readonly class JudgeSample
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
         $corrected = false;
+        $corrects = [];
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
                 $corrected = true;
+                $corrects = $kept->chain;
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.
                 [$version, $drill] = [$kept->sample->lesson_version, $kept->sample->drill];
                 $kept->sample->lesson === $lessonId || throw InputError::at('lesson', $lessonId, "A correction is for the lesson of the sample it corrects: {$kept->sample->lesson}.");
@@ -55,8 +58,10 @@ final readonly class JudgeSample
         }
         $lesson = $this->lesson($lessonId, $version);
         $corrected || self::checkDrill($lesson, $drill);
+        // A search for a cause may have begun while the sample was still in hand.
+        $found = array_merge([], ...array_values($this->cases->found([...$corrects, $id])));
         $readings = Readings::typed($lesson, $typed, $unit);
-        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled, $drill);
+        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled, $drill, $found);
         self::checkOverruled($grade, $overruled);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');

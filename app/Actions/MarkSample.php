@@ -7,18 +7,11 @@ namespace App\Actions;
 use App\Models\LessonAssignment;
 use App\Models\Sample;
 use App\Models\SampleNote;
-use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
-use App\Support\Adviser;
 use App\Support\Clock;
 use App\Support\Conflict;
-use App\Support\KeptSample;
-use App\Support\Standings;
-use App\Support\StudentRecords;
 use Illuminate\Support\Facades\DB;
-use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Words;
 
 /**
  * Writes on a kept sample: a note, that it does not count, or that it does after all.
@@ -26,7 +19,7 @@ use OpenSeam\Core\Words;
  */
 final readonly class MarkSample
 {
-    public function __construct(private StudentRecords $records, private Standings $standings, private Adviser $adviser, private AssignLesson $assign) {}
+    public function __construct(private FollowSamples $follow) {}
 
     public function annotate(User $user, Sample $sample, string $text): void
     {
@@ -60,20 +53,9 @@ final readonly class MarkSample
             }
             $this->write($user, $sample, $withdrawn ? SampleNote::WITHDRAWN : SampleNote::BROUGHT_BACK, $because);
             LessonAssignment::query()->where('sample_id', $sample->id)->update(['set_aside' => $withdrawn]);
-            $this->follow($sample);
+            // Standings and the next lesson as they are without it, or with it again.
+            ($this->follow)(Student::query()->findOrFail($sample->student_id));
         });
-    }
-
-    /** Standings and the next lesson as they are without it, or with it again. */
-    private function follow(Sample $sample): void
-    {
-        $student = Student::query()->findOrFail($sample->student_id);
-        $words = Words::in();
-        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $this->records->of([$student->id], $words)[$student->id]);
-        $this->standings->store($sample->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $past));
-        foreach (SewingClass::query()->whereIn('id', $student->enrolments()->select('class_id'))->get() as $class) {
-            $this->assign->renew($class, $student, $this->adviser->advise($class, $past, $student->wishes, Clock::now(), $words));
-        }
     }
 
     private function write(User $user, Sample $sample, string $kind, string $text): void

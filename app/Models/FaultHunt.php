@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
  *
  * @property string|null $machine_id
  * @property string|null $student_id
+ * @property string|null $sample_id the sample it was seen on, maybe not kept yet
  * @property list<string> $seen fault ids
  * @property array<string, mixed> $known
  * @property list<array{cause: string, result: string}> $trials

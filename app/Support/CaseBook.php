@@ -9,6 +9,7 @@ use App\Models\Machine;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\CauseBook;
 use OpenSeam\Core\Fault\MachineDrift;
 
@@ -39,6 +40,26 @@ final readonly class CaseBook
         }
 
         return $counts;
+    }
+
+    /**
+     * What was found to be behind the faults of samples, by trying.
+     *
+     * @param  list<string>  $samples
+     * @return array<string, list<Cause>> by sample
+     */
+    public function found(array $samples): array
+    {
+        $causes = $this->causes()->causes;
+        $found = [];
+        foreach (FaultHunt::query()->whereIn('sample_id', $samples)->whereNotNull('cause')->orderBy('closed_at')->toBase()->get(['sample_id', 'cause']) as $row) {
+            /** @var object{sample_id: string, cause: string} $row */
+            if (isset($causes[$row->cause])) {
+                $found[$row->sample_id][] = $causes[$row->cause];
+            }
+        }
+
+        return $found;
     }
 
     /** @return list<MachineDrift> machines that have a fault with different students */

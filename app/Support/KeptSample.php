@@ -17,5 +17,7 @@ final readonly class KeptSample
         public Readings $readings,
         public Grade $grade,
         public PastSample $past,
+        /** @var list<string> ids of this sample and of those it corrects */
+        public array $chain,
     ) {}
 }

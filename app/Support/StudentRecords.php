@@ -10,16 +10,17 @@ use App\Models\SampleReading;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
-/** Loads kept samples and has the core judge them, three queries however many students. */
+/** Loads kept samples and has the core judge them, four queries however many students. */
 final readonly class StudentRecords
 {
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf, private CaseBook $cases) {}
 
     /**
      * @param  list<string>  $students
@@ -57,6 +58,7 @@ final readonly class StudentRecords
         $ids = array_map(strval(...), $samples->keys()->all());
         $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value', 'limit_mm')->whereIn('sample_id', $ids)->toBase());
         $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
+        $found = $this->cases->found($ids);
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
@@ -66,10 +68,12 @@ final readonly class StudentRecords
             }
             // A correction stands where the sample it corrects stood.
             $first = $sample;
+            $chain = [$sample->id];
             while ($first->replaces_id !== null && $samples->has($first->replaces_id)) {
                 $first = $samples[$first->replaces_id];
+                array_unshift($chain, $first->id);
             }
-            $records[$sample->student_id][] = [$first->turn, $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $grader, $words)];
+            $records[$sample->student_id][] = [$first->turn, $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $chain, array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain)), $grader, $words)];
         }
 
         return array_map(function (array $list): array {
@@ -94,8 +98,10 @@ final readonly class StudentRecords
     /**
      * @param  list<array<string, mixed>>  $stored  readings
      * @param  list<array<string, mixed>>  $seen  faults
+     * @param  list<string>  $chain  ids of the sample and of those it corrects
+     * @param  list<Cause>  $found
      */
-    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, Grader $grader, Words $words): KeptSample
+    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, array $chain, array $found, Grader $grader, Words $words): KeptSample
     {
         $fields = Readings::fields($lesson);
         $values = $limits = [];
@@ -111,8 +117,8 @@ final readonly class StudentRecords
         }
         $readings = Readings::kept(array_map(array_values(...), $values), $limits);
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
-        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill);
+        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill, $found);
 
-        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)));
+        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)), $chain);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Machine;
+use App\Models\SkillStanding;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -65,6 +66,38 @@ final class HuntTest extends TestCase
             $hunt = $this->answer($hunt, $i % 2 === 0 ? 'same' : 'worse')->assertOk();
         }
         $hunt->assertJsonPath('closed', true)->assertJsonPath('found', null)->assertJsonPath('next', null);
+    }
+
+    public function test_what_is_found_counts_for_the_student_and_reaches_the_next_lesson(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $student = $this->student($class);
+        $habits = array_fill_keys(array_map(fn (string $h): string => "habits.$h", ['fingers', 'tied-back', 'power-off', 'pins', 'hand-wheel', 'cords']), ['1']);
+        $this->postJson('/api/samples', $this->seam($class, $student, ['lesson' => 'safe-seat', 'readings' => $habits]))->assertCreated();
+        $known = fn (): ?float => SkillStanding::query()->where('student_id', $student)->where('skill', 'thread-top')->value('known');
+        // Looked into while the sample is still in hand: it counts from when the sample is kept.
+        $body = $this->seam($class, $student, ['faults' => ['breaks']]);
+        $hunt = $this->open(['breaks'], ['student' => $student, 'sample' => $body['id']])->assertCreated();
+        $this->postJson("/api/hunts/{$hunt->json('id')}/trials", ['after' => 0, 'cause' => 'caught-on-spool', 'result' => 'cured'])->assertOk()->assertJsonPath('found', 'caught-on-spool');
+        self::assertNull($known());
+        $preview = $this->postJson('/api/samples/preview', $body)->assertOk()->json();
+        self::assertEquals($preview, $this->postJson('/api/samples', $body)->assertCreated()->json('judged'));
+        self::assertLessThan(0.5, (float) $known());
+        $next = $this->getJson("/api/classes/{$class->id}/students/$student")->assertOk()->json('advice');
+        self::assertStringContainsString('caught on the spool', (string) json_encode($next));
+        // Looked into after it was kept: it counts at once, for a correction of it too.
+        $later = $this->seam($class, $student, ['faults' => ['loops-under']]);
+        $this->postJson('/api/samples', $later)->assertCreated();
+        $hunt = $this->open(['loops-under'], ['student' => $student, 'sample' => $later['id']])->assertCreated();
+        $tension = fn (): ?float => SkillStanding::query()->where('student_id', $student)->where('skill', 'read-tension')->value('known');
+        self::assertNull($tension());
+        $this->postJson("/api/hunts/{$hunt->json('id')}/trials", ['after' => 0, 'cause' => 'top-tension-low', 'result' => 'cured'])->assertOk();
+        $after = $tension();
+        $this->getJson("/api/classes/{$class->id}/students/$student/skills/read-tension")->assertOk()->assertJsonPath('level', 'begun');
+        $this->postJson('/api/samples', ['id' => strtolower((string) Str::ulid()), 'replaces' => $later['id']] + $later)->assertCreated();
+        self::assertEqualsWithDelta($after, $tension(), 1e-9);
+        // Nobody else's sample.
+        $this->assertProblem($this->open(['nest'], ['student' => $this->student($class, 2), 'sample' => $later['id']]), 422, 'sample', 'of this student');
     }
 
     public function test_the_same_search_sent_twice_is_one(): void

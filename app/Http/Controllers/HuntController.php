@@ -47,7 +47,7 @@ final readonly class HuntController
     )]
     public function open(HuntBody $body): JsonResponse
     {
-        return new JsonResponse($this->hunt->open($body->teacher()->studio_id, strtolower($body->word('id')), $body->words('seen'), $body->known(), $body->wordOrNull('machine'), $body->wordOrNull('student')), 201);
+        return new JsonResponse($this->hunt->open($body->teacher()->studio_id, strtolower($body->word('id')), $body->words('seen'), $body->known(), $body->wordOrNull('machine'), $body->wordOrNull('student'), $body->wordOrNull('sample')), 201);
     }
 
     #[OA\Get(

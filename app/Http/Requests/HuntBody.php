@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string', description: 'a ULID made where it is opened'),
     new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string'), description: 'fault ids'),
     new OA\Property(property: 'machine', type: 'string', nullable: true), new OA\Property(property: 'student', type: 'string', nullable: true),
+    new OA\Property(property: 'sample', type: 'string', nullable: true, description: 'the sample it is seen on, kept or still in hand: what is found counts for the student'),
     new OA\Property(property: 'known', properties: [
         new OA\Property(property: 'length_mm', type: 'number'), new OA\Property(property: 'width_mm', type: 'number'), new OA\Property(property: 'tension_notches', type: 'number'),
         new OA\Property(property: 'cloth', type: 'string', enum: ['woven', 'thin', 'stretch']), new OA\Property(property: 'stabiliser', type: 'boolean'), new OA\Property(property: 'fast', type: 'boolean'),
@@ -31,7 +32,7 @@ final class HuntBody extends Body
     {
         $rules = [
             'id' => ['required', 'string', 'ulid'], 'seen' => ['required', 'array', 'max:20'], 'seen.*' => ['required', 'string', 'max:60', 'distinct'],
-            'machine' => ['nullable', 'string', 'max:26'], 'student' => ['nullable', 'string', 'max:26'], 'known' => ['sometimes', 'array:'.implode(',', array_keys(self::facts()))],
+            'machine' => ['nullable', 'string', 'max:26'], 'student' => ['nullable', 'string', 'max:26'], 'sample' => ['nullable', 'string', 'ulid'], 'known' => ['sometimes', 'array:'.implode(',', array_keys(self::facts()))],
         ];
         foreach (self::facts() as $fact => $allowed) {
             $rules["known.$fact"] = ['sometimes', 'nullable', ...$allowed];

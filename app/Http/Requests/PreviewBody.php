@@ -8,6 +8,7 @@ use OpenApi\Attributes as OA;
 use OpenSeam\Core\Sampler\Overruling;
 
 #[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
+    new OA\Property(property: 'id', type: 'string', nullable: true, description: 'that it will be kept by: what was found to be behind its faults counts'),
     new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
@@ -19,6 +20,7 @@ class PreviewBody extends Body
     public function rules(): array
     {
         return [
+            'id' => ['nullable', 'string', 'ulid'],
             'class' => ['required', 'string', 'max:26'],
             'student' => ['required', 'string', 'max:26'],
             'lesson' => ['required', 'string', 'max:60'],

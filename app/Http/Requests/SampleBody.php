@@ -28,14 +28,14 @@ final class SampleBody extends PreviewBody
 
     public function rules(): array
     {
-        $rules = parent::rules() + [
+        $rules = [
             'id' => ['required', 'string', 'ulid'],
             'known' => ['nullable', 'integer', 'min:0', 'max:100000'],
             'sure' => ['sometimes', 'boolean'],
             'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
             'settings.*' => ['nullable', 'string', 'max:200'],
             'next' => ['nullable', 'array:lesson,drill,because,given'],
-        ];
+        ] + parent::rules();
 
         return $rules + array_combine(array_map(fn (string $k): string => "next.$k", array_keys(ChoiceBody::fields())), array_map(
             fn (array $r): array => $r[0] === 'required' ? ['required_with:next', ...array_slice($r, 1)] : $r, ChoiceBody::fields(),

@@ -14,6 +14,9 @@ final readonly class CauseBook
     /** Each cause is half as usual as the one named before it; common practice, no source. */
     private const NEXT = 0.5;
 
+    /** What is known speaks against a cause below this. */
+    private const SPOKEN_AGAINST = 0.5;
+
     /** Minutes to try a cause that only a teacher's own fault names; common practice, no source. */
     private const OWN_MINUTES = 1.0;
 
@@ -21,8 +24,9 @@ final readonly class CauseBook
      * @param  array<string, Cause>  $causes
      * @param  array<string, array<string, float>>  $shares  how usual each cause is, by fault; of a fault they add up to 1
      * @param  list<Data>  $known  what speaks for and against
+     * @param  array<string, list<Data>>  $first  what is put right before anything else, by fault, some only when something is known
      */
-    private function __construct(public array $causes, public array $shares, private array $known) {}
+    private function __construct(public array $causes, public array $shares, private array $known, private array $first) {}
 
     public static function standard(): self
     {
@@ -36,17 +40,18 @@ final readonly class CauseBook
     {
         $causes = [];
         foreach ($table->parts('causes') as $c) {
-            $causes[$c->text('id')] = new Cause($c->text('id'), $c->text('title'), $c->text('kind'), $c->number('minutes'), $c->text('do'));
+            $causes[$c->text('id')] = new Cause($c->text('id'), $c->text('title'), $c->text('kind'), $c->number('minutes'), $c->text('do'), $c->has('skill') ? $c->text('skill') : null, $c->has('prevents') && $c->flag('prevents'));
         }
-        $shares = [];
+        $shares = $first = [];
         foreach ($table->parts('faults') as $f) {
             foreach ($f->texts('causes') as $i => $id) {
                 isset($causes[$id]) || throw InputError::at($f->path("causes[$i]"), $id, 'This must be the id of a cause.');
             }
             $shares[$f->text('id')] = self::halving($f->texts('causes'));
+            $first[$f->text('id')] = $f->has('first') ? $f->parts('first') : [];
         }
 
-        return new self($causes, $shares, $table->parts('known'));
+        return new self($causes, $shares, $table->parts('known'), $first);
     }
 
     /**
@@ -70,7 +75,7 @@ final readonly class CauseBook
             $shares[$fault->id] = self::halving($ids);
         }
 
-        return new self($causes, $shares, $this->known);
+        return new self($causes, $shares, $this->known, $this->first);
     }
 
     /** @throws InputError when there is none of that id */
@@ -98,6 +103,28 @@ final readonly class CauseBook
         }
 
         return $times;
+    }
+
+    /**
+     * In which round of trials a cause comes: what a fault asks for before anything else, what puts right
+     * the row that is there, what only keeps the next one from it.
+     *
+     * @param  list<string>  $seen  fault ids
+     * @param  array<string, mixed>  $known
+     * @param  float  $spoken  how much what is known speaks for it: what was put right just now does not come first
+     */
+    public function round(string $cause, array $seen, array $known, float $spoken): int
+    {
+        foreach ($seen as $fault) {
+            foreach ($this->first[$fault] ?? [] as $rule) {
+                $when = $rule->has('when') ? $rule->part('when') : null;
+                if ($rule->text('cause') === $cause && ($spoken >= self::SPOKEN_AGAINST || ($rule->has('always') && $rule->flag('always'))) && ($when === null || self::holds($when->raw(), $known[$when->text('about')] ?? null))) {
+                    return 0;
+                }
+            }
+        }
+
+        return $this->cause($cause)->prevents || $spoken < self::SPOKEN_AGAINST ? 2 : 1;
     }
 
     /** @param  array<array-key, mixed>  $rule */

@@ -9,7 +9,8 @@ use InvalidArgumentException;
 /**
  * In what order to try causes so that the fault is found in the least expected
  * time: descending probability ÷ minutes (Kadane & Simon 1977; Heckerman, Breese
- * & Rommelse 1995, with one cause at a time).
+ * & Rommelse 1995, with one cause at a time). Checks of an earlier round all come
+ * before those of a later one; within each the same rule takes the least.
  */
 final readonly class CheckOrder
 {
@@ -23,7 +24,7 @@ final readonly class CheckOrder
     ) {}
 
     /**
-     * @param  list<array{id: string, probability: float, minutes: float}>  $checks  ties stay as given
+     * @param  list<array{id: string, probability: float, minutes: float, round?: int}>  $checks  ties stay as given
      *
      * @throws InvalidArgumentException when probabilities are no probabilities, or a check takes no time
      */
@@ -40,7 +41,7 @@ final readonly class CheckOrder
             throw new InvalidArgumentException('Only one cause is behind it: the probabilities add up to 1 at most.');
         }
         // Sorting keeps ties as they are.
-        usort($checks, fn (array $a, array $b): int => $b['probability'] * $a['minutes'] <=> $a['probability'] * $b['minutes']);
+        usort($checks, fn (array $a, array $b): int => ($a['round'] ?? 0) <=> ($b['round'] ?? 0) ?: $b['probability'] * $a['minutes'] <=> $a['probability'] * $b['minutes']);
         $spent = 0.0;
         $expected = 0.0;
         foreach ($checks as $check) {

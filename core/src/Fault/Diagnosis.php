@@ -10,7 +10,9 @@ use OpenSeam\Core\InputError;
  * What may be behind what is seen, by naive Bayes over single causes: how usual a
  * cause is with each fault, from the table as a Dirichlet prior and the causes this
  * studio has confirmed, times what is known of settings and machine. Something else
- * always keeps a small share. The order of trials takes the least expected time.
+ * keeps a small share, which grows with each cause that was tried in vain. What puts
+ * right the row that is there is tried before what only prevents the next one, and
+ * within that the order takes the least expected time. What was tried is not offered again.
  */
 final readonly class Diagnosis
 {
@@ -27,8 +29,8 @@ final readonly class Diagnosis
     private const ELSE = 0.03;
 
     /**
-     * @param  array<string, float>  $causes  chance of each, most likely first; the rest is something else
-     * @param  list<string>  $order  in which to try them
+     * @param  array<string, float>  $causes  chance of each, most likely first, what was tried among them; the rest is something else
+     * @param  list<string>  $order  in which to try those that were not tried
      */
     private function __construct(public array $causes, public array $order, public float $expectedMinutes, private CauseBook $book) {}
 
@@ -55,7 +57,7 @@ final readonly class Diagnosis
         $weights = [];
         foreach ($seen as $fault) {
             foreach (array_keys($book->shares[$fault]) as $cause) {
-                $weights[$cause] = $spoken[$cause] * (in_array($cause, $tried, true) ? self::TRIED : 1.0);
+                $weights[$cause] = $spoken[$cause];
             }
         }
         foreach ($weights as $cause => $weight) {
@@ -65,18 +67,32 @@ final readonly class Diagnosis
                 $weights[$cause] *= $share;
             }
         }
-        $sum = array_sum($weights);
-        $chances = array_map(fn (float $w): float => (1 - self::ELSE) * $w / $sum, $weights);
+        // Before anything was tried, something else has its share; every vain trial then speaks for it.
+        $else = array_sum($weights) * self::ELSE / (1 - self::ELSE);
+        foreach (array_intersect($tried, array_keys($weights)) as $cause) {
+            $weights[$cause] *= self::TRIED;
+        }
+        $sum = array_sum($weights) + $else;
+        $chances = array_map(fn (float $w): float => $w / $sum, $weights);
         // The most usual first where two are as likely.
         uksort($chances, fn (string $a, string $b): int => $chances[$b] <=> $chances[$a] ?: strcmp($a, $b));
-        $order = CheckOrder::of(array_map(fn (string $id): array => ['id' => $id, 'probability' => $chances[$id], 'minutes' => $book->cause($id)->minutes], array_keys($chances)));
+        $order = CheckOrder::of(array_map(
+            fn (string $id): array => ['id' => $id, 'probability' => $chances[$id], 'minutes' => $book->cause($id)->minutes, 'round' => $book->round($id, $seen, $known, $spoken[$id])],
+            array_values(array_diff(array_keys($chances), $tried)),
+        ));
 
         return new self($chances, $order->order, $order->expectedMinutes, $book);
     }
 
-    /** What to try first, one change at a time. */
-    public function first(): Cause
+    /** What to try first, one change at a time; null when nothing is left: a qualified technician looks at the machine. */
+    public function first(): ?Cause
     {
-        return $this->book->cause($this->order[0]);
+        return $this->order === [] ? null : $this->book->cause($this->order[0]);
+    }
+
+    /** That it is none of the causes in the table. */
+    public function somethingElse(): float
+    {
+        return 1 - array_sum($this->causes);
     }
 }

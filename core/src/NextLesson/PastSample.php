@@ -6,6 +6,7 @@ namespace OpenSeam\Core\NextLesson;
 
 use DateTimeImmutable;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Words;
@@ -47,6 +48,10 @@ final readonly class PastSample
         }
         foreach ($grade->faults as $fault) {
             $findings[] = new Finding($fault->id, $fault->seen, $fault->seen, Verdict::NotYet, $fault->denies, $fault->id, $fault->first, null, true);
+        }
+
+        foreach ($grade->found as $cause) {
+            $findings[] = new Finding($cause->id, $words->say('found.title'), $words->say('found.text', ['cause' => $cause->title]), Verdict::NotYet, $cause->skill === null ? [] : [$cause->skill], $cause->id, Change::of($cause), null, true);
         }
 
         return new self($lesson, $grade->evidence($id, $at, $uses), $findings);

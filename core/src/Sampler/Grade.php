@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Sampler;
 
 use DateTimeImmutable;
+use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\Evidence;
@@ -19,6 +20,7 @@ final readonly class Grade
      * @param  array<string, list<float>>  $extras  of the others
      * @param  list<string>  $asked  skills that the sample was sewn for: all the lesson teaches, or the one of a drill
      * @param  list<string>  $safety  skills of this lesson that nobody sews without: they are met whole or not yet
+     * @param  list<Cause>  $found  what was found to be behind the faults, by trying
      */
     public function __construct(
         public array $checks,
@@ -27,6 +29,7 @@ final readonly class Grade
         public array $extras,
         private array $asked,
         private array $safety = [],
+        public array $found = [],
     ) {}
 
     /** @param  list<string>  $uses  skills that were used on the way */

@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Sampler;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;
@@ -22,10 +23,11 @@ final readonly class Grader
      * @param  list<string>  $faults  ids of what was seen
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      * @param  string|null  $drill  id of the lesson's drill that was sewn instead of the whole lesson
+     * @param  list<Cause>  $found  what was found to be behind the faults: it speaks against its skill
      *
      * @throws InputError for a fault the bundle does not know
      */
-    public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = [], ?string $drill = null): Grade
+    public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = [], ?string $drill = null, array $found = []): Grade
     {
         $checks = [];
         foreach ($lesson->rows as $row) {
@@ -41,8 +43,8 @@ final readonly class Grader
         $asked = array_values(array_filter($lesson->drills, fn (Drill $d): bool => $d->id === $drill));
         $asked = $asked === [] ? $lesson->teaches : array_map(fn (Drill $d): string => $d->skill, $asked);
         $safety = array_values(array_filter($asked, fn (string $s): bool => $this->bundle->skills->get($s)->safety));
-        [$weights, $extras] = self::evidence($checks, $seen);
-        $grade = new Grade($checks, $seen, $weights, $extras, $asked, $safety);
+        [$weights, $extras] = self::evidence($checks, [...array_merge([], ...array_map(fn (Fault $f): array => $f->denies, $seen)), ...$this->speaksAgainst($found)]);
+        $grade = new Grade($checks, $seen, $weights, $extras, $asked, $safety, $found);
         foreach ($safety as $skill) {
             if (isset($weights[$skill]) && ! $this->isSafe($grade, $skill)) {
                 // Five safe habits do not outweigh the one that was missing.
@@ -50,15 +52,15 @@ final readonly class Grader
             }
         }
 
-        return new Grade($checks, $seen, $weights, $extras, $asked, $safety);
+        return new Grade($checks, $seen, $weights, $extras, $asked, $safety, $found);
     }
 
     /**
      * @param  list<GradedCheck>  $checks
-     * @param  list<Fault>  $faults
+     * @param  list<string>  $denied  skills that a fault or its cause speaks against
      * @return array{array<string, list<float>>, array<string, list<float>>} of the required checks and of the extras, by skill
      */
-    private static function evidence(array $checks, array $faults): array
+    private static function evidence(array $checks, array $denied): array
     {
         $weights = $extras = $open = [];
         foreach ($checks as $check) {
@@ -71,10 +73,8 @@ final readonly class Grader
                 };
             }
         }
-        foreach ($faults as $fault) {
-            foreach ($fault->denies as $skill) {
-                $weights[$skill][] = 0.0;
-            }
+        foreach ($denied as $skill) {
+            $weights[$skill][] = 0.0;
         }
         // Half looked at: what was not read leaves it open whether the skill was shown.
         foreach (array_intersect_key($open, $weights) as $skill => $undecided) {
@@ -82,6 +82,22 @@ final readonly class Grader
         }
 
         return [$weights, $extras];
+    }
+
+    /**
+     * @param  list<Cause>  $found
+     * @return list<string> skills of this course
+     */
+    private function speaksAgainst(array $found): array
+    {
+        $skills = [];
+        foreach ($found as $cause) {
+            if ($cause->skill !== null && $this->bundle->skills->has($cause->skill)) {
+                $skills[] = $cause->skill;
+            }
+        }
+
+        return $skills;
     }
 
     /** Every habit of the skill was looked for and seen. */

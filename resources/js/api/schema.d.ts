@@ -2215,6 +2215,8 @@ export interface components {
             seen: string[];
             machine?: string | null;
             student?: string | null;
+            /** @description the sample it is seen on, kept or still in hand: what is found counts for the student */
+            sample?: string | null;
             known?: {
                 length_mm?: number;
                 width_mm?: number;
@@ -2379,6 +2381,8 @@ export interface components {
             };
         };
         PreviewBody: {
+            /** @description that it will be kept by: what was found to be behind its faults counts */
+            id?: string | null;
             class: string;
             student: string;
             lesson: string;
@@ -2400,7 +2404,7 @@ export interface components {
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
         };
-        SampleBody: WithRequired<components["schemas"]["PreviewBody"], "class" | "student" | "lesson" | "readings" | "faults"> & {
+        SampleBody: WithRequired<components["schemas"]["PreviewBody"], "id" | "class" | "student" | "lesson" | "readings" | "faults"> & {
             /** @description a ULID made where the sample was looked at */
             id: string;
             class: string;
@@ -8961,7 +8965,7 @@ export interface operations {
                             others_here?: number;
                         };
                         /** @description causes that were tried and were not it */
-                        tried?: ("top-not-seated" | "bobbin-not-seated" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];
+                        tried?: ("top-not-seated" | "bobbin-not-seated" | "both-threads-out" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "foot-too-wide" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];
                     };
                     /** @description causes that were found before */
                     confirmed?: {
@@ -8983,7 +8987,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        /** @description most likely first; the rest of the probability is something else */
+                        /** @description most likely first, without those that were tried; the rest of the probability is those and something else */
                         causes: {
                             /** @description cause */
                             id: string;
@@ -8993,15 +8997,19 @@ export interface operations {
                             probability: number;
                             /** @description to try it */
                             minutes: number;
+                            /** @description that it speaks against */
+                            skill: string | null;
                         }[];
-                        /** @description causes, first to try first */
+                        /** @description probability that it is none of the table */
+                        something_else: number;
+                        /** @description causes, first to try first: what puts the row right before what only prevents the next; what was tried is left out */
                         order: string[];
                         /** @description until it is found */
                         expected_minutes: number;
                         first_change: {
-                            /** @description id */
-                            cause: string;
-                            /** @description habit, thread, needle, setting, guide or machine */
+                            /** @description id; null when nothing is left to try */
+                            cause: string | null;
+                            /** @description habit, thread, needle, setting, guide, machine, or technician when nothing is left */
                             kind: string;
                             /** @description what to do */
                             text: string;

@@ -13,6 +13,9 @@ use OpenSeam\Core\Fault\Diagnosis;
 /** What is behind what is seen. */
 final class Diagnose implements Calculator
 {
+    /** When every cause was tried. */
+    private const TECHNICIAN = 'Nothing is left to try: set everything back to its marks, power off, tag the machine, and let a qualified technician look.';
+
     public function name(): string
     {
         return 'diagnose';
@@ -50,9 +53,9 @@ final class Diagnose implements Calculator
     public function answer(): array
     {
         return Schema::object([
-            'causes' => Schema::list('most likely first; the rest of the probability is something else', Schema::object(['id' => Schema::text('cause'), 'title' => Schema::text('in words'), 'probability' => Schema::number('that this is it'), 'minutes' => Schema::number('to try it')])),
-            'order' => Schema::texts('causes, first to try first'), 'expected_minutes' => Schema::number('until it is found'),
-            'first_change' => Schema::object(['cause' => Schema::text('id'), 'kind' => Schema::text('habit, thread, needle, setting, guide or machine'), 'text' => Schema::text('what to do')]),
+            'causes' => Schema::list('most likely first, without those that were tried; the rest of the probability is those and something else', Schema::object(['id' => Schema::text('cause'), 'title' => Schema::text('in words'), 'probability' => Schema::number('that this is it'), 'minutes' => Schema::number('to try it'), 'skill' => ['type' => ['string', 'null'], 'description' => 'that it speaks against']])),
+            'something_else' => Schema::number('probability that it is none of the table'), 'order' => Schema::texts('causes, first to try first: what puts the row right before what only prevents the next; what was tried is left out'), 'expected_minutes' => Schema::number('until it is found'),
+            'first_change' => Schema::object(['cause' => ['type' => ['string', 'null'], 'description' => 'id; null when nothing is left to try'], 'kind' => Schema::text('habit, thread, needle, setting, guide, machine, or technician when nothing is left'), 'text' => Schema::text('what to do')]),
         ]);
     }
 
@@ -73,10 +76,15 @@ final class Diagnose implements Calculator
         $found = Diagnosis::of($in->texts('seen'), $facts, $known->has('tried') ? $known->texts('tried') : [], $confirmed);
         $book = CauseBook::standard();
         $causes = [];
-        foreach ($found->causes as $id => $chance) {
-            $causes[] = ['id' => $id, 'title' => $book->cause($id)->title, 'probability' => $chance, 'minutes' => $book->cause($id)->minutes];
+        foreach (array_intersect_key($found->causes, array_flip($found->order)) as $id => $chance) {
+            $cause = $book->cause($id);
+            $causes[] = ['id' => $id, 'title' => $cause->title, 'probability' => $chance, 'minutes' => $cause->minutes, 'skill' => $cause->skill];
         }
+        $first = $found->first();
 
-        return ['causes' => $causes, 'order' => $found->order, 'expected_minutes' => $found->expectedMinutes, 'first_change' => ['cause' => $found->first()->id, 'kind' => $found->first()->kind, 'text' => $found->first()->do]];
+        return [
+            'causes' => $causes, 'something_else' => $found->somethingElse(), 'order' => $found->order, 'expected_minutes' => $found->expectedMinutes,
+            'first_change' => $first === null ? ['cause' => null, 'kind' => 'technician', 'text' => self::TECHNICIAN] : ['cause' => $first->id, 'kind' => $first->kind, 'text' => $first->do],
+        ];
     }
 }

@@ -141,7 +141,7 @@ export function LookForm({ id, look, unit, replaces, onKept }: Props) {
                                     {fault.seen}
                                 </label>
                             ))}
-                            {sample.draft.faults.length > 0 && <Link className="find-cause" to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>{t('Find the cause')}</Link>}
+                            {sample.draft.faults.length > 0 && <Link className="find-cause" to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>{t('Find the cause')}</Link>}
                         </fieldset>
                     )}
                     <Settings look={look} values={sample.draft.settings} onChange={(name, value) => sample.setSetting(name, value)} />

@@ -41,7 +41,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
         if (touched || photographed) void keeping.putDraft(key, { ...draft, version })
     }, [key, draft, touched, photographed, version])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ class: id, student, lesson, version, drill, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, drill, settled, replaces])
+    const body = useMemo(() => ({ id: settled.id, class: id, student, lesson, version, drill, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, drill, settled, replaces])
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),

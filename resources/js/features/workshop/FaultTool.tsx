@@ -24,8 +24,9 @@ export function FaultTool({ room }: ToolProps) {
     const [machine, setMachine] = useState(search.get('machine') ?? '')
     const [known, setKnown] = useState<Known>({})
     const student = search.get('student')
+    const sample = search.get('sample')
     const open = useChange(async () => {
-        const made = await ask(api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, known } }))
+        const made = await ask(api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, sample, known } }))
         setSearch({ hunt: made.id })
     })
     if (id !== null) {
