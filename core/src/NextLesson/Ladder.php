@@ -239,6 +239,11 @@ final readonly class Ladder
             }
         }
 
+        // What went wrong with it before its lesson was ever sewn is looked for there.
+        foreach ($record->weak($target) as $skill) {
+            array_push($reasons, ...$this->findings($record->lastShowing($skill), [$skill]));
+        }
+
         return $this->advice($record, $record->candidate(Kind::GoOn, $target), null, [...$reasons, ...$this->mixed($record, $target)], $warmUp);
     }
 

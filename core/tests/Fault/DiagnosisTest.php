@@ -17,8 +17,8 @@ use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
-use OpenSeam\Core\Words;
 use OpenSeam\Core\Tests\Support\Fixtures;
+use OpenSeam\Core\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
