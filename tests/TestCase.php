@@ -84,7 +84,7 @@ abstract class TestCase extends FrameworkTestCase
             'id' => strtolower((string) Str::ulid()), 'class' => $class->id, 'student' => $student, 'lesson' => 'first-seam', 'faults' => [],
             'readings' => [
                 'seam.allowance' => ['16', '15,5', '5/8 in', '16', '16.5'], 'seam.start-in' => ['4'], 'seam.back-start' => ['3'], 'seam.back-end' => ['3'],
-                'seam.pull' => ['1'], 'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55'],
+                'seam.pull' => ['1'], 'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55'], 'seam.pins' => ['1'],
             ],
         ], $but);
     }

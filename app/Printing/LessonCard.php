@@ -35,10 +35,22 @@ final class LessonCard
         $sheet->flow($y, [
             ["Show {$lesson->minutes->demo}, sew {$lesson->minutes->sew}, look {$lesson->minutes->inspect} min. Teaches: ".implode(', ', array_map(fn (string $s): string => $bundle->skills->get($s)->title, $lesson->teaches)).'.', 9.0, false],
             ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', array_map(fn (Setting $s): string => $s->line().($s->schools === [] ? '' : ' (schools differ: '.implode('; ', array_map(fn (array $o): string => "{$o['school']} {$o['value']}", $s->schools)).')'), $lesson->settings)),
+            ...self::showing($lesson),
             ['Checks', 12.0, true], ...$checks,
             ...self::list('Usual faults', array_map(fn (string $id): string => $bundle->faults[$id]->seen.self::on($lesson, $id).': '.$bundle->faults[$id]->first->text, $lesson->faults)),
             ...self::list('Drills', array_map(fn ($d): string => "{$d->title}, {$d->minutes} min: {$d->text}", $lesson->drills)),
         ], 'teacher’s card');
+    }
+
+    /** @return list<array{string, float, bool}> how it is shown to a room, and what usually goes wrong */
+    private static function showing(Lesson $lesson): array
+    {
+        $acts = array_map(fn (array $a): string => "{$a['show']} “{$a['say']}” Watch: {$a['watch']}", $lesson->demonstration->acts ?? []);
+
+        return [
+            ...self::list($lesson->demonstration === null ? 'Show it' : "Show it: {$lesson->demonstration->setup}", $acts, true),
+            ...self::list('Usual mistakes', array_map(fn (array $m): string => "{$m['mistake']}: {$m['looks']}", $lesson->mistakes)),
+        ];
     }
 
     private static function head(Sheet $sheet, Lesson $lesson, string $address): float

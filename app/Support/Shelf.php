@@ -116,7 +116,7 @@ final class Shelf
             }
         }
 
-        return $found;
+        return $found ?? BundleFiles::earlier(self::folder(), $id, $version);
     }
 
     /** @return Json the course's own shelf */

@@ -56,7 +56,7 @@ final class CorrectingTest extends TestCase
             ->assertJsonPath('lesson.id', 'first-seam')->assertJsonPath('drill', null);
         self::assertEquals([
             'seam.allowance' => ['16', '15.5', '15.875', '16', '16.5'], 'seam.start-in' => ['4'], 'seam.back-start' => ['3'], 'seam.back-end' => ['3'],
-            'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55'], 'seam.pull' => ['1'],
+            'seam.tails-held' => ['1'], 'seam.highest' => ['1'], 'seam.tail' => ['55'], 'seam.pull' => ['1'], 'seam.pins' => ['1'],
         ], $look->json('replaced.readings'));
         self::assertSame(1, $look->json('number'));
         // Whatever else is sent with it, it stays what it was.

@@ -75,7 +75,7 @@ final class DraftTest extends TestCase
         self::assertSame([true, true, false], array_column((array) $read->json('problems'), 'stops'));
         self::assertSame(['sampler.rows[4].width_mm', 'sampler.rows[2].path.run'], array_slice(array_column((array) $read->json('problems'), 'place'), 0, 2));
         self::assertSame(['average', 'longer', 'narrower'], array_column((array) $read->json('drawing.rows'), 'id'), 'the rest stays drawn');
-        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $lesson, 'version' => 1]), 422, 'sampler.rows[4].width_mm', '12');
+        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $lesson, 'version' => 2]), 422, 'sampler.rows[4].width_mm', '12');
         self::assertSame(0, DB::table('lesson_texts')->where('studio_id', $this->teacher->studio_id)->count());
     }
 
@@ -86,9 +86,9 @@ final class DraftTest extends TestCase
         $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated()->assertJsonPath('judged.verdict', 'met');
         $standings = SkillStanding::query()->where('class_id', $class->id)->orderBy('id')->get()->toArray();
 
-        self::assertSame(2, $this->keep($this->moved(10.0), 1));
+        self::assertSame(3, $this->keep($this->moved(10.0), 2));
         // The seam at 15.9 was good, and still is; the one on the shelf is at 10.
-        $look = $this->getJson("/api/classes/{$class->id}/students/$student/look?lesson=first-seam")->assertOk()->assertJsonPath('lesson.version', 2);
+        $look = $this->getJson("/api/classes/{$class->id}/students/$student/look?lesson=first-seam")->assertOk()->assertJsonPath('lesson.version', 3);
         self::assertSame('mean 10 mm ±1; ±2 near', $look->json('lesson.rows.0.checks.0.allows'));
         self::assertSame('met', $look->json('earlier.0.verdict'));
         app(RebuildStandings::class)();
@@ -97,14 +97,14 @@ final class DraftTest extends TestCase
         // The same readings of the new version are far off; looked at by the version that was sewn, they are not.
         $body = $this->seam($class, $student, ['replaces' => null]);
         $this->postJson('/api/samples/preview', array_diff_key($body, ['id' => 1]))->assertOk()->assertJsonPath('verdict', 'not-yet');
-        $this->postJson('/api/samples/preview', ['version' => 1] + array_diff_key($body, ['id' => 1]))->assertOk()->assertJsonPath('verdict', 'met');
+        $this->postJson('/api/samples/preview', ['version' => 2] + array_diff_key($body, ['id' => 1]))->assertOk()->assertJsonPath('verdict', 'met');
         $this->postJson('/api/samples', $body)->assertCreated()->assertJsonPath('judged.verdict', 'not-yet');
-        $this->postJson('/api/samples', ['version' => 1] + $this->seam($class, $student))->assertCreated()->assertJsonPath('judged.verdict', 'met');
-        self::assertSame([1, 2, 1], Sample::query()->where('class_id', $class->id)->orderBy('kept_at')->orderBy('id')->pluck('lesson_version')->all());
+        $this->postJson('/api/samples', ['version' => 2] + $this->seam($class, $student))->assertCreated()->assertJsonPath('judged.verdict', 'met');
+        self::assertSame([2, 3, 2], Sample::query()->where('class_id', $class->id)->orderBy('kept_at')->orderBy('id')->pluck('lesson_version')->all());
         $this->assertProblem($this->postJson('/api/samples', ['version' => 7] + $this->seam($class, $student)), 422, 'version', 'no such version');
 
-        $text = $this->getJson('/api/lessons/first-seam/text')->assertOk()->assertJsonPath('version', 2);
-        self::assertSame([[2, 1, true], [1, 2, false]], array_map(fn (array $v): array => [$v['version'], $v['samples'], $v['on_shelf']], (array) $text->json('versions')));
+        $text = $this->getJson('/api/lessons/first-seam/text')->assertOk()->assertJsonPath('version', 3);
+        self::assertSame([[3, 1, true], [2, 2, false]], array_map(fn (array $v): array => [$v['version'], $v['samples'], $v['on_shelf']], (array) $text->json('versions')));
     }
 
     public function test_a_correction_is_judged_by_the_version_it_corrects(): void
@@ -113,33 +113,33 @@ final class DraftTest extends TestCase
         $student = $this->student($class);
         $first = $this->seam($class, $student, ['readings' => ['seam.allowance' => ['10', '10', '10', '10', '10']]]);
         $this->postJson('/api/samples', $first)->assertCreated();
-        $this->keep($this->moved(10.0), 1);
+        $this->keep($this->moved(10.0), 2);
         $this->postJson('/api/samples', $this->seam($class, $student, ['replaces' => $first['id']]))->assertCreated()->assertJsonPath('judged.verdict', 'met');
-        self::assertSame([1, 1], Sample::query()->where('class_id', $class->id)->pluck('lesson_version')->all());
-        $this->getJson("/api/classes/{$class->id}/students/$student/look?lesson=first-seam&version=1")->assertJsonPath('lesson.version', 1)->assertJsonPath('lesson.rows.0.checks.0.allows', 'mean 15.9 mm ±1; ±2 near');
+        self::assertSame([2, 2], Sample::query()->where('class_id', $class->id)->pluck('lesson_version')->all());
+        $this->getJson("/api/classes/{$class->id}/students/$student/look?lesson=first-seam&version=2")->assertJsonPath('lesson.version', 2)->assertJsonPath('lesson.rows.0.checks.0.allows', 'mean 15.9 mm ±1; ±2 near');
     }
 
     public function test_an_old_version_is_taken_back_as_a_new_one(): void
     {
-        self::assertSame(2, $this->keep($this->moved(10.0), 1));
-        $old = (array) $this->getJson('/api/lessons/first-seam/text?version=1')->assertOk()->json('lesson');
-        self::assertSame(3, $this->keep($old, 2));
+        self::assertSame(3, $this->keep($this->moved(10.0), 2));
+        $old = (array) $this->getJson('/api/lessons/first-seam/text?version=2')->assertOk()->json('lesson');
+        self::assertSame(4, $this->keep($old, 3));
         self::assertSame(15.9, data_get($this->text('first-seam'), 'sampler.rows.0.path.distance_mm'));
-        $this->assertProblem($this->getJson('/api/lessons/first-seam/text?version=9'), 422, 'version', 'Known: 3, 2, 1');
+        $this->assertProblem($this->getJson('/api/lessons/first-seam/text?version=9'), 422, 'version', 'Known: 4, 3, 2');
         // Kept again as it is: nothing to keep.
-        self::assertSame(3, $this->keep($this->text('first-seam'), 3));
+        self::assertSame(4, $this->keep($this->text('first-seam'), 4));
     }
 
     public function test_two_teachers_do_not_overwrite_each_other(): void
     {
-        $this->keep($this->moved(10.0), 1);
-        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $this->moved(12.0), 'version' => 1]), 409, 'version', 'changed meanwhile: version 2');
+        $this->keep($this->moved(10.0), 2);
+        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $this->moved(12.0), 'version' => 2]), 409, 'version', 'changed meanwhile: version 3');
         self::assertSame(10, data_get($this->text('first-seam'), 'sampler.rows.0.path.distance_mm'));
     }
 
     public function test_a_kept_version_cannot_be_changed_behind_its_samples(): void
     {
-        $this->keep($this->moved(10.0), 1);
+        $this->keep($this->moved(10.0), 2);
         $this->expectException(QueryException::class);
         DB::table('lesson_texts')->where('studio_id', $this->teacher->studio_id)->update(['body' => '{}']);
     }
@@ -150,13 +150,13 @@ final class DraftTest extends TestCase
         $kept = $this->postJson('/api/drafts', ['lesson' => $copy, 'version' => 0])->assertCreated()->assertExactJson(['id' => 'seam-on-linen', 'version' => 1]);
         self::assertSame('seam-on-linen', $kept->json('id'));
         $this->postJson('/api/drafts', ['lesson' => $copy, 'version' => 0])->assertJsonPath('id', 'seam-on-linen-2');
-        self::assertCount(37, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(49, (array) $this->getJson('/api/lessons')->json());
         $class = $this->sewingClass($this->teacher);
         $student = $this->student($class);
         $this->postJson('/api/samples', $this->seam($class, $student, ['lesson' => 'seam-on-linen']))->assertCreated()->assertJsonPath('judged.verdict', 'met');
         // Nobody else has it.
         $this->actingAs($this->teacher('Other'));
-        self::assertCount(35, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(47, (array) $this->getJson('/api/lessons')->json());
         $this->assertProblem($this->getJson('/api/lessons/seam-on-linen/text'), 422, 'lesson', 'no such lesson');
     }
 
@@ -166,7 +166,7 @@ final class DraftTest extends TestCase
         $row = (array) $this->postJson('/api/drafts/row', ['lesson' => $lesson, 'piece' => 'square', 'stitch' => 'zigzag'])->assertOk()->json('row');
         self::assertSame(22.9, data_get($row, 'path.distance_mm'), 'one foot edge further in');
         $lesson['sampler']['rows'][] = $row;
-        $this->keep($lesson, 1);
+        $this->keep($lesson, 2);
         $kept = $this->text('first-seam');
         self::assertSame(['straight', 'zigzag'], array_column((array) $kept['sews'], 'stitch'), 'the room is asked for it');
         $this->assertProblem($this->postJson('/api/drafts/row', ['lesson' => $lesson, 'piece' => 'sleeve', 'stitch' => 'zigzag']), 422, 'piece', 'square');
@@ -183,9 +183,9 @@ final class DraftTest extends TestCase
             [['teaches' => ['fly']] + $lesson, 'lessons.first-seam.teaches', 'skill'],
             [['teaches' => []] + $lesson, 'teaches', 'At least 1'],
         ] as [$bad, $field, $said]) {
-            $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $bad, 'version' => 1]), 422, $field, $said);
+            $this->assertProblem($this->postJson('/api/drafts', ['lesson' => $bad, 'version' => 2]), 422, $field, $said);
         }
-        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => 'x', 'version' => 1]), 422, 'lesson', 'list');
+        $this->assertProblem($this->postJson('/api/drafts', ['lesson' => 'x', 'version' => 2]), 422, 'lesson', 'list');
         $this->postJson('/api/drafts/read', ['lesson' => ['sampler' => 5]])->assertOk()->assertJsonPath('fits', false)->assertJsonPath('problems.1.place', 'sampler');
         self::assertSame(0, DB::table('lesson_texts')->where('studio_id', $this->teacher->studio_id)->count());
     }
@@ -206,7 +206,7 @@ final class DraftTest extends TestCase
             return count(DB::getQueryLog());
         };
         $before = $count();
-        $this->keep($this->moved(10.0), 1);
+        $this->keep($this->moved(10.0), 2);
         self::assertSame($before, $count());
     }
 }

@@ -49,9 +49,9 @@ final class HistoryTest extends TestCase
             $this->keep($class, $student, (string) data_get($this->today($class), 'in_hand.lesson'), at: CarbonImmutable::parse(self::NOW)->addMinutes(++$minute)->toDateTimeString());
         }
         self::assertLessThan(9, $again);
-        self::assertSame(['curve-and-corner', 'enrich'], [data_get($this->today($class), 'in_hand.lesson'), data_get($this->today($class), 'in_hand.kind')]);
+        self::assertSame(['double-hem', 'enrich'], [data_get($this->today($class), 'in_hand.lesson'), data_get($this->today($class), 'in_hand.kind')]);
         $levels = (array) $this->getJson("/api/classes/{$class->id}")->json('students.0.levels');
-        self::assertSame(16, count(array_keys($levels, 'sure', true)) + count(array_keys($levels, 'coming', true)), 'all that the eight lessons teach');
+        self::assertSame(17, count(array_keys($levels, 'sure', true)) + count(array_keys($levels, 'coming', true)), 'all that the eight lessons teach, and the pins of the first seam');
     }
 
     public function test_a_stuck_student_gets_the_drill_then_goes_on(): void

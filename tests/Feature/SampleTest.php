@@ -43,6 +43,16 @@ final class SampleTest extends TestCase
         self::assertSame(0, Sample::query()->count());
     }
 
+    public function test_what_was_sewn_before_a_lesson_changed_is_judged_by_the_lesson_as_it_was(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $lanes = fn (int $version): mixed => collect((array) $this->postJson('/api/samples/preview', array_diff_key($this->seam($class, $this->student($class), [
+            'lesson' => 'square-spiral', 'version' => $version, 'readings' => ['spiral.lanes' => ['7.4', '7.4', '7.4', '7.4']],
+        ]), ['id' => 0]))->assertOk()->json('checks'))->firstWhere('key', 'spiral.lanes')['verdict'];
+        self::assertSame('met', $lanes(1), 'lanes of 7 mm');
+        self::assertNotSame('met', $lanes(2), 'lanes by the foot’s edge, 6.5 mm where it was not measured');
+    }
+
     public function test_a_preview_of_a_drill_says_what_keeping_it_says(): void
     {
         $class = $this->sewingClass($this->teacher());

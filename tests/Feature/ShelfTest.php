@@ -27,8 +27,8 @@ final class ShelfTest extends TestCase
     public static function courses(): iterable
     {
         yield 'first steps' => ['first-steps', 'First steps', 8];
-        yield 'stitches first' => ['stitches-first', 'Stitches first', 27];
-        yield 'feet first' => ['know-your-feet-first', 'Know your feet first', 27];
+        yield 'stitches first' => ['stitches-first', 'Stitches first', 31];
+        yield 'feet first' => ['know-your-feet-first', 'Know your feet first', 31];
         yield 'one day' => ['one-day-starter', 'One-day starter', 9];
     }
 
@@ -70,10 +70,10 @@ final class ShelfTest extends TestCase
     {
         $this->actingAs($this->teacher());
         $lessons = array_column((array) $this->getJson('/api/lessons')->assertOk()->json(), null, 'id');
-        self::assertCount(35, $lessons);
+        self::assertCount(47, $lessons);
         self::assertSame('Closures', $lessons['zip']['strand']);
         self::assertSame([['id' => 'zip', 'title' => 'Zip']], $lessons['zip']['feet']);
-        self::assertSame(['straight', 'zigzag'], array_column($lessons['two-faces']['stitches'], 'id'));
+        self::assertSame(['zigzag', 'overcast'], array_column($lessons['edge-finish']['stitches'], 'id'));
         self::assertSame(['cut'], array_column($lessons['mend']['drawing']['lines'], 'kind'));
         self::assertNull($lessons['fault-hunt']['drawing']);
     }
@@ -86,9 +86,9 @@ final class ShelfTest extends TestCase
         $set($first, 'computerised', ['widest_swing_mm' => 7, 'zigzag_length' => 'per-cycle', 'stitch_names' => ['straight' => '01', 'zigzag' => '05']]);
         $set($second, 'mechanical', ['fixed_zigzags' => [['width_mm' => 3.5, 'length_mm' => 2, 'name' => 'III']], 'stitch_names' => ['straight' => 'I', 'zigzag' => 'Z']]);
         $set($third, 'straight-only', ['widest_swing_mm' => 0, 'stitch_names' => ['straight' => '']]);
-        $dials = array_column((array) $this->getJson('/api/lessons/two-faces/dials')->assertOk()->json(), null, 'machine');
-        self::assertSame('Zigzag is “05”, width 3.5, length 4, “Standard”', $dials[$first->id]['settings'][1]);
-        self::assertSame('Zigzag is “Z”, mark III, “Standard”', $dials[$second->id]['settings'][1]);
+        $dials = array_column((array) $this->getJson('/api/lessons/zigzag-ladder/dials')->assertOk()->json(), null, 'machine');
+        self::assertSame('Zigzag is “05”, width 3.5, length 4, “Standard”', $dials[$first->id]['settings'][0]);
+        self::assertSame('Zigzag is “Z”, mark III, “Standard”', $dials[$second->id]['settings'][0]);
         self::assertStringContainsString('sews straight only', (string) $dials[$third->id]['cannot']);
         self::assertSame([], $this->getJson('/api/lessons/buttonhole-sizing/dials')->json(), 'nothing is sewn');
     }

@@ -30,6 +30,8 @@ final readonly class LessonView
      * @param  list<RowView>  $rows
      * @param  list<FaultView>  $faults
      * @param  list<DrillView>  $drills
+     * @param  list<array{show: string, say: string, watch: string}>  $acts
+     * @param  list<array{mistake: string, looks: string}>  $mistakes
      */
     public function __construct(
         #[OA\Property] public string $id,
@@ -56,6 +58,9 @@ final readonly class LessonView
         #[OA\Property(type: 'array', items: new OA\Items(ref: RowView::class))] public array $rows,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))] public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))] public array $drills,
+        #[OA\Property(nullable: true, description: 'cloth, thread and stitch for showing it to a room')] public ?string $demo_setup,
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['show', 'say', 'watch'], properties: [new OA\Property(property: 'show', type: 'string'), new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'watch', type: 'string')], type: 'object'), description: 'how it is shown')] public array $acts,
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['mistake', 'looks'], properties: [new OA\Property(property: 'mistake', type: 'string'), new OA\Property(property: 'looks', type: 'string')], type: 'object'))] public array $mistakes,
     ) {}
 
     public static function of(Lesson $lesson, Bundle $bundle): self
@@ -76,7 +81,7 @@ final readonly class LessonView
             DrawingView::of($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
-            array_map(DrillView::of(...), $lesson->drills),
+            array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes,
         );
     }
 

@@ -24,6 +24,7 @@ final readonly class Lesson
      * @param  list<array{what: string, count: int}>  $extras  small things for one sample: zips, buttons
      * @param  list<SewNeed>  $sews  what must be sewn, and under which feet
      * @param  list<Drill>  $drills
+     * @param  list<array{mistake: string, looks: string}>  $mistakes  common ones, with what they look like
      */
     public function __construct(
         public string $id,
@@ -45,6 +46,8 @@ final readonly class Lesson
         public array $extras,
         public array $sews,
         public array $drills,
+        public ?Demonstration $demonstration = null,
+        public array $mistakes = [],
     ) {}
 
     /** @return list<Row> rows on which a fault is usual; none named means all */

@@ -7,7 +7,7 @@ namespace OpenSeam\Core\Curriculum;
 use JsonException;
 use OpenSeam\Core\InputError;
 
-/** Puts a bundle's files together: bundle.json, skills.json, faults.json and lessons/*.json. */
+/** Puts a bundle's files together: bundle.json, skills.json, faults.json and lessons/*.json; earlier/ keeps lessons as they were. */
 final class BundleFiles
 {
     /**
@@ -25,6 +25,18 @@ final class BundleFiles
         $bundle['lessons'] = array_map(self::json(...), $files);
 
         return $bundle;
+    }
+
+    /**
+     * A lesson as it was shipped once: samples are judged by what was sewn.
+     *
+     * @return array<string, mixed>|null null where it never was
+     */
+    public static function earlier(string $folder, string $id, int $version): ?array
+    {
+        $file = "$folder/earlier/$id.$version.json";
+
+        return preg_match('/^[a-z0-9-]+$/', $id) === 1 && is_file($file) ? self::json($file) : null;
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Curriculum;
 
+use OpenSeam\Core\Course\Demonstration;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonMinutes;
@@ -123,7 +124,14 @@ final class BundleReader
             extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
             sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $rows), $data->parts('sews')),
             drills: array_map(self::drill(...), $data->parts('drills')),
+            demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
+            mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
         );
+    }
+
+    private static function demonstration(Data $d): Demonstration
+    {
+        return new Demonstration($d->text('setup'), array_map(fn (Data $a): array => ['show' => $a->text('show'), 'say' => $a->text('say'), 'watch' => $a->text('watch')], $d->parts('acts')));
     }
 
     private static function drill(Data $d): Drill

@@ -180,8 +180,20 @@ final class RowReader
             $data->text('id'), $data->text('title'), $of, $judge,
             $data->texts('shows'), BundleReader::changes($data->part('changes')),
             $data->text('source'), $data->has('allows') ? $data->text('allows') : Allowance::inWords($data, $fields[$of]),
-            $data->flag('extra'),
+            $data->flag('extra'), self::targetOf($data, $fields),
         );
+    }
+
+    /** @param  array<string, Field>  $fields */
+    private static function targetOf(Data $data, array $fields): ?string
+    {
+        if (! $data->has('target_of')) {
+            return null;
+        }
+        $id = $data->text('target_of');
+        $data->text('kind') === 'each' || throw InputError::at($data->path('target_of'), $id, 'Only a check of the kind “each” aims at another reading.');
+
+        return ($fields[$id] ?? null)?->kind === FieldKind::Length ? $id : throw InputError::at($data->path('target_of'), $id, 'It must be a reading of the kind “length” in the same row.');
     }
 
     private static function judge(Data $data): Check

@@ -170,6 +170,8 @@ final readonly class Ladder
      */
     private static function inTurn(array $candidates, int $outcomes): Candidate
     {
+        // A lesson that was never sewn and stands on what is missing is no exercise of it.
+        $candidates = array_values(array_filter($candidates, fn (Candidate $c): bool => $c->kind !== Kind::GoOn || $c->ready)) ?: $candidates;
         usort($candidates, fn (Candidate $a, Candidate $b): int => [$a->lesson, $a->drill->id ?? ''] <=> [$b->lesson, $b->drill->id ?? '']);
 
         return $candidates[$outcomes <= 3 ? 0 : $outcomes % count($candidates)];

@@ -25,5 +25,7 @@ final readonly class CheckSpec
         public string $allows,
         /** Beyond what its skills must show: it adds to them, and may stay unread. */
         public bool $extra = false,
+        /** Reading of the row that says what it aims at, where it was read; null: what the lesson says. */
+        public ?string $targetOf = null,
     ) {}
 }

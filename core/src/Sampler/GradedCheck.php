@@ -33,6 +33,9 @@ final readonly class GradedCheck
     {
         $fix = $this->verdict() === Verdict::Met ? null : $this->result?->fix;
 
-        return $fix === null ? null : ($this->spec->changes[$fix] ?? $this->spec->changes['any'] ?? null);
+        // An option without a change of its own has that of all.
+        $else = $fix !== null && str_starts_with($fix, 'option-') ? 'low' : 'any';
+
+        return $fix === null ? null : ($this->spec->changes[$fix] ?? $this->spec->changes[$else] ?? $this->spec->changes['any'] ?? null);
     }
 }

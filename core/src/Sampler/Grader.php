@@ -11,6 +11,8 @@ use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\Check\Check;
+use OpenSeam\Core\Sampler\Check\EachCheck;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Words;
 
@@ -32,8 +34,8 @@ final readonly class Grader
         $checks = [];
         foreach ($lesson->rows as $row) {
             foreach ($row->checks as $spec) {
-                $field = $row->fields[$spec->of];
-                $checks[] = new GradedCheck($row, $spec, $spec->check->judge($readings->asRead($row, $field), $readings->of($row, $field), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
+                [$check, $field] = self::aimed($row, $spec, $readings);
+                $checks[] = new GradedCheck($row, $spec, $check->judge($field, $readings->of($row, $row->fields[$spec->of]), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
             }
         }
         $seen = [];
@@ -53,6 +55,22 @@ final readonly class Grader
         }
 
         return new Grade($checks, $seen, $weights, $extras, $asked, $safety, $found);
+    }
+
+    /**
+     * The check with what it aims at: a reading of its own where there is one, whose limit adds to that of what is judged.
+     *
+     * @return array{Check, Field}
+     */
+    private static function aimed(Row $row, CheckSpec $spec, Readings $readings): array
+    {
+        $field = $readings->asRead($row, $row->fields[$spec->of]);
+        $aim = $spec->targetOf === null ? null : $row->fields[$spec->targetOf];
+        $target = $aim === null ? null : $readings->of($row, $aim)[0];
+
+        return $target === null || ! $spec->check instanceof EachCheck
+            ? [$spec->check, $field]
+            : [$spec->check->aimedAt($target), $field->within(hypot($field->limitMm, $readings->asRead($row, $aim)->limitMm))];
     }
 
     /**

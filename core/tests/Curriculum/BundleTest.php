@@ -35,15 +35,15 @@ final class BundleTest extends TestCase
     public function test_the_shipped_bundle_fits_its_schema(): void
     {
         self::check(self::json());
-        self::assertCount(35, Fixtures::bundle()->lessons);
+        self::assertCount(47, Fixtures::bundle()->lessons);
         self::assertSame(['first-steps', 'stitches-first', 'know-your-feet-first', 'one-day-starter'], array_keys(Fixtures::bundle()->courses));
     }
 
-    /** The skills of the trade, 40 and 8 for other feet; only safety stands on nothing. */
+    /** The skills of the trade, 44 and 16 for other feet and for what is sewn beyond the course; only safety stands on nothing. */
     public function test_the_skills_are_complete(): void
     {
         $skills = Fixtures::bundle()->skills->all();
-        self::assertCount(48, $skills);
+        self::assertCount(60, $skills);
         self::assertSame(['safe-habits'], array_keys(array_filter($skills, fn ($s): bool => $s->needs === [])));
         self::assertTrue($skills['safe-habits']->safety);
         self::assertContains('safe-habits', Fixtures::bundle()->skills->below(['open-buttonhole']));
@@ -97,8 +97,8 @@ final class BundleTest extends TestCase
                 self::assertLessThanOrEqual(190.0, Drawing::of($drill)->widthMm(), 'on one page');
             }
         }
-        // Spoken, threaded, fitted, cleaned, measured or looked for: nothing is sewn to practise these.
-        $hands = ['safe-habits', 'wind-bobbin', 'load-bobbin', 'thread-top', 'raise-bobbin-thread', 'fit-needle', 'fit-foot', 'clean-machine', 'double-hem', 'size-buttonhole', 'find-fault'];
+        // Spoken, threaded, fitted, cleaned, measured, cut, laid out or looked for: nothing is sewn to practise these.
+        $hands = ['safe-habits', 'wind-bobbin', 'load-bobbin', 'thread-top', 'raise-bobbin-thread', 'fit-needle', 'fit-foot', 'clean-machine', 'double-hem', 'size-buttonhole', 'find-fault', 'mark-and-cut', 'make-up'];
         self::assertEqualsCanonicalizing(array_diff(array_keys(Fixtures::bundle()->skills->all()), $hands), array_keys($sewn));
     }
 

@@ -89,9 +89,9 @@ final class TolerancesTest extends TestCase
             ['square-spiral', 'spiral.corners', [0, 0.5, 0, 0, -0.5, 0, 0, 0], 'spiral.corners', 'met'],
             ['square-spiral', 'spiral.corners', [0, 0, 0, 0, 0, 0, 0, 1.5], 'spiral.corners', 'near'],
             ['square-spiral', 'spiral.corners', [0, 0, 0, -3, 0, 0, 0, 0], 'spiral.corners', 'not-yet'],
-            ['square-spiral', 'spiral.lanes', [7, 7, 7, 7], 'spiral.lanes', 'met'],
-            ['square-spiral', 'spiral.lanes', [7, 8.5, 7, 7], 'spiral.lanes', 'near'],
-            ['square-spiral', 'spiral.lanes', [7, 7, 4, 7], 'spiral.lanes', 'not-yet'],
+            ['square-spiral', 'spiral.lanes', [6.5, 6.5, 7, 6], 'spiral.lanes', 'met'],
+            ['square-spiral', 'spiral.lanes', [6.5, 8, 6.5, 6.5], 'spiral.lanes', 'near'],
+            ['square-spiral', 'spiral.lanes', [6.5, 6.5, 3.5, 6.5], 'spiral.lanes', 'not-yet'],
             ['square-spiral', 'spiral.needle-down', [0], 'spiral.needle-down', 'not-yet'],
             // Tension: each row read rightly; the corrected one balanced.
             ['two-faces', 'low.read', [0], 'low.read', 'not-yet'],
@@ -107,7 +107,7 @@ final class TolerancesTest extends TestCase
             ['zigzag-ladder', 'average.width', [3.95], 'average.width', 'near'],
             ['zigzag-ladder', 'average.width', [4.5], 'average.width', 'not-yet'],
             ['zigzag-ladder', 'longer.length', [10, 60], 'longer.length', 'met'],
-            ['zigzag-ladder', 'looking.spacing', [15, 15.5, 15, 14.5], 'looking.spacing', 'met'],
+            ['zigzag-ladder', 'looking.spacing', [6.5, 7, 6.5, 6], 'looking.spacing', 'met'],
             // Over or within 0.5 mm of the edge.
             ['edge-finish', 'zigzag.over', [0, 0.2, 0], 'zigzag.over', 'met'],
             ['edge-finish', 'zigzag.over', [0, 1.6, 0], 'zigzag.over', 'not-yet'],

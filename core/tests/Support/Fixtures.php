@@ -78,6 +78,9 @@ final class Fixtures
         }
         $good = null;
         foreach (self::raw($lesson->id, $row->id) as $check) {
+            if (($check['target_of'] ?? null) === $field->id) {
+                $good ??= $check['target_mm'] ?? 0.0;
+            }
             if ($check['of'] === $field->id) {
                 $met = is_array($check['met'] ?? null) ? $check['met'] : [];
                 $low = $met['from'] ?? null;

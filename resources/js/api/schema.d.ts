@@ -3054,6 +3054,18 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             faults: components["schemas"]["FaultView"][];
             drills: components["schemas"]["DrillView"][];
+            /** @description cloth, thread and stitch for showing it to a room */
+            demo_setup: string | null;
+            /** @description how it is shown */
+            acts: {
+                show: string;
+                say: string;
+                watch: string;
+            }[];
+            mistakes: {
+                mistake: string;
+                looks: string;
+            }[];
         };
         /** @description A fold, a cut or a chalk mark. */
         LineView: {
@@ -8585,7 +8597,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -8933,7 +8945,7 @@ export interface operations {
             content: {
                 "application/json": {
                     /** @description faults */
-                    seen: ("nest" | "unthreads" | "dragged-edge" | "loops-under" | "bobbin-on-top" | "skipped" | "breaks" | "knots" | "end-opens" | "puckered" | "wanders" | "guide-changed" | "wrong-guide" | "corner-off" | "needle-up-turn" | "needle-strike" | "slack-thread" | "drifts" | "tunnelling" | "bh-no-start" | "signals" | "bh-overrun" | "bh-short" | "bh-sides-differ" | "bh-sticks" | "bar-cut" | "hem-big-picks" | "hem-misses" | "stretch-pops" | "layers-creep")[];
+                    seen: ("nest" | "unthreads" | "dragged-edge" | "loops-under" | "bobbin-on-top" | "skipped" | "breaks" | "knots" | "end-opens" | "puckered" | "wanders" | "guide-changed" | "wrong-guide" | "tails-sewn-in" | "corner-off" | "needle-up-turn" | "needle-strike" | "slack-thread" | "drifts" | "tunnelling" | "bh-no-start" | "signals" | "bh-overrun" | "bh-short" | "bh-sides-differ" | "bh-sticks" | "bar-cut" | "hem-big-picks" | "hem-misses" | "stretch-pops" | "layers-creep")[];
                     known?: {
                         settings?: {
                             /** @description stitch length */
@@ -10251,7 +10263,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -10341,7 +10353,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -10711,7 +10723,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
                     /** @description as the first machine’s dial says */
                     width_mm?: number;
                     /** @description as the first machine’s dial says */

@@ -136,36 +136,43 @@ final class Browser
 
     public function click(string $css): self
     {
-        $this->until("$css that can be clicked", function () use ($css): bool {
-            $this->driver->executeScript('document.querySelector(arguments[0])?.scrollIntoView({block: "center"})', [$css]);
-            $element = $this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null;
-            $element?->click();
-
-            return $element !== null;
+        $at = null;
+        $this->until("$css that can be clicked", function () use ($css, &$at): bool {
+            return $this->clickWhereItStays($this->driver->findElements(WebDriverBy::cssSelector($css))[0] ?? null, 'center', $at);
         });
 
         return $this;
     }
 
+    /**
+     * An answer that comes in above it would move it from under the hand: it is clicked once it stands where it stood.
+     *
+     * @param  mixed  $at  where it stood, kept from one try to the next
+     */
+    private function clickWhereItStays(?RemoteWebElement $element, string $block, mixed &$at): bool
+    {
+        if ($element === null) {
+            return false;
+        }
+        $before = $at;
+        $at = $this->driver->executeScript('arguments[0].scrollIntoView({block: arguments[1]}); const r = arguments[0].getBoundingClientRect(); return r.x + " " + r.y', [$element, $block]);
+        if ($at !== $before) {
+            return false;
+        }
+        $element->click();
+
+        return true;
+    }
+
     /** Clicks the first button or link with these words. */
     public function press(string $words): self
     {
-        // Found and clicked in one go: what is drawn anew between the two is found again. Pressed where it stays:
-        // an answer that comes in above it would move it from under the hand.
+        // Found and clicked in one go: what is drawn anew between the two is found again.
         $at = null;
         $this->until("a button “{$words}” that can be pressed", function () use ($words, &$at): bool {
             $element = $this->driver->findElements(WebDriverBy::xpath("//*[self::button or self::a][not(@disabled)][contains(normalize-space(.), \"$words\") or contains(@aria-label, \"$words\")]"))[0] ?? null;
-            if ($element === null) {
-                return false;
-            }
-            $before = $at;
-            $at = $this->driver->executeScript('arguments[0].scrollIntoView({block: "nearest"}); const r = arguments[0].getBoundingClientRect(); return r.x + " " + r.y', [$element]);
-            if ($at !== $before) {
-                return false;
-            }
-            $element->click();
 
-            return true;
+            return $this->clickWhereItStays($element, 'nearest', $at);
         });
 
         return $this;

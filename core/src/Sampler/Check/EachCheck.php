@@ -21,6 +21,12 @@ final readonly class EachCheck implements Check
         private float $nearMm,
     ) {}
 
+    /** The same about what was measured on the sample's own foot instead of what the lesson takes for usual. */
+    public function aimedAt(float $targetMm): self
+    {
+        return new self($targetMm, $this->metMm, $this->nearMm);
+    }
+
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {
         if ($values === [] || in_array(null, $values, true)) {

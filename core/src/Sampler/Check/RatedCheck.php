@@ -34,7 +34,7 @@ final readonly class RatedCheck implements Check
         return new CheckResult(
             Judgement::plain($verdict),
             $field->kind === FieldKind::YesNo ? $words->say($step === 1 ? 'yes' : 'no') : ($field->options[$step] ?? ''),
-            $verdict === Verdict::Met ? null : 'low',
+            $verdict === Verdict::Met ? null : ($field->kind === FieldKind::YesNo ? 'low' : 'option-'.($step + 1)),
             ['value' => $step],
         );
     }

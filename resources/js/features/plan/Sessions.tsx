@@ -72,7 +72,10 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
 
 /** Machines, feet and cloth for one day; what is short stands out. */
 function Ready({ id, session }: { id: string; session: number }) {
-    const day = usePlanNeeds(id).data?.find((d) => d.session === session)
+    const needs = usePlanNeeds(id)
+    const day = needs.data?.find((d) => d.session === session)
+    // Its place is kept while it is worked out, so that no lesson moves from under the hand.
+    if (needs.isPending) return <p className="ready"><span>{t('counting what it needs')}</span></p>
     if (day === undefined || (day.machines === 0 && day.cloth.length === 0)) return null
     return (
         <p className="ready">

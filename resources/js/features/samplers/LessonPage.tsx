@@ -29,6 +29,7 @@ export default function LessonPage() {
                 <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
                 <h2>{t('Say')}</h2>
                 <ul>{lesson.points.map((s) => <li key={s}>{s}</li>)}</ul>
+                <Showing lesson={lesson} />
                 {lesson.rows.some((r) => r.stitches > 0) && (
                     <>
                         <h2>{t('Rows')}</h2>
@@ -52,6 +53,22 @@ export default function LessonPage() {
                 <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
             </div>
         </article>
+    )
+}
+
+/** How it is shown to a room, act by act, and what usually goes wrong. */
+function Showing({ lesson }: { lesson: View['LessonView'] }) {
+    return (
+        <>
+            {lesson.acts.length > 0 && (
+                <>
+                    <h2>{t('Show it')}</h2>
+                    <p className="quiet">{lesson.demo_setup}</p>
+                    <ol className="acts-shown">{lesson.acts.map((a) => <li key={a.show}><strong>{a.show}</strong><q>{a.say}</q><small>{t('Watch: {what}', { what: a.watch })}</small></li>)}</ol>
+                </>
+            )}
+            {lesson.mistakes.length > 0 && <><h2>{t('Usual mistakes')}</h2><ul>{lesson.mistakes.map((m) => <li key={m.mistake}><strong>{m.mistake}</strong>: {m.looks}</li>)}</ul></>}
+        </>
     )
 }
 
