@@ -132,6 +132,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('classes/{class}/plan/lay-out', [PlanController::class, 'layOut'])->middleware(['throttle:calculate', 'two-at-once']);
             Route::post('classes/{class}/plan/try', [PlanController::class, 'tryOut'])->middleware(['throttle:calculate', 'two-at-once']);
             Route::get('classes/{class}/plan/needs', [PlanController::class, 'needs']);
+            Route::get('classes/{class}/plan/costs', [PlanController::class, 'costs'])->middleware(['throttle:calculate', 'two-at-once']);
             Route::get('classes/{class}/bench', [BenchController::class, 'show'])->middleware(['throttle:calculate', 'two-at-once']);
             Route::put('classes/{class}/bench', [BenchController::class, 'keep']);
             Route::put('classes/{class}/bench/state', [BenchController::class, 'state']);

@@ -8,14 +8,11 @@ use App\Models\PlanSession;
 use App\Support\ClassShop;
 use App\Support\Clock;
 use App\Support\Shelf;
-use App\Support\Standings;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Shortage;
-use OpenSeam\Core\Skill\LessonsToCome;
-use OpenSeam\Core\Skill\LessonToCome;
 
 /** What a class, or one of its sessions, needs to buy and cut. */
 final readonly class CountMaterials
@@ -23,7 +20,7 @@ final readonly class CountMaterials
     /** Where no machine of the room says otherwise; common practice, no source. */
     private const BOBBIN_METRES = 30.0;
 
-    public function __construct(private Shelf $shelf, private Standings $standings) {}
+    public function __construct(private Shelf $shelf, private CountRepeats $repeats) {}
 
     /**
      * @param  int|null  $session  number from 1; null: the whole course
@@ -55,17 +52,13 @@ final readonly class CountMaterials
     }
 
     /**
-     * By the model that the forecast goes by: each lesson of the course begun with what those before it taught.
+     * By the model that the forecast and the plan go by: each lesson of the course begun with what those before it taught.
      *
      * @return array<string, float> samples a student is expected to sew of each lesson
      */
     private function expected(string $course): array
     {
-        $bundle = $this->shelf->bundle();
-        $order = $this->shelf->order($course);
-        $come = (new LessonsToCome($this->standings->table(), $bundle->skills))->of(array_map(fn (string $id): array => $bundle->lesson($id)->teaches, $order), [], array_fill(0, count($order), false));
-
-        return array_combine($order, array_map(fn (LessonToCome $l): float => $l->expected(), $come));
+        return $this->repeats->expected($this->shelf->order($course));
     }
 
     /**

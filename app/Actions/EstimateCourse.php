@@ -20,7 +20,10 @@ final readonly class EstimateCourse
     /** More sessions than any class has. */
     private const SESSIONS = 60;
 
-    public function __construct(private Shelf $shelf, private FurnishRoom $furnish) {}
+    /** The share of a class that is to have it done, where the time for repeats is told too. */
+    private const SURE = 0.8;
+
+    public function __construct(private Shelf $shelf, private FurnishRoom $furnish, private CountRepeats $repeats) {}
 
     /**
      * @param  SewingClass  $class  not kept, with its studio, course and settings
@@ -40,7 +43,10 @@ final readonly class EstimateCourse
         $lessons = $room->lessons($this->shelf, $class->course);
         try {
             $wishes->check($this->shelf->order($class->course), self::SESSIONS);
-            $laid = CourseLayout::of($lessons, array_map(fn (int $i): float => $class->frame()->usable($i, $minutes), range(0, self::SESSIONS - 1)), $wishes);
+            $usable = array_map(fn (int $i): float => $class->frame()->usable($i, $minutes), range(0, self::SESSIONS - 1));
+            $laid = CourseLayout::of($lessons, $usable, $wishes);
+            $repeats = ($this->repeats)($class, $room, array_values(array_diff(array_column($lessons, 'id'), $wishes->home)), max($usable), self::SURE);
+            $sure = CourseLayout::of($room->lessons($this->shelf, $class->course, $repeats), $usable, $wishes);
         } catch (InputError $e) {
             throw $this->shelf->inTitles($e);
         }
@@ -48,6 +54,6 @@ final readonly class EstimateCourse
         $inClass = array_filter(array_column($lessons, 'minutes', 'id'), fn (string $id): bool => ! in_array($id, $wishes->home, true), ARRAY_FILTER_USE_KEY);
         $longest = (string) array_search(max([0.0, ...array_values($inClass)]), $inClass, true);
 
-        return new EstimateView(array_map($named, array_column($lessons, 'id')), count($lessons), array_sum($inClass), $laid->plan->count(), $laid->plan->proven, $named($longest), $inClass[$longest], array_map($named, $laid->left));
+        return new EstimateView(array_map($named, array_column($lessons, 'id')), count($lessons), array_sum($inClass), $laid->plan->count(), $laid->plan->proven, $sure->plan->count() + $repeats->sessions, $named($longest), $inClass[$longest], array_map($named, $laid->left));
     }
 }

@@ -46,18 +46,11 @@ final readonly class ForecastClass
         $coming = array_values(array_filter($reading->sessions, fn (PlanSession $s): bool => $s->endsAt() > $reading->now));
         $samples = $this->samples($class, $room, $coming, $reading->now);
         $order = $this->shelf->order($class->course);
-        $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
-        $shown = array_map(fn (StudentReading $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
-        $together = $ways->ofClass(array_values($shown));
         $students = [];
         $forecasts = [];
         $takes = [];
-        foreach ($reading->students as $id => $s) {
-            $left = array_values(array_diff($order, self::met($s)));
-            $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
-            $forecast = $ways->forecast(
-                $shown[$id], $reading->now, array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), array_map(fn (string $l): bool => in_array($l, $tried, true), $left), $samples, $together,
-            );
+        foreach ($this->each($reading, $samples) as $id => ['left' => $left, 'forecast' => $forecast]) {
+            $s = $reading->students[$id];
             foreach ($left as $i => $lesson) {
                 $takes[$lesson][] = $forecast->expected[$i];
             }
@@ -67,6 +60,38 @@ final readonly class ForecastClass
         }
 
         return new ForecastView(count($order), $this->sessions($coming, $samples, $forecasts), $students, $this->stall($takes));
+    }
+
+    /**
+     * What is to come for each student.
+     *
+     * @param  list<int>  $samples  that can be sewn by the end of each session to come
+     * @return array<array-key, array{left: list<string>, forecast: FinishForecast}> by student: the lessons without a good sample, and how they will go
+     */
+    public function each(ClassReading $reading, array $samples): array
+    {
+        $order = $this->shelf->order($reading->class->course);
+        $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
+        $shown = array_map(fn (StudentReading $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
+        $together = $ways->ofClass(array_values($shown));
+        $each = [];
+        $newcomer = null;
+        foreach ($reading->students as $id => $s) {
+            if ($s->samples === [] && $newcomer !== null) {
+                // Who has sewn nothing yet stands as all others who have not.
+                $each[$id] = $newcomer;
+
+                continue;
+            }
+            $left = array_values(array_diff($order, self::met($s)));
+            $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
+            $each[$id] = ['left' => $left, 'forecast' => $ways->forecast(
+                $shown[$id], $reading->now, array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), array_map(fn (string $l): bool => in_array($l, $tried, true), $left), $samples, $together,
+            )];
+            $newcomer = $s->samples === [] ? $each[$id] : $newcomer;
+        }
+
+        return $each;
     }
 
     /** @return list<string> lessons with a good sample */

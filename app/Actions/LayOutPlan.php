@@ -14,6 +14,7 @@ use App\Support\Conflict;
 use App\Support\CourseDates;
 use App\Support\LaidCourse;
 use App\Support\LongJob;
+use App\Support\Repeats;
 use App\Support\Shelf;
 use App\Support\StudentRecords;
 use App\Support\Taught;
@@ -27,7 +28,7 @@ use OpenSeam\Core\InputError;
 /** Lays the course into sessions: new dates, or the dates it has. */
 final readonly class LayOutPlan
 {
-    public function __construct(private Shelf $shelf, private StorePlan $store, private StudentRecords $records) {}
+    public function __construct(private Shelf $shelf, private StorePlan $store, private StudentRecords $records, private CountRepeats $repeats) {}
 
     /**
      * @param  array<string, mixed>  $wishes  what changes of the plan's wishes, as PlanWishes::kept() has it
@@ -57,7 +58,7 @@ final readonly class LayOutPlan
         $class = (clone $class)->fill($settings);
         $sessions = array_values($plan->sessions()->with('lessons')->get()->all());
         $dates ??= CourseDates::ofPlan($plan, $sessions, Studio::query()->findOrFail($class->studio_id)->timezone);
-        /** @var array{pins?: array<array-key, int>} $asked */
+        /** @var array{pins?: array<array-key, int>, sure?: float|null} $asked */
         $asked = $wishes + $plan->wishes()->kept();
         $wishes = PlanWishes::of($asked);
         $usable = [];
@@ -67,7 +68,11 @@ final readonly class LayOutPlan
         $taught = Taught::of($class, array_slice($sessions, 0, $dates->sessions), $this->records);
         $begun = count($taught->kept);
         // What was taught stays in its session; the rest is laid into those to come.
-        $rest = PlanMender::toCome(ClassRoom::of($class)->lessons($this->shelf, $class->course), $taught->all());
+        $room = ClassRoom::of($class);
+        $rest = PlanMender::toCome($room->lessons($this->shelf, $class->course), $taught->all());
+        $sure = array_key_exists('sure', $asked) ? $asked['sure'] : $plan->repeats()->sure;
+        $repeats = ! is_numeric($sure) || $rest === [] ? new Repeats : ($this->repeats)($class, $room, array_values(array_diff(array_column($rest, 'id'), $wishes->home)), max([0.0, ...array_slice($usable, $begun)]), (float) $sure);
+        $rest = PlanMender::toCome($room->lessons($this->shelf, $class->course, $repeats), $taught->all());
         try {
             $wishes->check($this->shelf->order($class->course), $dates->sessions);
             $laid = CourseLayout::of(
@@ -83,7 +88,7 @@ final readonly class LayOutPlan
             'usable' => max([0.0, ...array_slice($usable, $begun)]), 'because' => $laid->because, 'begun' => $begun, 'shortest' => $laid->shortest,
         ];
 
-        return new LaidCourse($plan->version, $dates, $wishes, [...$taught->kept, ...$laid->sessions], [...$taught->home, ...$laid->home], $proof, $settings);
+        return new LaidCourse($plan->version, $dates, $wishes, [...$taught->kept, ...$laid->sessions], [...$taught->home, ...$laid->home], $proof, $settings, $repeats);
     }
 
     /** @throws Conflict when the plan has moved on meanwhile */
@@ -96,7 +101,7 @@ final readonly class LayOutPlan
             }
             $laid->settings === [] || $class->update($laid->settings);
             $this->setDates($plan, $laid->dates);
-            $plan->wishes = $laid->dates->kept() + $laid->wishes->kept();
+            $plan->wishes = $laid->dates->kept() + $laid->wishes->kept() + $laid->repeats->kept();
             $plan->proof = ['version' => $plan->version + 1] + $laid->proof;
 
             return $this->store->write($plan, $laid->sessions, $laid->home);

@@ -32,7 +32,7 @@ final readonly class MendPlan
             $sessions = array_values($plan->sessions()->with('lessons')->get()->all());
             $taught = Taught::of($class, $sessions, $this->records);
             $mended = PlanMender::mend(
-                ClassRoom::of($class)->lessons($this->shelf, $class->course), array_map(fn (PlanSession $s): float => $class->frame()->usable($s->position, $s->minutes), $sessions),
+                ClassRoom::of($class)->lessons($this->shelf, $class->course, $plan->repeats()), array_map(fn (PlanSession $s): float => $class->frame()->usable($s->position, $s->minutes), $sessions),
                 array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions), count($taught->kept), $taught->all(), $plan->wishes(),
             );
             $this->store->write($plan, $mended->sessions, array_replace($mended->home, $taught->home));

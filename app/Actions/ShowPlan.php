@@ -33,7 +33,7 @@ final readonly class ShowPlan
         $class->load('plan.sessions.lessons');
         $plan = $class->plan ?? new CoursePlan;
         $room = ClassRoom::of($class);
-        $lessons = $room->lessons($this->shelf, $class->course);
+        $lessons = $room->lessons($this->shelf, $class->course, $plan->repeats());
         $sessions = array_values($class->plan?->sessions->all() ?? []);
         $laid = array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions);
         $home = array_map(fn (PlanSession $s): array => $s->homeIds(), $sessions);
@@ -43,14 +43,14 @@ final readonly class ShowPlan
         return new PlanView(
             new NamedView($class->id, $class->name), $this->shelf->bundle()->courses[$class->course]['title'], $class->plan->version ?? 0,
             $room->students, $room->machines, $room->helpers,
-            array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $this->title($l['id']), $l['minutes'], $room->minutes($this->shelf, $l['id'])->rounds, $l['needs'], $l['strand']), $lessons),
+            array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $this->title($l['id']), $l['minutes'], $plan->repeats()->minutes[$l['id']] ?? 0.0, $room->minutes($this->shelf, $l['id'])->rounds, $l['needs'], $l['strand']), $lessons),
             $this->sessions($class, $sessions, array_column($lessons, 'minutes', 'id')),
             array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid, ...$home))),
             [...$this->cannot($room, $laid), ...$this->problems($class, $lessons, $sessions, $laid, $home)],
             array_map(fn (string|int $lesson, int $session): PlanPinView => new PlanPinView((string) $lesson, $session + 1), array_keys($pins), $pins),
             $dates->closed,
             $this->proof($class, $dates),
-            PlanWishesView::of($class, $dates, $plan->wishes()),
+            PlanWishesView::of($class, $dates, $plan->wishes(), $plan->repeats()),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Repeats;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use OpenSeam\Core\Course\Planning\PlanWishes;
@@ -25,6 +26,12 @@ final class CoursePlan extends OwnedByStudio
     public function sessions(): HasMany
     {
         return $this->hasMany(PlanSession::class)->orderBy('position');
+    }
+
+    /** Class time it keeps for sewing lessons again. */
+    public function repeats(): Repeats
+    {
+        return Repeats::of($this->wishes ?? []);
     }
 
     public function wishes(): PlanWishes

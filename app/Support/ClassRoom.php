@@ -23,15 +23,16 @@ final readonly class ClassRoom
     /**
      * The course's lessons with their minutes for this class and what each needs.
      *
+     * @param  Repeats  $repeats  class time kept for sewing them again
      * @return list<array{id: string, minutes: float, needs: list<string>, foot: string|null, strand: string}>
      */
-    public function lessons(Shelf $shelf, string $course): array
+    public function lessons(Shelf $shelf, string $course, Repeats $repeats = new Repeats): array
     {
         $order = $shelf->order($course);
 
         return array_map(fn (string $id): array => [
             'id' => $id,
-            'minutes' => $this->minutes($shelf, $id)->minutes,
+            'minutes' => $this->minutes($shelf, $id)->minutes + ($repeats->minutes[$id] ?? 0.0),
             'needs' => $shelf->bundle()->needs($id, $order),
             // The first it is sewn under: a change of foot between two lessons costs the class a minute each.
             'foot' => ($shelf->bundle()->lesson($id)->sews[0] ?? null)?->feet[0] ?? null,

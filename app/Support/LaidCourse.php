@@ -15,5 +15,5 @@ final readonly class LaidCourse
      * @param  array{count: int, low: int, proven: bool, bound: string, used: float, usable: float, because: array<string, array{kind: string, lesson: string|null}>, begun: int, shortest: float|null}  $proof
      * @param  array<string, int>  $settings  of the class, where they change
      */
-    public function __construct(public int $version, public CourseDates $dates, public PlanWishes $wishes, public array $sessions, public array $home, public array $proof, public array $settings) {}
+    public function __construct(public int $version, public CourseDates $dates, public PlanWishes $wishes, public array $sessions, public array $home, public array $proof, public array $settings, public Repeats $repeats) {}
 }

@@ -13,10 +13,10 @@ final class SamplersTest extends BrowserCase
     /** @return iterable<string, array{string, list<string>, string}> lesson, keys, what is seen */
     public static function samplers(): iterable
     {
-        yield 'first seam' => ['first-seam', ['16', '16', '15.5', '16', '16', '4', '3', '3', 'y', 'y', 'y', '60'], 'mean 15.9 mm, on the line'];
+        yield 'first seam' => ['first-seam', ['16', '16', '15.5', '16', '16', '4', '3', '3', 'y', 'y', 'y', '60', 'y'], 'mean 15.9 mm, on the line'];
         yield 'length ladder' => ['length-ladder', ['10', '25', '10', '40', '25', '25', 'y'], '2.50 mm ± 0.17 mm'];
         yield 'guides' => ['guides', ['6.5', '6', '6.5', '12.5', '13', '12.5', '16', '16', '15.5', '38', '38', '38.5'], 'steady, spread 0.5 mm'];
-        yield 'square spiral' => ['square-spiral', ['0', '0.5', '0', '-0.5', '0', '0', '0', '0', '7', '7', '7.5', '7', 'y', 'y'], 'furthest +0.5 mm at 2'];
+        yield 'square spiral' => ['square-spiral', ['0', '0.5', '0', '-0.5', '0', '0', '0', '0', '6.5', '6.5', '6.5', '7', '6.5', 'y', 'y'], 'furthest +0.5 mm at 2'];
     }
 
     /**

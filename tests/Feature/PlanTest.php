@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\SewingClass;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Reader;
 use Tests\TestCase;
@@ -265,5 +266,37 @@ final class PlanTest extends TestCase
         $version = $this->getJson("/api/classes/{$class->id}/plan")->json('version');
 
         return is_int($version) ? $version : 0;
+    }
+
+    /** The plan says what the forecast says: with time for eight in ten, eight in ten are forecast to be done. */
+    public function test_a_plan_with_time_to_sew_again_agrees_with_its_forecast(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $chance = fn (): float => array_sum($all = array_column((array) $this->getJson("/api/classes/{$class->id}/forecast")->assertOk()->json('students'), 'chance')) / max(1, count($all));
+        $costs = (array) $this->getJson("/api/classes/{$class->id}/plan/costs")->assertOk()->assertJsonCount(2)->assertJsonPath('0.sure', null)->assertJsonPath('1.sure', 0.8)->json();
+        self::assertGreaterThan($costs[0]['sessions'], $costs[1]['sessions']);
+        self::assertGreaterThan(8, $costs[1]['samples']);
+        $lay = function (?float $sure, int $sessions) use ($class): TestResponse {
+            $plan = $this->getJson("/api/classes/{$class->id}/plan")->assertOk();
+
+            return $this->postJson("/api/classes/{$class->id}/plan/lay-out", ['sure' => $sure, 'sessions' => $sessions, 'version' => $plan->json('version')] + (array) $plan->json('wishes'))->assertOk();
+        };
+        $lay(null, (int) $costs[0]['sessions'])->assertJsonPath('wishes.sure', null)->assertJsonPath('lessons.0.again', 0);
+        self::assertLessThan(0.5, $chance(), 'one sample each is not enough for most');
+        $plan = $lay(0.8, (int) $costs[1]['sessions'])->assertJsonPath('wishes.sure', 0.8)->assertJsonPath('left', [])->assertJsonPath('problems', []);
+        self::assertGreaterThan(0, array_sum(array_column((array) $plan->json('lessons'), 'again')));
+        self::assertGreaterThanOrEqual(0.8, $chance());
+        // Fewer dates than that, and what has none is said.
+        self::assertNotSame([], $lay(0.8, 2)->json('left'));
+        // Any share; a share that is none is refused and changes nothing.
+        self::assertGreaterThan($costs[1]['samples'], $lay(0.95, 12)->json('wishes.sure') === 0.95 ? $this->getJson("/api/classes/{$class->id}/plan/costs")->json('1.samples') : 0);
+        $version = $this->getJson("/api/classes/{$class->id}/plan")->json('version');
+        foreach ([0.2, 1.5, 'most'] as $nonsense) {
+            $this->assertProblem($this->postJson("/api/classes/{$class->id}/plan/lay-out", ['sure' => $nonsense, 'version' => $version] + (array) $this->getJson("/api/classes/{$class->id}/plan")->json('wishes')), 422, 'sure', '');
+        }
+        self::assertSame($version, $this->getJson("/api/classes/{$class->id}/plan")->json('version'));
+        // What was moved by hand keeps its minutes.
+        $sessions = array_column((array) $this->getJson("/api/classes/{$class->id}/plan")->json('sessions'), 'lessons');
+        $this->putJson("/api/classes/{$class->id}/plan", ['sessions' => $sessions, 'version' => $version])->assertOk()->assertJsonPath('wishes.sure', 0.95);
     }
 }

@@ -33,6 +33,13 @@ final class ContractCommand extends Command
                     $schema['properties'][$name] = ['description' => 'what the field held'];
                 }
             }
+            foreach ($schema['properties'] ?? [] as $name => $property) {
+                // What may be empty is one of the choices: a list of choices without it refuses it.
+                if (is_array($property) && is_array($property['enum'] ?? null) && in_array('null', (array) ($property['type'] ?? []), true) && ! in_array(null, $property['enum'], true)) {
+                    $property['enum'][] = null;
+                    $schema['properties'][$name] = $property;
+                }
+            }
             // An answer always carries all of its fields; what may be empty is nullable.
             if (! isset($schema['required']) && isset($schema['properties'])) {
                 $schema['required'] = array_keys($schema['properties']);

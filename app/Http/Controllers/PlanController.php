@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CostPlan;
 use App\Actions\EstimateCourse;
 use App\Actions\ExportBundle;
 use App\Actions\ExportPlan;
@@ -22,6 +23,7 @@ use App\Http\Resources\ErrorBody;
 use App\Http\Resources\EstimateView;
 use App\Http\Resources\ForecastView;
 use App\Http\Resources\NamedView;
+use App\Http\Resources\PlanCostView;
 use App\Http\Resources\PlanNeedsView;
 use App\Http\Resources\PlanView;
 use App\Models\SewingClass;
@@ -96,6 +98,17 @@ final readonly class PlanController
         $found = SewingClass::query()->findOrFail($class);
 
         return new JsonResponse($try($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job'))));
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/plan/costs',
+        operationId: 'planCosts',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'one sample of each lesson, and with time to sew again', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanCostView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+    )]
+    public function costs(string $class, CostPlan $cost): JsonResponse
+    {
+        return new JsonResponse($cost(SewingClass::query()->findOrFail($class)));
     }
 
     #[OA\Get(

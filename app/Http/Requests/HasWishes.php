@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Repeats;
 use OpenSeam\Core\Course\Planning\TeachingOrder;
 
 /** What a teacher wants of a plan, in a body. Sessions are numbered from 1 there, and from 0 inside. */
@@ -17,6 +18,7 @@ trait HasWishes
             'together.*' => ['required', 'array', 'min:2', 'max:20'],
             'together.*.*' => ['required', 'string', 'max:60'],
             'home' => ['sometimes', 'array', 'max:60'],
+            'sure' => ['sometimes', 'nullable', 'numeric', 'min:'.Repeats::LEAST, 'max:'.Repeats::MOST],
             'home.*' => ['required', 'string', 'max:60', 'distinct'],
             'order' => ['sometimes', 'string', 'in:'.implode(',', array_map(fn (TeachingOrder $o): string => $o->value, TeachingOrder::cases()))],
         ];
@@ -40,7 +42,7 @@ trait HasWishes
         ];
     }
 
-    /** @return array<string, mixed> those that were sent, as PlanWishes::kept() has them */
+    /** @return array<string, mixed> those that were sent, as PlanWishes::kept() has them, and the share that is to be sure */
     public function wishes(): array
     {
         $wishes = [];
@@ -54,6 +56,10 @@ trait HasWishes
             $wishes['together'] = array_values(array_map(fn (mixed $g): array => is_array($g) ? array_values(array_filter($g, is_string(...))) : [], $together));
         }
         $this->has('home') && $wishes['home'] = $this->words('home');
+        if ($this->exists('sure')) {
+            $sure = $this->input('sure');
+            $wishes['sure'] = is_numeric($sure) ? (float) $sure : null;
+        }
         $this->has('order') && $wishes['order'] = $this->word('order');
 
         return $wishes;

@@ -25,6 +25,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'settle', type: 'integer', description: 'minutes to open up'), new OA\Property(property: 'clear', type: 'integer', description: 'minutes to clear up'),
     new OA\Property(property: 'review_every', type: 'integer', description: 'sessions; 0: none'), new OA\Property(property: 'review_minutes', type: 'integer'),
     new OA\Property(property: 'pace', type: 'integer', description: 'percent of the usual time'),
+    new OA\Property(property: 'sure', type: 'number', nullable: true, description: 'share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson'),
 ])]
 final class LayOutBody extends Body
 {

@@ -18,7 +18,7 @@ final readonly class CauseView
         #[OA\Property] public string $do,
         #[OA\Property] public float $minutes,
         #[OA\Property(description: '0 to 1')] public float $chance,
-        #[OA\Property(nullable: true, enum: ['cured', 'same', 'worse', null], description: 'what came of trying it')] public ?string $result,
+        #[OA\Property(nullable: true, enum: ['cured', 'same', 'worse'], description: 'what came of trying it')] public ?string $result,
     ) {}
 
     public static function of(Cause $cause, float $chance, ?string $result): self

@@ -14,7 +14,7 @@ final readonly class CheckView
         #[OA\Property] public string $key,
         #[OA\Property] public string $row,
         #[OA\Property] public string $title,
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure', null])] public ?string $verdict,
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
         #[OA\Property(nullable: true)] public ?string $text,
         #[OA\Property(nullable: true)] public ?string $again,
         #[OA\Property(nullable: true)] public ?ChangeView $change,

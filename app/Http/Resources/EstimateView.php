@@ -20,6 +20,7 @@ final readonly class EstimateView
         #[OA\Property(description: 'of all lessons together')] public float $minutes,
         #[OA\Property(description: 'fewest')] public int $sessions,
         #[OA\Property] public bool $proven,
+        #[OA\Property(description: 'with time to sew again, so that eight in ten have it done')] public int $sure_sessions,
         #[OA\Property] public NamedView $longest,
         #[OA\Property] public float $longest_minutes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $left,

@@ -25,7 +25,7 @@ final readonly class JudgedView
      * @param  list<MeasuredRowView>  $before
      */
     public function __construct(
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure', null])] public ?string $verdict,
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
         #[OA\Property] public bool $complete,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MeasuredRowView::class))] public array $measured,

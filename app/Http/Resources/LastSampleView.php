@@ -15,7 +15,7 @@ final readonly class LastSampleView
         #[OA\Property] public string $lesson,
         #[OA\Property] public string $title,
         #[OA\Property] public string $text,
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure', null])] public ?string $verdict,
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
         #[OA\Property(description: 'checks that nothing was read for')] public int $open,
         #[OA\Property(description: 'when it was looked at; a correction stands where the first look stood')] public string $kept_at,
     ) {}

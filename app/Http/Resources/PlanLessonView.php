@@ -16,7 +16,8 @@ final readonly class PlanLessonView
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $title,
-        #[OA\Property] public float $minutes,
+        #[OA\Property(description: 'with those kept for sewing it again')] public float $minutes,
+        #[OA\Property(description: 'minutes kept for sewing it again')] public float $again,
         #[OA\Property] public int $rounds,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $needs,
         #[OA\Property] public string $strand,

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\SewingClass;
 use App\Support\CourseDates;
+use App\Support\Repeats;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 
@@ -40,9 +41,10 @@ final readonly class PlanWishesView
         #[OA\Property] public int $review_every,
         #[OA\Property] public int $review_minutes,
         #[OA\Property] public int $pace,
+        #[OA\Property(nullable: true, description: 'share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson')] public ?float $sure,
     ) {}
 
-    public static function of(SewingClass $class, CourseDates $dates, PlanWishes $wishes): self
+    public static function of(SewingClass $class, CourseDates $dates, PlanWishes $wishes, Repeats $repeats): self
     {
         $numbered = fn (array $bounds): object => (object) array_map(fn (int $s): int => $s + 1, $bounds);
 
@@ -50,7 +52,7 @@ final readonly class PlanWishesView
             $dates->first->format('Y-m-d'), $dates->first->format('H:i'), $dates->sessions, $dates->minutes, $dates->closed, $dates->weekdays, $dates->everyWeeks,
             (object) $dates->madeUp, (object) $dates->lengths, $numbered($wishes->pins), $numbered($wishes->notBefore), $numbered($wishes->notAfter),
             $wishes->together, $wishes->home, $wishes->order->value,
-            $class->settle_minutes, $class->clear_minutes, $class->review_every, $class->review_minutes, $class->pace_percent,
+            $class->settle_minutes, $class->clear_minutes, $class->review_every, $class->review_minutes, $class->pace_percent, $repeats->sure,
         );
     }
 }

@@ -13,7 +13,7 @@ final readonly class ScanView
 {
     /** @param  list<list<float>>  $marks */
     private function __construct(
-        #[OA\Property(nullable: true, enum: ['edge', 'row', 'stitches', null], description: 'what could not be found; null when all was')] public ?string $cannot,
+        #[OA\Property(nullable: true, enum: ['edge', 'row', 'stitches'], description: 'what could not be found; null when all was')] public ?string $cannot,
         #[OA\Property(nullable: true)] public ?float $length_mm,
         #[OA\Property(nullable: true, description: 'expanded uncertainty, k = 2')] public ?float $length_u_mm,
         #[OA\Property(nullable: true)] public ?float $allowance_mm,

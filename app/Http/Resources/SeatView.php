@@ -23,7 +23,7 @@ final readonly class SeatView
         #[OA\Property(nullable: true, description: 'null: at the table')] public ?string $machine,
         #[OA\Property(nullable: true)] public ?string $foot,
         #[OA\Property] public bool $stays,
-        #[OA\Property(nullable: true, enum: ['machine', 'lesson', 'both', null], description: 'what the teacher holds them to')] public ?string $held,
+        #[OA\Property(nullable: true, enum: ['machine', 'lesson', 'both'], description: 'what the teacher holds them to')] public ?string $held,
         #[OA\Property(nullable: true, description: 'the first choice, where it is another')] public ?string $wanted,
         #[OA\Property(nullable: true, description: 'why it is another')] public ?string $why,
         #[OA\Property(nullable: true, description: 'what the first choice would cost all others together, in first choices')] public ?float $cost,

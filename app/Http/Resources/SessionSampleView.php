@@ -15,7 +15,7 @@ final readonly class SessionSampleView
         #[OA\Property] public string $sample,
         #[OA\Property] public string $lesson,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'that something was read of')] public array $rows,
-        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure', null])] public ?string $verdict,
+        #[OA\Property(type: 'string', nullable: true, enum: ['met', 'near', 'not-yet', 'unsure'])] public ?string $verdict,
         #[OA\Property] public string $kept_at,
     ) {}
 }

@@ -74,6 +74,25 @@ final readonly class FinishForecast
     }
 
     /**
+     * So many samples are enough for this share of a class to have everything done.
+     *
+     * @param  non-empty-list<self>  $class  each of the same numbers of samples
+     * @param  list<int>  $samples  that each entry of the forecasts stands for, fewest first
+     * @return int the most that was looked at where none of them is enough
+     */
+    public static function samplesFor(array $class, array $samples, float $share): int
+    {
+        foreach ($samples as $k => $n) {
+            $sum = array_sum(array_map(fn (self $f): float => $f->done[$k][count($f->expected)] ?? 0.0, $class));
+            if ($sum / count($class) >= $share - 1e-12) {
+                return $n;
+            }
+        }
+
+        return max([0, ...$samples]);
+    }
+
+    /**
      * So many lessons, at least, have this share of a class done by the end of a session.
      *
      * @param  list<array{int, self}>  $class  for each student the lessons done already, and what is to come

@@ -150,6 +150,11 @@ export function usePlanNeeds(id: string) {
     return useQuery({ queryKey: ['plan-needs', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan/needs', { params: { path: { class: id } } })) })
 }
 
+/** What each way of planning costs in sessions, for the plan as it stands. */
+export function usePlanCosts(id: string, version: number) {
+    return useQuery({ queryKey: ['plan-costs', id, version], queryFn: () => ask(api.GET('/api/classes/{class}/plan/costs', { params: { path: { class: id } } })), placeholderData: keepPreviousData })
+}
+
 /** How many sessions a course would take; null: not enough is known to ask. */
 export function useEstimate(of: View['EstimateBody'] | null) {
     return useQuery({

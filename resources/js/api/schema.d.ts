@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/plan/costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planCosts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/plan/needs": {
         parameters: {
             query?: never;
@@ -2285,6 +2301,8 @@ export interface components {
             review_minutes?: number;
             /** @description percent of the usual time */
             pace?: number;
+            /** @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson */
+            sure?: number | null;
         };
         MachineBody: {
             name: string;
@@ -2755,6 +2773,8 @@ export interface components {
             /** @description fewest */
             sessions: number;
             proven: boolean;
+            /** @description with time to sew again, so that eight in ten have it done */
+            sure_sessions: number;
             longest: components["schemas"]["NamedView"];
             /** Format: float */
             longest_minutes: number;
@@ -3254,12 +3274,38 @@ export interface components {
             /** Format: float */
             length: number;
         };
+        /** @description What a way of planning costs. */
+        PlanCostView: {
+            /**
+             * Format: float
+             * @description share of the class for whom there is time to sew again; null: one sample of each lesson
+             */
+            sure: number | null;
+            sessions: number;
+            /** @description fewer cannot be */
+            proven: boolean;
+            /**
+             * Format: float
+             * @description of class time kept for repeats
+             */
+            repeat_minutes: number;
+            /** @description a student needs, for that share */
+            samples: number | null;
+        };
         /** @description A lesson with its minutes for this class. */
         PlanLessonView: {
             id: string;
             title: string;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description with those kept for sewing it again
+             */
             minutes: number;
+            /**
+             * Format: float
+             * @description minutes kept for sewing it again
+             */
+            again: number;
             rounds: number;
             needs: string[];
             strand: string;
@@ -3370,6 +3416,11 @@ export interface components {
             review_every: number;
             review_minutes: number;
             pace: number;
+            /**
+             * Format: float
+             * @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson
+             */
+            sure: number | null;
         };
         /** @description Says whether anything happened in a class: the same word, nothing did. */
         PulseView: {
@@ -5684,6 +5735,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    planCosts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description one sample of each lesson, and with time to sew again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCostView"][];
                 };
             };
             /** @description what is wrong */

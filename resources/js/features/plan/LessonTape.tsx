@@ -42,7 +42,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                     if (to >= 0 && to < last) onMove(to, null)
                 }}
             >
-                <strong>{lesson.title}</strong><span>{pinned && <b className="pin">{t('pinned')} · </b>}{t('{n} min', { n: Math.round(lesson.minutes) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
+                <strong>{lesson.title}</strong><span>{pinned && <b className="pin">{t('pinned')} · </b>}{lesson.again < 0.5 ? t('{n} min', { n: Math.round(lesson.minutes) }) : t('{n} + {again} min again', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
                 <span className="hidden">, {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}</span>
             </button>
             {state === 'touched' && (

@@ -76,6 +76,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             ) : (
                 <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
                     {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', { lessons: e.lessons, n: names.length, minutes: Math.round(e.minutes), sessions: e.sessions, each: form.minutes })}
+                    {' '}{t('With time to sew again, so that 8 of 10 have it done: {sessions}.', { sessions: e.sure_sessions })}
                     {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
                     {e.sessions > form.sessions && step === 2 && order !== 'one-day' && <button type="button" className="quiet-act" onClick={() => set({ sessions: e.sessions })}>{t('Make it {n} sessions', { n: e.sessions })}</button>}
                 </p>

@@ -7,6 +7,8 @@ import { ComparePlans } from './ComparePlans'
 import { Forecast } from './Forecast'
 import { LayingOut } from './LayingOut'
 import { LessonTape } from './LessonTape'
+import { MoreDates } from './MoreDates'
+import { PlanCosts } from './PlanCosts'
 import { Sessions } from './Sessions'
 import { usePlanning } from './usePlanning'
 import { WishSheet } from './WishSheet'
@@ -77,11 +79,13 @@ export default function PlanPage() {
                 {p.proof !== null && <p className="fine proof">{p.proof.text}{touched !== null && p.proof.reasons[touched] !== undefined && <> <strong>{p.lessons.find((l) => l.id === touched)?.title}:</strong> {p.proof.reasons[touched]}</>}</p>}
                 {p.left.length > 0 && (
                     <div className="left-over">
+                        <MoreDates p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
                         <span>{t('No room yet for:')}</span>
                         {p.left.map((l) => <LessonTape key={l} p={p} id={l} share={18} problem={false} state={touched === l ? 'touched' : ''} onTouch={setTouched} at={-1} onMove={(to) => move(l, to, null)} />)}
                     </div>
                 )}
             </div>
+            <PlanCosts p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
             <Sessions p={p} zone={zone} touched={touched} onTouch={setTouched} onMove={move} onHome={home} onPin={pin} />
             <Forecast id={id} zone={zone} />
             <p className="print-acts">

@@ -5,6 +5,7 @@ import { DateWishes } from './DateWishes'
 import { FrameWishes } from './FrameWishes'
 import { LessonWishes } from './LessonWishes'
 import { OrderWish } from './OrderWish'
+import { SureWish } from './SureWish'
 import type { Plan, Wishes } from './usePlanning'
 
 /** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
@@ -21,6 +22,7 @@ export function WishSheet({ p, zone, busy, wrong, onLay, onTry }: { p: Plan; zon
                 <div>
                     <h2>{t('Order and time')}</h2>
                     <OrderWish value={wishes.order} onChange={(order) => set({ order })} />
+                    <SureWish value={wishes.sure} onChange={(sure) => set({ sure })} />
                     <FrameWishes wishes={wishes} wrong={wrong} onChange={set} />
                 </div>
             </div>

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\SewingClass;
+use App\Support\ClassRoom;
+use App\Support\Clock;
+use App\Support\Repeats;
+use App\Support\Shelf;
+use App\Support\Standings;
+use OpenSeam\Core\Course\RepeatMinutes;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Skill\FinishForecast;
+use OpenSeam\Core\Skill\LearningWays;
+
+/** How much class time sewing again takes, so that a share of the class has the course done: by the forecast's own model. */
+final readonly class CountRepeats
+{
+    /** Samples one student sews of a course at most. */
+    private const MOST_SAMPLES = 240;
+
+    public function __construct(private Shelf $shelf, private Standings $standings, private ReadClass $read, private ForecastClass $forecast) {}
+
+    /**
+     * @param  list<string>  $rest  lessons still to be laid
+     * @param  float  $longest  usable minutes of the longest session
+     */
+    public function __invoke(SewingClass $class, ClassRoom $room, array $rest, float $longest, float $sure): Repeats
+    {
+        $forecasts = array_column($class->exists ? $this->forecast->each(($this->read)($class, Unit::Millimetre), range(1, self::MOST_SAMPLES)) : [], 'forecast');
+
+        return $this->of($room, $rest, $longest, $sure, $forecasts === [] ? [$this->newcomer($class->course)] : $forecasts);
+    }
+
+    /**
+     * @param  list<string>  $rest
+     * @param  non-empty-list<FinishForecast>  $class
+     */
+    private function of(ClassRoom $room, array $rest, float $longest, float $sure, array $class): Repeats
+    {
+        $samples = FinishForecast::samplesFor($class, range(1, self::MOST_SAMPLES), $sure);
+        $minutes = $more = [];
+        foreach ($rest as $id) {
+            $minutes[$id] = $room->minutes($this->shelf, $id)->minutes;
+            $more[$id] = $minutes[$id] - $this->shelf->bundle()->lesson($id)->minutes->demo;
+        }
+
+        $again = RepeatMinutes::of($minutes, $more, $this->expected($rest), (float) $samples, $longest);
+
+        return new Repeats($sure, $again->beside, $samples, $longest > 0 ? (int) ceil($again->over / $longest) : 0);
+    }
+
+    /**
+     * Samples a newcomer is expected to sew of each lesson.
+     *
+     * @param  list<string>  $lessons
+     * @return array<string, float>
+     */
+    public function expected(array $lessons): array
+    {
+        return array_combine($lessons, $this->ahead($lessons, [1])->expected);
+    }
+
+    private function newcomer(string $course): FinishForecast
+    {
+        return $this->ahead($this->shelf->order($course), range(1, self::MOST_SAMPLES));
+    }
+
+    /**
+     * @param  list<string>  $lessons
+     * @param  list<int>  $samples
+     */
+    private function ahead(array $lessons, array $samples): FinishForecast
+    {
+        return LearningWays::of($this->shelf->bundle()->skills, $this->standings->table())
+            ->forecast([], Clock::now(), array_map(fn (string $id): array => $this->shelf->bundle()->lesson($id)->teaches, $lessons), array_fill(0, count($lessons), false), $samples);
+    }
+}
