@@ -7,12 +7,13 @@ namespace App\Actions;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Support\CourseDates;
+use App\Support\Shelf;
 use Illuminate\Support\Facades\DB;
 
 /** Makes a class with its students and lays its course into sessions, or takes over how another class has it laid. */
 final readonly class PlanCourse
 {
-    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut, private FurnishRoom $furnish, private StorePlan $store) {}
+    public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut, private FurnishRoom $furnish, private StorePlan $store, private Shelf $shelf) {}
 
     /**
      * @param  list<string>  $students  names
@@ -30,9 +31,12 @@ final readonly class PlanCourse
             $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers, 'made_by' => $by] + $settings + $same);
             ($this->addStudents)($class, $students);
             $old = $from === null || $from->course !== $course ? null : $from->plan()->with('sessions.lessons')->first();
-            $plan = ($this->layOut)($class, $dates, wishes: $wishes + ($old?->wishes()->kept() ?? []));
+            $plan = ($this->layOut)($class, $dates, wishes: $wishes + ($old === null ? [] : $old->wishes()->kept() + ['sure' => $old->repeats()->sure]));
             $sessions = array_values($old?->sessions->all() ?? []);
-            if ($sessions !== [] && $wishes === [] && count($sessions) === $dates->sessions) {
+            $laid = array_merge([], ...array_map(fn (PlanSession $s): array => [...$s->lessonIds(), ...$s->homeIds()], $sessions));
+            // A plan that had run out of dates is laid out anew: the next class begins with the whole course.
+            $whole = array_diff($this->shelf->order($course), $laid) === [];
+            if ($whole && $wishes === [] && count($sessions) === $dates->sessions) {
                 // As many sessions: each holds what it held last time, moves by hand and all.
                 ($this->store)($class, array_map(fn (PlanSession $s): array => $s->lessonIds(), $sessions), $plan->version, null, array_map(fn (PlanSession $s): array => $s->homeIds(), $sessions));
             }

@@ -299,4 +299,16 @@ final class PlanTest extends TestCase
         $sessions = array_column((array) $this->getJson("/api/classes/{$class->id}/plan")->json('sessions'), 'lessons');
         $this->putJson("/api/classes/{$class->id}/plan", ['sessions' => $sessions, 'version' => $version])->assertOk()->assertJsonPath('wishes.sure', 0.95);
     }
+
+    public function test_a_class_taught_again_begins_with_the_whole_course(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $plan = $this->getJson("/api/classes/{$class->id}/plan")->assertOk();
+        // Lessons were taken off last term's plan by hand: they had no session any more.
+        $sessions = array_column((array) $plan->json('sessions'), 'lessons');
+        $sessions[count($sessions) - 1] = $sessions[0] = [];
+        $this->putJson("/api/classes/{$class->id}/plan", ['sessions' => $sessions, 'version' => $plan->json('version')])->assertOk();
+        $id = (string) $this->postJson('/api/classes', ['name' => 'Next term', 'course' => $class->course, 'from' => $class->id, 'students' => ['Ona'], 'starts_on' => '2031-05-01', 'time' => '18:30', 'sessions' => count($sessions), 'minutes' => 120, 'helpers' => 0, 'machines' => 3])->assertCreated()->json('id');
+        $this->getJson("/api/classes/$id/plan")->assertOk()->assertJsonPath('left', [])->assertJsonPath('problems', []);
+    }
 }

@@ -292,6 +292,18 @@ final readonly class Ladder
         return null;
     }
 
+    /** Title of the first lesson of the course whose last sample was not met whole: as long as there is one, the course is not called done. */
+    private function notMet(Record $record): ?string
+    {
+        foreach ($this->order as $id) {
+            if ($record->lastSample($id)?->worst() !== null || ! $record->isPassed($id)) {
+                return $this->title($id);
+            }
+        }
+
+        return null;
+    }
+
     /** @param  list<string>  $wishes */
     private function enrich(Record $record, array $wishes): Advice
     {
@@ -304,10 +316,19 @@ final readonly class Ladder
         }
         usort($candidates, fn (array $a, array $b): int => [$b[0], $b[1]->gainPerMinute] <=> [$a[0], $a[1]->gainPerMinute]);
         if ($candidates === []) {
-            return new Advice(Kind::Enrich, null, null, new Change('habit', $this->words->say('reason.all-done')), [new Reason($this->words->say('reason.all-done'))], $record->all());
+            $open = $this->notMet($record);
+            $said = $this->words->say($open === null ? 'reason.all-done' : 'reason.all-there', ['lesson' => $open ?? '']);
+
+            return new Advice(Kind::Enrich, null, null, new Change('habit', $said), [new Reason($said)], $record->all());
         }
 
-        return $this->advice($record, $candidates[0][1], null, [new Reason($this->words->say($candidates[0][0] ? 'reason.wish' : 'reason.enrich'))]);
+        $open = $this->notMet($record);
+
+        return $this->advice($record, $candidates[0][1], null, [new Reason($this->words->say(match (true) {
+            $candidates[0][0] => 'reason.wish',
+            $open !== null => 'reason.enrich-open',
+            default => 'reason.enrich',
+        }, ['lesson' => $open ?? '']))]);
     }
 
     /** @param  list<Reason>  $reasons */

@@ -234,4 +234,18 @@ final class LadderTest extends TestCase
         $advice = self::advise([...Fixtures::upTo('length-ladder'), Fixtures::sample('length-ladder', ['last.count' => [6.0, 7.0]])]);
         self::assertStringContainsString('Count 12 stitches', self::why($advice));
     }
+
+    /** As long as a lesson of it was not met the last time it was sewn, the course is not called done. */
+    public function test_the_course_is_not_called_done_while_a_lesson_of_it_is_not_met(): void
+    {
+        $samples = [];
+        foreach (Fixtures::order() as $lesson) {
+            array_push($samples, Fixtures::sample($lesson), Fixtures::sample($lesson));
+        }
+        $done = 'course is done';
+        self::assertStringContainsString($done, self::why(self::advise($samples)));
+        // Everything it teaches has been shown well elsewhere; the lesson itself was near the last time.
+        $near = Fixtures::sample('length-ladder', ['first.count' => [20.0, 56.0]]);
+        self::assertStringNotContainsString($done, self::why(self::advise([...$samples, $near])));
+    }
 }
