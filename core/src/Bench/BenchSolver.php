@@ -62,6 +62,9 @@ final class BenchSolver
     /** @var list<int> students that a lesson can seat at most */
     private array $caps = [];
 
+    /** Machines that can sew something somebody wants. */
+    private int $places = 0;
+
     private int $flows = 0;
 
     /** @var array{value: float, seats: list<array{int, int, int, int}>} student, lesson, stock, group */
@@ -186,6 +189,7 @@ final class BenchSolver
             }
             $this->groups[] = $machines;
         }
+        $this->places = array_sum(array_map(count(...), $this->groups));
     }
 
     private function search(): void
@@ -223,7 +227,7 @@ final class BenchSolver
     private function branch(array $chosen, array $base, array $rest, int $left): void
     {
         $gains = $this->gains($base, $rest);
-        $bound = min(array_sum($base) + array_sum(array_slice($gains, 0, $left)), $this->byLesson($chosen, $rest, $left));
+        $bound = min(array_sum($base) + array_sum(array_slice($gains, 0, $left)), $this->byLesson($chosen, $rest, $left), $this->byMachines($base, $rest, $left));
         if ($bound <= $this->best['value'] + self::DUST * max(1.0, $bound)) {
             return;
         }
@@ -281,6 +285,36 @@ final class BenchSolver
     }
 
     /**
+     * A third: no more students than machines. The best of so many students over a set of lessons is a weighted
+     * matroid rank, so here too what lessons add only shrinks.
+     *
+     * @param  list<float>  $base
+     * @param  list<int>  $rest
+     */
+    private function byMachines(array $base, array $rest, int $left): float
+    {
+        if ($this->places >= count($this->students)) {
+            return INF;
+        }
+        $now = $this->top($base);
+        $more = [];
+        foreach ($rest as $l) {
+            $more[] = $this->top($this->with($base, $l)) - $now;
+        }
+        rsort($more);
+
+        return $now + array_sum(array_slice($more, 0, $left));
+    }
+
+    /** @param  list<float>  $each */
+    private function top(array $each): float
+    {
+        rsort($each);
+
+        return array_sum(array_slice($each, 0, $this->places));
+    }
+
+    /**
      * @param  list<float>  $base
      * @return list<float>
      */
@@ -298,7 +332,10 @@ final class BenchSolver
     {
         $this->flows++;
         $all = array_merge($chosen, ...array_map(fn (int $l): array => $this->own[$l] ?? [], $chosen));
-        $flow = new SeatFlow($this->inFlow, $all, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most, $this->deadline);
+        $flow = new SeatFlow($this->inFlow, $all, $this->stocksOf, $this->counts, $this->suits, array_map(count(...), $this->groups), $most, $this->deadline, $this->best['value']);
+        if ($flow->beaten) {
+            return;
+        }
         if ($flow->cut) {
             $this->open = max($this->open, min($bound, $this->byLesson($chosen, [], 0)));
         }

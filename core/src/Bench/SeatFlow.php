@@ -46,6 +46,12 @@ final class SeatFlow
     /** It was ended before everybody who could be seated was. */
     public bool $cut = false;
 
+    /** It was ended because it cannot be worth more than what it was to beat; its seats are then no plan. */
+    public bool $beaten = false;
+
+    /** What the last student added: the next one adds no more. */
+    private float $last = INF;
+
     /**
      * @param  list<array<int, float>>  $values  by student and lesson, 0 or more
      * @param  list<int>  $lessons  the chosen ones
@@ -54,8 +60,9 @@ final class SeatFlow
      * @param  array<string, array<int, true>>  $suits  machine groups by "lesson:stock"
      * @param  array<int, int>  $free  machines in each group
      * @param  array<int, array<int, int>>  $limits  feet that a lesson may take at most, by stock and lesson
+     * @param  float  $beat  a seating worth no more than this is not worth finding
      */
-    public function __construct(private readonly array $values, array $lessons, array $stocksOf, array $counts, array $suits, private array $free, array $limits, ?Deadline $deadline = null)
+    public function __construct(private readonly array $values, array $lessons, array $stocksOf, array $counts, array $suits, private array $free, array $limits, ?Deadline $deadline = null, private readonly float $beat = -INF)
     {
         foreach ($lessons as $l) {
             foreach ($stocksOf[$l] as $f) {
@@ -68,9 +75,17 @@ final class SeatFlow
         $this->scale = max([1.0, ...array_map(fn (array $v): float => max([0.0, ...$v]), $values)]);
         $this->pairOf = array_fill(0, count($values), -1);
         $this->run($deadline ?? Deadline::never());
+        $this->value = $this->now();
+    }
+
+    private function now(): float
+    {
+        $value = 0.0;
         foreach ($this->pairOf as $s => $p) {
-            $this->value += $p < 0 ? 0.0 : $this->values[$s][$this->pairs[$p][0]];
+            $value += $p < 0 ? 0.0 : $this->values[$s][$this->pairs[$p][0]];
         }
+
+        return $value;
     }
 
     /** @return array{int, int} lesson and stock */
@@ -82,7 +97,40 @@ final class SeatFlow
     private function run(Deadline $deadline): void
     {
         // One student more each time.
-        while (! ($this->cut = $deadline->passed()) && $this->augment());
+        $best = [];
+        foreach ($this->values as $s => $mine) {
+            $mine = array_intersect_key($mine, array_flip(array_column($this->pairs, 0)));
+            $mine === [] || $best[$s] = max($mine);
+        }
+        arsort($best);
+        $machines = array_sum($this->free);
+        do {
+            $this->beaten = $this->most($best, $machines) <= $this->beat;
+        } while (! $this->beaten && ! ($this->cut = $deadline->passed()) && $this->augment());
+    }
+
+    /**
+     * The most it can still become: each student more adds at most what the last one did (what successive
+     * longest paths gain only shrinks), and at most the best lesson of somebody who has no seat.
+     *
+     * @param  array<int, float>  $best  of each student among the chosen lessons, most first
+     */
+    private function most(array $best, int $machines): float
+    {
+        $value = $this->now();
+        $seated = count(array_filter($this->pairOf, fn (int $p): bool => $p >= 0));
+        foreach ($best as $s => $of) {
+            if ($seated >= $machines) {
+                break;
+            }
+            if ($this->pairOf[$s] < 0) {
+                $value += min($of, $this->last);
+                $seated++;
+            }
+        }
+
+        // What a move costs is no part of what it is worth.
+        return $value + 1e3 * self::MOVE * $this->scale;
     }
 
     /**
@@ -134,6 +182,7 @@ final class SeatFlow
         if ($best === null || $gain[2 * $n + $best] < -1e3 * self::MOVE * $this->scale) {
             return false;
         }
+        $this->last = $gain[2 * $n + $best];
         $this->apply($from, 2 * $n + $best, $n);
         $this->free[$best]--;
 
