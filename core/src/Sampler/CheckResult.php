@@ -26,4 +26,10 @@ final readonly class CheckResult
         /** The pattern of the error with the habit it usually points to: common practice, no source. */
         public ?string $habit = null,
     ) {}
+
+    /** The same, with a better way to decide it. */
+    public function decidedBy(string $again): self
+    {
+        return new self($this->judgement, $this->text, $this->fix, $this->figures, $again, $this->off, $this->u, $this->habit);
+    }
 }

@@ -10,6 +10,8 @@ use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Reading;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Check\Check;
 use OpenSeam\Core\Sampler\Check\EachCheck;
@@ -20,6 +22,9 @@ use OpenSeam\Core\Words;
 final readonly class Grader
 {
     public function __construct(private Bundle $bundle, private Words $words) {}
+
+    /** Closer ways to read a length, coarsest first, with their half-widths in mm: what a reading of it can be typed as. */
+    private const FINER = ['half' => Reading::RULER_LIMIT_MM, 'magnifier' => 0.1];
 
     /**
      * @param  list<string>  $faults  ids of what was seen
@@ -35,7 +40,7 @@ final readonly class Grader
         foreach ($lesson->rows as $row) {
             foreach ($row->checks as $spec) {
                 [$check, $field] = self::aimed($row, $spec, $readings);
-                $checks[] = new GradedCheck($row, $spec, $check->judge($field, $readings->of($row, $row->fields[$spec->of]), $this->words), $overruled["{$row->id}.{$spec->id}"] ?? null);
+                $checks[] = new GradedCheck($row, $spec, $this->judge($check, $field, $readings->of($row, $row->fields[$spec->of])), $overruled["{$row->id}.{$spec->id}"] ?? null);
             }
         }
         $seen = [];
@@ -55,6 +60,26 @@ final readonly class Grader
         }
 
         return new Grade($checks, $seen, $weights, $extras, $asked, $safety, $found);
+    }
+
+    /**
+     * What is too close to call, and would not be if it were read more closely, says so.
+     *
+     * @param  list<float|null>  $values
+     */
+    private function judge(Check $check, Field $field, array $values): ?CheckResult
+    {
+        $result = $check->judge($field, $values, $this->words);
+        if ($result?->judgement->verdict !== Verdict::Unsure || ! in_array($field->kind, [FieldKind::Length, FieldKind::Lengths], true)) {
+            return $result;
+        }
+        foreach (self::FINER as $step => $limitMm) {
+            if ($limitMm < $field->limitMm - 1e-9 && $check->judge($field->within($limitMm), $values, $this->words)?->judgement->verdict !== Verdict::Unsure) {
+                return $result->decidedBy($this->words->say("again.$step".($step === 'half' && $this->words->unit === Unit::Inch ? '-inch' : '')));
+            }
+        }
+
+        return $result;
     }
 
     /**

@@ -191,6 +191,9 @@ final readonly class Readings
     private static function number(Field $field, string|int|float $typed, string $at): float
     {
         $text = str_replace([',', '−'], ['.', '-'], trim((string) $typed));
+        // Only whole stitches were counted: half a one more is the middle of what it can be.
+        $complete = $field->kind === FieldKind::Stitches && preg_match('/^(\d+)\+$/', $text, $m) === 1;
+        $text = $complete ? $m[1].'.5' : $text;
         if (! is_numeric($text)) {
             throw InputError::at($at, $typed, sprintf('“%s” takes a number from %s to %s.', $field->label, self::plain($field->min), self::plain($field->max)));
         }

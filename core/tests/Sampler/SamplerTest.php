@@ -10,6 +10,7 @@ use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Drawing;
 use OpenSeam\Core\Sampler\Grade;
+use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Stitch\Path;
@@ -174,6 +175,50 @@ final class SamplerTest extends TestCase
         self::assertCount(1, $rows);
         foreach ([[86.0, 15.0], [85.5, 45.0], [84.0, 105.0], [83.0, 135.0]] as $point) {
             self::assertContains($point, $rows[0]['points']);
+        }
+    }
+
+    /** Too close to call in sixteenths or whole millimetres: the finer reading that is asked for does decide. */
+    public function test_the_finer_step_that_would_decide_is_offered(): void
+    {
+        $asked = ['millimetre' => 0, 'thirty-second' => 0, 'magnifier' => 0];
+        foreach ([[Unit::Inch, 1 / 16, '/16'], [Unit::Millimetre, 1.0, '']] as [$unit, $step, $part]) {
+            for ($n = 0; $n <= 60; $n++) {
+                $typed = fn (float $mm): string => $unit === Unit::Inch ? ((int) round($mm / 25.4 * 16)).$part : (string) (int) round($mm);
+                foreach ([['first-seam', 'seam', 'start-in', 'start', 1], ['first-seam', 'seam', 'tail', 'tail', 1], ['guides', 'half', 'allowance', 'width', 3], ['double-hem', 'hem', 'depth', 'depth', 4]] as [$lesson, $row, $reading, $check, $size]) {
+                    $mm = $n * ($unit === Unit::Inch ? 25.4 / 16 : 1.0);
+                    if ($mm > 40) {
+                        continue;
+                    }
+                    $judge = fn (array $values): ?GradedCheck => array_values(array_filter(self::grade($lesson, ["$row.$reading" => $values], $unit)->checks, fn (GradedCheck $c): bool => $c->key() === "$row.$check"))[0] ?? null;
+                    $found = $judge(array_fill(0, $size, $typed($mm)))?->result;
+                    foreach (['millimetre' => 0.5, 'thirty-second' => 0.5, 'magnifier' => 0.1] as $word => $limit) {
+                        if (str_contains((string) $found?->again, $word) && $found?->judgement->verdict === Verdict::Unsure) {
+                            $asked[$word]++;
+                            $closer = $judge(array_fill(0, $size, sprintf('%.4f mm ±%s', round($mm / ($unit === Unit::Inch ? 25.4 / 16 : 1.0)) * ($unit === Unit::Inch ? 25.4 / 16 : 1.0), $limit)))?->result;
+                            self::assertNotSame(Verdict::Unsure, $closer?->judgement->verdict, "$lesson $check $mm");
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(0, $asked['magnifier']);
+        self::assertGreaterThan(0, $asked['thirty-second'] + $asked['millimetre']);
+    }
+
+    /** Ten whole stitches and a part of the next over 26 mm: half a stitch more is the middle of what it can be. */
+    public function test_only_whole_stitches_may_be_counted(): void
+    {
+        $length = fn (string $count, string $span): mixed => self::grade('length-ladder', ['first.count' => [$count, $span]])->checks[0]->result?->figures['length_mm'];
+        self::assertEqualsWithDelta(26.25 / 10.5, $length('10+', '26.25'), 1e-9);
+        self::assertEqualsWithDelta($length('10.5', '26.25'), $length('10+', '26.25'), 1e-12);
+        foreach (['10.5+', '+', '10++', '-3+'] as $nonsense) {
+            try {
+                $length($nonsense, '25');
+                self::fail("$nonsense was read.");
+            } catch (InputError $e) {
+                self::assertSame('readings.first.count[0]', $e->field);
+            }
         }
     }
 }

@@ -21,9 +21,9 @@ use OpenSeam\Core\Words;
 final class PlanBench implements Calculator
 {
     /** For the plan, and then for what each first choice would cost. */
-    private const SECONDS = 2.5;
+    private const SECONDS = 1.3;
 
-    private const SECONDS_WHY = 1.0;
+    private const SECONDS_WHY = 0.6;
 
     public function name(): string
     {

@@ -1,3 +1,5 @@
+import { SegmentedControl } from '@mantine/core'
+import { useLocalStorage } from '@mantine/hooks'
 import type { KeyboardEvent } from 'react'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
@@ -34,7 +36,14 @@ function stepped(value: string, up: number, field: View['FieldView'], index: num
 }
 
 /** One reading: large fields for the ruler's numbers, two big keys for yes and no. */
-export function ReadingField({ field, unit, values, problem, problemAt, onChange, onEye }: Props) {
+export function ReadingField({ field, unit, values: typed, problem, problemAt, onChange: change, onEye }: Props) {
+    const [usual, setUsual] = useLocalStorage<'nearest' | 'complete'>({ key: 'seam-counting', defaultValue: 'nearest' })
+    // How this one was counted; what is not typed yet will be counted as the last one was.
+    const counting = typed[0]?.endsWith('+') === true ? 'complete' : (typed[0] ?? '') === '' ? usual : 'nearest'
+    // "10+" is ten whole stitches and what was left of the next one: half a stitch more on average.
+    const values = field.kind === 'stitches' ? typed.map((v) => v.replace('+', '')) : typed
+    const counted = (value: string, how: typeof counting) => (how === 'complete' && /^\d+$/.test(value.trim()) ? `${value.trim()}+` : value)
+    const onChange = (index: number, value: string) => change(index, field.kind === 'stitches' && index === 0 ? counted(value, counting) : value)
     const onKey = (index: number) => (event: KeyboardEvent<HTMLElement>) => {
         if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             event.preventDefault()
@@ -71,6 +80,13 @@ export function ReadingField({ field, unit, values, problem, problemAt, onChange
                     )
                 })}
             </div>
+            {field.kind === 'stitches' && (
+                <SegmentedControl
+                    size="xs" value={counting} aria-label={t('How stitches are counted')}
+                    onChange={(how) => { const to = how === 'complete' ? 'complete' : 'nearest'; setUsual(to); if ((values[0] ?? '') !== '') change(0, counted(values[0] ?? '', to)) }}
+                    data={[{ value: 'nearest', label: t('to the nearest half') }, { value: 'complete', label: t('only whole ones') }]}
+                />
+            )}
             {problem !== null && <p className="wrong" role="alert">{problem}</p>}
         </fieldset>
     )
