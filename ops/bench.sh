@@ -1,10 +1,10 @@
 # Measures what the README's table says, on a throw-away set-up of its own.
-# bench learners [number]: made-up learners alone, which need no set-up.
-if [ "${1:-}" = learners ]; then
+# bench learners [number]: made-up learners alone; bench verdicts [number]: every length check read back. Neither needs a set-up.
+if [ "${1:-}" = learners ] || [ "${1:-}" = verdicts ]; then
     settle_place
     debian_packages $RUN_PACKAGES
     php_packages development
-    exec php "$ROOT/core/bin/bench-learners.php" "${@:2}"
+    exec php "$ROOT/core/bin/bench-$1.php" "${@:2}"
 fi
 export SEAM_NOW=2026-05-14T19:15:00Z
 trap stop_services EXIT

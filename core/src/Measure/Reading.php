@@ -17,6 +17,9 @@ final readonly class Reading
     /** A steel ruler laid by hand is read to ±0.5 mm; common practice, no source. */
     public const RULER_LIMIT_MM = 0.5;
 
+    /** How far a ruler is laid off at most, mm; the rest of a limit is rounding. Common practice, no source. */
+    private const LAID_MM = 0.25;
+
     /** A counted stretch is sure to ±0.5 stitch; common practice, no source. */
     public const COUNT_LIMIT = 0.5;
 
@@ -55,10 +58,18 @@ final readonly class Reading
         return self::of($value, sqrt(array_sum(array_map(fn (float $u): float => $u ** 2, $parts))));
     }
 
-    /** The mean of n ruler readings in mm; the limits are independent. */
-    public static function rulerMean(float $meanMm, int $n, float $limitMm = self::RULER_LIMIT_MM): self
+    /**
+     * The mean of n ruler readings in mm. How the ruler was laid differs from one to the next and evens out; what
+     * was rounded away does so too, unless all were read at the same mark: then it is the same each time
+     * (JCGM 100:2008, F.1.2.3, from memory: common errors do not average).
+     *
+     * @param  bool  $same  all were read at the same mark
+     */
+    public static function rulerMean(float $meanMm, int $n, float $limitMm = self::RULER_LIMIT_MM, bool $same = false): self
     {
-        return self::of($meanMm, $limitMm / sqrt(3 * max(1, $n)));
+        $rounded = $same ? max(0.0, $limitMm - self::LAID_MM) : 0.0;
+
+        return self::combined($meanMm, $rounded / sqrt(3), ($limitMm - $rounded) / sqrt(3 * max(1, $n)));
     }
 
     /** The difference of two ruler readings in mm. */

@@ -63,7 +63,7 @@ final readonly class SeamReading
             step: $spread > 2 * $metMm ? SeamStep::find($allowanceMm, $line->sumSquaresResidual, $metMm) : null,
             pattern: self::pattern($line, $allowanceMm, $bias, $spread, $metMm),
             judgement: Judgement::of(
-                Reading::rulerMean($line->meanY, $n, $limitMm),
+                Reading::rulerMean($line->meanY, $n, $limitMm, $spread < 1e-9),
                 Tolerance::around($targetMm, $metMm, $nearMm),
             ),
         );

@@ -28,7 +28,7 @@ final readonly class Standing
     public const GO_ON_FROM = 0.75;
 
     /** What is below this when all lessons are passed is sewn once more before the course is called done; chosen likewise. */
-    public const CONFIRM_BELOW = 0.855;
+    public const CONFIRM_BELOW = 0.82;
 
     /** @param  list<float>  $showings the weakest required check of each sample that touched the skill, oldest first */
     public function __construct(

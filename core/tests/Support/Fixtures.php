@@ -98,7 +98,7 @@ final class Fixtures
     }
 
     /** @return list<array<string, mixed>> the checks of a row as the bundle's file has them */
-    private static function raw(string $lesson, string $row): array
+    public static function raw(string $lesson, string $row): array
     {
         static $checks = null;
         if ($checks === null) {

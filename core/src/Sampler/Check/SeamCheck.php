@@ -95,7 +95,7 @@ final readonly class SeamCheck implements Check
             $met ? null : ($bias < 0 ? 'low' : 'high'),
             $figures,
             $words->say('again.mean', ['mark' => $mark]),
-            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n, $field->limitMm)->u,
+            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n, $field->limitMm, $seam->spreadMm < 1e-9)->u,
             in_array($seam->judgement->verdict, [Verdict::Met, Verdict::Unsure], true) || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );
     }
