@@ -8,6 +8,7 @@ use InvalidArgumentException;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\CheckResult;
 use OpenSeam\Core\Sampler\Drawing;
 use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Sampler\GradedCheck;
@@ -182,21 +183,16 @@ final class SamplerTest extends TestCase
     public function test_the_finer_step_that_would_decide_is_offered(): void
     {
         $asked = ['millimetre' => 0, 'thirty-second' => 0, 'magnifier' => 0];
-        foreach ([[Unit::Inch, 1 / 16, '/16'], [Unit::Millimetre, 1.0, '']] as [$unit, $step, $part]) {
-            for ($n = 0; $n <= 60; $n++) {
-                $typed = fn (float $mm): string => $unit === Unit::Inch ? ((int) round($mm / 25.4 * 16)).$part : (string) (int) round($mm);
-                foreach ([['first-seam', 'seam', 'start-in', 'start', 1], ['first-seam', 'seam', 'tail', 'tail', 1], ['guides', 'half', 'allowance', 'width', 3], ['double-hem', 'hem', 'depth', 'depth', 4]] as [$lesson, $row, $reading, $check, $size]) {
-                    $mm = $n * ($unit === Unit::Inch ? 25.4 / 16 : 1.0);
-                    if ($mm > 40) {
-                        continue;
-                    }
-                    $judge = fn (array $values): ?GradedCheck => array_values(array_filter(self::grade($lesson, ["$row.$reading" => $values], $unit)->checks, fn (GradedCheck $c): bool => $c->key() === "$row.$check"))[0] ?? null;
-                    $found = $judge(array_fill(0, $size, $typed($mm)))?->result;
-                    foreach (['millimetre' => 0.5, 'thirty-second' => 0.5, 'magnifier' => 0.1] as $word => $limit) {
-                        if (str_contains((string) $found?->again, $word) && $found?->judgement->verdict === Verdict::Unsure) {
+        $checks = [['first-seam', 'seam.start-in', 'seam.start', 1], ['first-seam', 'seam.tail', 'seam.tail', 1], ['guides', 'half.allowance', 'half.width', 3], ['double-hem', 'hem.depth', 'hem.depth', 4]];
+        foreach ([[Unit::Inch, 25.4 / 16, '%d/16'], [Unit::Millimetre, 1.0, '%d']] as [$unit, $step, $typed]) {
+            foreach (range(0, (int) (40 / $step)) as $n) {
+                foreach ($checks as [$lesson, $reading, $check, $size]) {
+                    $judge = fn (string $text): ?CheckResult => array_column(array_map(fn (GradedCheck $c): array => [$c->key(), $c->result], self::grade($lesson, [$reading => array_fill(0, $size, $text)], $unit)->checks), 1, 0)[$check] ?? null;
+                    $found = $judge(sprintf($typed, $n));
+                    foreach ($found?->judgement->verdict === Verdict::Unsure ? ['millimetre' => 0.5, 'thirty-second' => 0.5, 'magnifier' => 0.1] : [] as $word => $limit) {
+                        if (str_contains((string) $found?->again, $word)) {
                             $asked[$word]++;
-                            $closer = $judge(array_fill(0, $size, sprintf('%.4f mm ±%s', round($mm / ($unit === Unit::Inch ? 25.4 / 16 : 1.0)) * ($unit === Unit::Inch ? 25.4 / 16 : 1.0), $limit)))?->result;
-                            self::assertNotSame(Verdict::Unsure, $closer?->judgement->verdict, "$lesson $check $mm");
+                            self::assertNotSame(Verdict::Unsure, $judge(sprintf('%.4f mm ±%s', $n * $step, $limit))?->judgement->verdict, "$lesson $check $n");
                         }
                     }
                 }
