@@ -24,6 +24,7 @@ final class HandTest extends BrowserCase
         foreach (['Samplers' => 'Look for', 'Room' => 'What works', 'Workshop' => 'Guide finder'] as $place => $there) {
             $browser->press($place);
             $browser->until("$place with the class in hand", fn (): bool => $this->inHand($browser) === 'Saturday long course' && ! str_contains($browser->driver->getCurrentURL(), 'today'));
+            $place === 'Samplers' && $browser->see('Materials for Saturday long course');
             unset($there);
         }
         $browser->driver->navigate()->refresh();

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useMe, useRoom } from '../../api/queries'
+import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { FeetTable } from './FeetTable'
@@ -22,7 +23,7 @@ export type Editing = { machine: View['MachineView'] | null } | { foot: View['Fo
 /** The room: what works with what, what is short, and the care of the machines. */
 export default function RoomPage() {
     const me = useMe()
-    const room = useRoom(me.data?.classes[0]?.id)
+    const room = useRoom(useClassInHand(me.data?.classes ?? [])?.id)
     const [search] = useSearchParams()
     const [editing, setEditing] = useState<Editing | null>(null)
     const shown = search.get('show') ?? 'works'

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../api/client'
 import { useLessons, useMe } from '../../api/queries'
+import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -12,7 +13,7 @@ type Named = View['NamedView']
 /** The lessons on the shelf, each as its drawing, by strand; by skill, foot or stitch where one is wanted. */
 export default function SamplersPage() {
     const lessons = useLessons()
-    const first = useMe().data?.classes[0]
+    const inHand = useClassInHand(useMe().data?.classes ?? [])
     const [skill, setSkill] = useState('')
     const [foot, setFoot] = useState('')
     const [stitch, setStitch] = useState('')
@@ -30,7 +31,7 @@ export default function SamplersPage() {
                 <Choice label={t('Stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
             </div>
             <div className="print-acts">
-                {first !== undefined && <Link className="act" to={`/materials/${first.id}`}>{t('Materials for {class}', { class: first.title })}</Link>}
+                {inHand !== undefined && <Link className="act" to={`/materials/${inHand.id}`}>{t('Materials for {class}', { class: inHand.title })}</Link>}
                 <Link className="quiet-act" to="/samplers/shelf">{t('Bring or take bundles')}</Link>
                 <a className="quiet-act" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</a>
                 <a className="quiet-act" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</a>

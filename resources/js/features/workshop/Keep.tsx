@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange, useClass, useLessons, useMe } from '../../api/queries'
+import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 
@@ -18,7 +19,8 @@ export function Keep({ tool, text, refused }: Props) {
     const [said, setSaid] = useState('')
     const lessons = useLessons()
     const me = useMe()
-    const classId = useParams().classId ?? me.data?.classes[0]?.id ?? ''
+    const inHand = useClassInHand(me.data?.classes ?? [])
+    const classId = useParams().classId ?? inHand?.id ?? ''
     const students = useClass(classId)
     const keep = useChange(async () => {
         if (text === null) return
