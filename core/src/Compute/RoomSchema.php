@@ -39,8 +39,9 @@ final class RoomSchema
             'zigzag_length' => Schema::oneOf('what its length dial means by a zigzag’s length', ['per-stroke', 'per-cycle']),
             'magnets_allowed' => ['type' => 'boolean', 'description' => 'the manual allows magnets near it'],
             'stitch_names' => ['type' => 'object', 'description' => 'its own number or letter of each stitch it has, by stitch id', 'additionalProperties' => ['type' => 'string', 'maxLength' => 20]],
+            'also' => Schema::list('what else it has and is shown on it', Schema::oneOf('part', Machine::ALSO), 0, count(Machine::ALSO)),
         ], ['name', 'mount', 'widest_swing_mm', 'shortest_stitch_mm', 'longest_stitch_mm', 'fixed_zigzags', 'needle_positions_mm', 'tension_mark', 'slot_mm', 'plate_lines_mm',
-            'buttonhole', 'buttonhole_starts', 'longest_buttonhole_mm', 'feed_drop', 'strokes_per_minute', 'bobbin', 'bobbin_metres', 'zigzag_length', 'magnets_allowed', 'stitch_names']);
+            'buttonhole', 'buttonhole_starts', 'longest_buttonhole_mm', 'feed_drop', 'strokes_per_minute', 'bobbin', 'bobbin_metres', 'zigzag_length', 'magnets_allowed', 'stitch_names', 'also']);
     }
 
     /** @return array<string, mixed> of a foot; what is left out is usual for its kind */

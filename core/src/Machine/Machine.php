@@ -18,11 +18,15 @@ final readonly class Machine
 
     public const BUTTONHOLES = ['none', 'one-step', 'four-step'];
 
+    /** What else some machines have and a teacher shows: common practice, no source. */
+    public const ALSO = ['start-stop', 'speed-slide', 'needle-threader', 'stretch-lever', 'free-arm'];
+
     /**
      * @param  list<array{width_mm: float, length_mm: float, name: string}>  $fixedZigzags  the only zigzags there are; empty: width is free
      * @param  list<float>  $positionsMm  needle positions from the centre, left negative
      * @param  list<float>  $plateLinesMm  distances of the plate's guide lines from the centre needle
      * @param  array<string, string>  $stitchNames  its own number or letter of every stitch it has
+     * @param  list<string>  $also  of ALSO
      */
     private function __construct(
         public string $name,
@@ -51,6 +55,7 @@ final readonly class Machine
         /** The manual allows magnets near it. */
         public bool $magnetsAllowed,
         public array $stitchNames,
+        public array $also = [],
     ) {}
 
     /**
@@ -95,7 +100,7 @@ final readonly class Machine
             self::oneOf($d, 'feed_drop', self::FEED_DROP, 'none'),
             self::mm($d, 'strokes_per_minute', 800.0, 50, 6000, 'strokes a minute'), $d->text('bobbin', ''), self::mm($d, 'bobbin_metres', 30.0, 1, 500, 'm'),
             self::oneOf($d, 'zigzag_length', ['per-stroke', 'per-cycle'], 'per-stroke') === 'per-cycle', $d->flag('magnets_allowed', $drive !== Drive::Computerised),
-            self::names($d, $straight),
+            self::names($d, $straight), self::also($d),
         );
     }
 
@@ -108,7 +113,7 @@ final readonly class Machine
             'needle_positions_mm' => $this->positionsMm, 'tension_mark' => $this->tensionMark, 'slot_mm' => $this->slotHalfMm * 2, 'plate_lines_mm' => $this->plateLinesMm,
             'buttonhole' => $this->buttonhole, 'buttonhole_starts' => $this->buttonholeStarts, 'longest_buttonhole_mm' => $this->longestButtonholeMm,
             'feed_drop' => $this->feedDrop, 'strokes_per_minute' => $this->strokesPerMinute, 'bobbin' => $this->bobbin, 'bobbin_metres' => $this->bobbinMetres,
-            'zigzag_length' => $this->lengthPerCycle ? 'per-cycle' : 'per-stroke', 'magnets_allowed' => $this->magnetsAllowed, 'stitch_names' => $this->stitchNames,
+            'zigzag_length' => $this->lengthPerCycle ? 'per-cycle' : 'per-stroke', 'magnets_allowed' => $this->magnetsAllowed, 'stitch_names' => $this->stitchNames, 'also' => $this->also,
         ];
     }
 
@@ -128,6 +133,17 @@ final readonly class Machine
         }
 
         return $best;
+    }
+
+    /** @return list<string> */
+    private static function also(Data $d): array
+    {
+        $also = $d->has('also') ? $d->texts('also') : [];
+        foreach ($also as $i => $one) {
+            in_array($one, self::ALSO, true) || throw InputError::at($d->path("also[$i]"), $one, 'It must be one of: '.implode(', ', self::ALSO).'.');
+        }
+
+        return array_values(array_unique($also));
     }
 
     /** @return array<string, string> */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Machine;
 
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\DialTranslator;
 use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\Guide;
 use OpenSeam\Core\Machine\GuideFinder;
+use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
 use OpenSeam\Core\Tests\Support\RoomFixtures as Made;
@@ -21,6 +23,7 @@ final class MachineTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function wrong(): iterable
     {
+        yield 'something it cannot have' => [['also' => ['wings']], 'also[0]', 'free-arm'];
         yield 'drive' => [['drive' => 'steam'], 'drive', 'mechanical'];
         yield 'swing' => [['widest_swing_mm' => 13], 'widest_swing_mm', 'from 0 to 12'];
         yield 'negative' => [['longest_stitch_mm' => -4], 'longest_stitch_mm', 'from 1 to 12'];
@@ -145,5 +148,13 @@ final class MachineTest extends TestCase
         // 38.1 mm lies beyond every plate line: the magnet, set with a ruler.
         self::assertSame('magnetic guide, set with a ruler', GuideFinder::find(38.1, GuideFinder::guidesOf(Made::machine(), $feet), [0.0])[0]['id']);
         self::assertSame('Quarter-inch: right edge', GuideFinder::find(6.35, GuideFinder::guidesOf(Made::machine(), $feet), [0.0])[0]['id']);
+    }
+
+    public function test_what_else_it_has_is_kept(): void
+    {
+        $machine = Machine::read(Data::of(['drive' => 'mechanical', 'also' => ['free-arm', 'needle-threader', 'free-arm']]));
+        self::assertSame(['free-arm', 'needle-threader'], $machine->also);
+        self::assertSame($machine->also, Machine::read(Data::of($machine->facts()))->also);
+        self::assertSame([], Machine::read(Data::of(['drive' => 'mechanical']))->also);
     }
 }

@@ -2088,6 +2088,8 @@ export interface components {
             stitch_names: {
                 [key: string]: string;
             };
+            /** @description what else it has and is shown on it */
+            also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
         };
         FootFacts: {
             /** @description what it is called in the room */
@@ -8620,6 +8622,8 @@ export interface operations {
                         stitch_names?: {
                             [key: string]: string;
                         };
+                        /** @description what else it has and is shown on it */
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
                     };
                     foot: {
                         /** @description what it is called in the room */
@@ -9296,6 +9300,8 @@ export interface operations {
                         stitch_names?: {
                             [key: string]: string;
                         };
+                        /** @description what else it has and is shown on it */
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
                     };
                     /** @description of the room */
                     feet: {
@@ -10731,6 +10737,8 @@ export interface operations {
                         stitch_names?: {
                             [key: string]: string;
                         };
+                        /** @description what else it has and is shown on it */
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
                     };
                     to: {
                         /** @description what it is called in the room */
@@ -10802,6 +10810,8 @@ export interface operations {
                         stitch_names?: {
                             [key: string]: string;
                         };
+                        /** @description what else it has and is shown on it */
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
                     };
                     /**
                      * @description kind

@@ -1,3 +1,4 @@
+import { Checkbox } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -12,7 +13,15 @@ type Facts = View['MachineFacts']
 const FRESH: Facts = {
     name: '', drive: 'mechanical', mount: 'snap-low', widest_swing_mm: 5, shortest_stitch_mm: 0.3, longest_stitch_mm: 4, fixed_zigzags: [], needle_positions_mm: [0], tension_mark: '4', slot_mm: 7,
     plate_lines_mm: [10, 13, 16, 19], buttonhole: 'four-step', buttonhole_starts: '', longest_buttonhole_mm: 25, feed_drop: 'drops', strokes_per_minute: 800, bobbin: '', bobbin_metres: 30, zigzag_length: 'per-stroke',
-    magnets_allowed: false, stitch_names: { straight: '', basting: '', zigzag: '', satin: '' },
+    magnets_allowed: false, stitch_names: { straight: '', basting: '', zigzag: '', satin: '' }, also: [],
+}
+/** What else it has, with what is said when it is shown. */
+const ALSO: Record<Facts['also'][number], [string, string]> = {
+    'start-stop': [t('start and stop key'), t('unplug the pedal; speed slide to its slowest before the first press')],
+    'speed-slide': [t('speed slide'), t('slowest for a first seam')],
+    'needle-threader': [t('needle threader'), t('needle at its highest, foot down; never forced')],
+    'stretch-lever': [t('stretch lever or key'), t('off again after a stretch stitch')],
+    'free-arm': [t('free arm'), t('table off for a sleeve or a leg')],
 }
 const named = (ids: string[]) => ids.map((id) => ({ id, title: t(id === '' ? 'unknown' : id) }))
 
@@ -83,6 +92,9 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 <label className="choice">{t('Bobbin')}<input value={facts.bobbin} maxLength={30} onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })} /></label>
                 <NumberField label={t('on a full bobbin')} value={typed.bobbin_metres} min={1} max={500} step={1} unit="m" onChange={write('bobbin_metres')} slider={false} />
                 <label className="tick wide"><input type="checkbox" checked={facts.magnets_allowed} onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })} /> {t('its manual allows magnets near it')}</label>
+                {(Object.keys(ALSO) as (keyof typeof ALSO)[]).map((one) => (
+                    <Checkbox key={one} className="wide" color="var(--chalk)" checked={facts.also.includes(one)} label={ALSO[one][0]} description={ALSO[one][1]} onChange={(e) => setFacts({ ...facts, also: e.currentTarget.checked ? [...facts.also, one] : facts.also.filter((x) => x !== one) })} />
+                ))}
             </div>
             <fieldset className="stitch-names">
                 <legend>{t('Stitches it has, with its own number or letter')}</legend>
