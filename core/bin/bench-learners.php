@@ -6,6 +6,7 @@ declare(strict_types=1);
 // end, and how far what was said of them was true. php core/bin/bench-learners.php [learners a world, default 200]
 
 use OpenSeam\Core\NextLesson\SimulatedCourse;
+use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Tests\Support\Worlds\Dice;
 use OpenSeam\Core\Tests\Support\Worlds\Trial;
 use OpenSeam\Core\Tests\Support\Worlds\World;
@@ -34,7 +35,9 @@ foreach ([1, 2, 8] as $times) {
         return true;
     };
 }
-printf("%d learners a world, the course of 27 lessons; known: share of the 40 skills that are there at the end;\nfalse: of those called sure, the share that is not there; Brier: of the next showing, and of the base rate\n", $learners);
+$course = Fixtures::bundle()->courses['stitches-first']['lessons'];
+$skills = count(array_unique(array_merge([], ...array_map(fn (string $id): array => Fixtures::bundle()->lesson($id)->teaches, $course))));
+printf("%d learners a world, the course of %d lessons; known: share of the %d skills that are there at the end;\nfalse: of those called sure, the share that is not there; Brier: of the next showing, and of the base rate\n", $learners, count($course), $skills);
 foreach (World::cases() as $world) {
     printf("\n%s\n  %-20s %7s %8s %8s %7s %7s %7s %7s\n", $world->value, '', 'known', 'samples', 'minutes', 'sure', 'false', 'Brier', 'base');
     $trials = [];
