@@ -56,7 +56,7 @@ export function ClearanceTool({ room }: ToolProps) {
                     <>
                         <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}><strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong> {t('left {l}, right {r}', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}</p>
                         <FootOpening
-                            left={foot.opening_left_mm} right={foot.opening_right_mm} position={n.position ?? 0} width={width} needle={(n.needle ?? 80) / 100} length={Math.max(0.4, n.length ?? 2)}
+                            left={a.margin_left_mm === null ? REACH : foot.opening_left_mm} right={a.margin_right_mm === null ? REACH : foot.opening_right_mm} position={n.position ?? 0} width={width} needle={(n.needle ?? 80) / 100} length={Math.max(0.4, n.length ?? 2)}
                             verdict={strike ? 'strike' : a.verdict} scale={SCALE} reach={REACH} height={230} label={t('Needle path in the opening of {foot}, seen from above: {verdict}', { foot: foot.name, verdict: t(SAY[a.verdict] ?? a.verdict) })}
                         />
                         <ScaleBar mm={5} scale={SCALE} />
