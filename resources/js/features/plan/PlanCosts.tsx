@@ -17,7 +17,7 @@ export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
                         onClick={() => { if (!on || more > 0) onLay({ ...p.wishes, sure: c.sure, sessions: Math.max(p.sessions.length, c.sessions) }) }}
                     >
                         <strong>{c.sure === null ? t('One sample each') : t('So that {n} of 10 are sure', { n: tenths(c.sure) })}</strong>
-                        <span>{c.sessions === 1 ? t('1 session') : t('{n} sessions', { n: c.sessions })}{c.samples !== null && ` · ${t('{n} samples a student', { n: c.samples })}`}</span>
+                        <span>{c.sessions === 1 ? t('1 session') : t('{n} sessions', { n: c.sessions })}{c.samples !== null && ` · ${t('{n} more samples a student', { n: c.samples })}`}</span>
                         <small>{more > 0 ? (more === 1 ? t('lays it out with 1 date more') : t('lays it out with {n} dates more', { n: more })) : on ? t('this is the plan') : t('lays it out so')}</small>
                     </button>
                 )
