@@ -15,12 +15,16 @@ use App\Support\Taught;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanMender;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Deadline;
 
 /** What each way of planning costs in sessions: one sample of each lesson, or time to sew again for a share of the class. */
 final readonly class CostPlan
 {
     /** More sessions than any class has. */
     private const SESSIONS = 60;
+
+    /** For each way; where fewer sessions are not ruled out by then, the fewest found are told. */
+    private const SECONDS = 0.5;
 
     /** Where the plan keeps no time for repeats: eight in ten. */
     private const USUAL = 0.8;
@@ -44,7 +48,8 @@ final readonly class CostPlan
         $costs = [];
         foreach ([null, $plan->repeats()->sure ?? self::USUAL] as $sure) {
             $repeats = $sure === null || $rest === [] ? new Repeats : ($this->repeats)($class, $room, $rest, max($usable), $sure);
-            $laid = CourseLayout::of($to($repeats), $usable, $wishes);
+            $deadline = Deadline::in(self::SECONDS);
+            $laid = CourseLayout::of($to($repeats), $usable, $wishes, fn (): bool => ! $deadline->passed());
             $costs[] = new PlanCostView($sure, $begun + $laid->plan->count() + $repeats->sessions, $laid->plan->proven, array_sum($repeats->minutes), $repeats->samples);
         }
 

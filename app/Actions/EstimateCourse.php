@@ -12,6 +12,7 @@ use App\Support\Shelf;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 
 /** How many sessions a course would take a class that is not there yet. */
@@ -19,6 +20,9 @@ final readonly class EstimateCourse
 {
     /** More sessions than any class has. */
     private const SESSIONS = 60;
+
+    /** For the sessions with time to sew again: each change of the form asks anew. */
+    private const SECONDS = 0.5;
 
     /** The share of a class that is to have it done, where the time for repeats is told too. */
     private const SURE = 0.8;
@@ -46,7 +50,8 @@ final readonly class EstimateCourse
             $usable = array_map(fn (int $i): float => $class->frame()->usable($i, $minutes), range(0, self::SESSIONS - 1));
             $laid = CourseLayout::of($lessons, $usable, $wishes);
             $repeats = ($this->repeats)($class, $room, array_values(array_diff(array_column($lessons, 'id'), $wishes->home)), max($usable), self::SURE);
-            $sure = CourseLayout::of($room->lessons($this->shelf, $class->course, $repeats), $usable, $wishes);
+            $deadline = Deadline::in(self::SECONDS);
+            $sure = CourseLayout::of($room->lessons($this->shelf, $class->course, $repeats), $usable, $wishes, fn (): bool => ! $deadline->passed());
         } catch (InputError $e) {
             throw $this->shelf->inTitles($e);
         }
