@@ -26,9 +26,6 @@ final readonly class CostPlan
     /** For each way; where fewer sessions are not ruled out by then, the fewest found are told. */
     private const SECONDS = 0.5;
 
-    /** Where the plan keeps no time for repeats: eight in ten. */
-    private const USUAL = 0.8;
-
     public function __construct(private Shelf $shelf, private StudentRecords $records, private CountRepeats $repeats) {}
 
     /** @return list<PlanCostView> one sample each first */
@@ -46,7 +43,7 @@ final readonly class CostPlan
         $to = fn (Repeats $repeats): array => PlanMender::toCome($room->lessons($this->shelf, $class->course, $repeats), $taught->all());
         $rest = array_values(array_diff(array_column($to(new Repeats), 'id'), $wishes->home));
         $costs = [];
-        foreach ([null, $plan->repeats()->sure ?? self::USUAL] as $sure) {
+        foreach ([null, $plan->repeats()->sure ?? Repeats::USUAL] as $sure) {
             $repeats = $sure === null || $rest === [] ? new Repeats : ($this->repeats)($class, $room, $rest, max($usable), $sure);
             $deadline = Deadline::in(self::SECONDS);
             $laid = CourseLayout::of($to($repeats), $usable, $wishes, fn (): bool => ! $deadline->passed());

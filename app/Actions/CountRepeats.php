@@ -49,7 +49,7 @@ final readonly class CountRepeats
 
         $again = RepeatMinutes::of($minutes, $more, $this->expected($rest), (float) $samples, $longest);
 
-        return new Repeats($sure, $again->beside, $samples, $longest > 0 ? (int) ceil($again->over / $longest) : 0);
+        return new Repeats($sure, $again->beside, $samples, $again->sessions($longest));
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Http\Resources\EstimateView;
 use App\Http\Resources\NamedView;
 use App\Models\SewingClass;
 use App\Support\ClassRoom;
+use App\Support\Repeats;
 use App\Support\Shelf;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Planning\CourseLayout;
@@ -23,9 +24,6 @@ final readonly class EstimateCourse
 
     /** For the sessions with time to sew again: each change of the form asks anew. */
     private const SECONDS = 0.5;
-
-    /** The share of a class that is to have it done, where the time for repeats is told too. */
-    private const SURE = 0.8;
 
     public function __construct(private Shelf $shelf, private FurnishRoom $furnish, private CountRepeats $repeats) {}
 
@@ -49,7 +47,7 @@ final readonly class EstimateCourse
             $wishes->check($this->shelf->order($class->course), self::SESSIONS);
             $usable = array_map(fn (int $i): float => $class->frame()->usable($i, $minutes), range(0, self::SESSIONS - 1));
             $laid = CourseLayout::of($lessons, $usable, $wishes);
-            $repeats = ($this->repeats)($class, $room, array_values(array_diff(array_column($lessons, 'id'), $wishes->home)), max($usable), self::SURE);
+            $repeats = ($this->repeats)($class, $room, array_values(array_diff(array_column($lessons, 'id'), $wishes->home)), max($usable), Repeats::USUAL);
             $deadline = Deadline::in(self::SECONDS);
             $sure = CourseLayout::of($room->lessons($this->shelf, $class->course, $repeats), $usable, $wishes, fn (): bool => ! $deadline->passed());
         } catch (InputError $e) {

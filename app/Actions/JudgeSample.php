@@ -45,11 +45,9 @@ final readonly class JudgeSample
     {
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
-        $corrected = false;
         $corrects = [];
         foreach ($records as $kept) {
             if ($kept->sample->id === $replaces) {
-                $corrected = true;
                 $corrects = $kept->chain;
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.
                 [$version, $drill] = [$kept->sample->lesson_version, $kept->sample->drill];
@@ -57,7 +55,7 @@ final readonly class JudgeSample
             }
         }
         $lesson = $this->lesson($lessonId, $version);
-        $corrected || self::checkDrill($lesson, $drill);
+        $corrects !== [] || self::checkDrill($lesson, $drill);
         // A search for a cause may have begun while the sample was still in hand.
         $found = array_merge([], ...array_values($this->cases->found([...$corrects, $id])));
         $readings = Readings::typed($lesson, $typed, $unit);

@@ -12,6 +12,9 @@ final readonly class Repeats
 
     public const MOST = 0.95;
 
+    /** Told where nobody has chosen a share: eight in ten. */
+    public const USUAL = 0.8;
+
     /**
      * @param  float|null  $sure  share of the class that is to have the course done; null: one sample of each lesson
      * @param  array<array-key, float>  $minutes  beside each lesson

@@ -16,6 +16,12 @@ final readonly class RepeatMinutes
      */
     private function __construct(public array $beside, public float $over) {}
 
+    /** Sessions of nothing but repeats that the rest takes. */
+    public function sessions(float $usable): int
+    {
+        return $usable > 0 ? (int) ceil($this->over / $usable - 1e-9) : 0;
+    }
+
     /**
      * @param  array<string, float>  $minutes  of each lesson for the class, one sample each
      * @param  array<string, float>  $more  minutes of one more sample without the demo, likewise

@@ -43,6 +43,7 @@ final class RepeatMinutesTest extends TestCase
         self::assertEqualsWithDelta(5.0, $again->beside['hard'] / $again->beside['easy'], 1e-3);
         // More than fits beside them: sessions of their own.
         self::assertEqualsWithDelta(10 * 30.0 - 2 * 75.0, RepeatMinutes::of($minutes, $minutes, ['easy' => 1.0, 'hard' => 3.0], 12.0, 105.0)->over, 1e-6);
-        self::assertSame(0.0, RepeatMinutes::of([], [], [], 0.0, 105.0)->over);
+        self::assertSame(2, RepeatMinutes::of($minutes, $minutes, ['easy' => 1.0, 'hard' => 3.0], 12.0, 105.0)->sessions(105.0));
+        self::assertSame([0.0, 0], [($none = RepeatMinutes::of([], [], [], 0.0, 105.0))->over, $none->sessions(105.0)]);
     }
 }
