@@ -124,6 +124,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('classes', [ClassController::class, 'store']);
             Route::get('classes/{class}', [ClassController::class, 'show']);
             Route::post('classes/{class}/students', [ClassController::class, 'addStudents']);
+            Route::put('classes/{class}/schools', [LessonController::class, 'choose']);
             Route::get('classes/{class}/plan', [PlanController::class, 'show']);
             Route::put('classes/{class}/plan', [PlanController::class, 'store']);
             Route::get('classes/{class}/forecast', [PlanController::class, 'forecast']);

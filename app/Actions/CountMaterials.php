@@ -71,7 +71,7 @@ final readonly class CountMaterials
         $metres = array_map(fn ($m): float => $m->bobbinMetres, array_values($room->machines));
 
         return ClassMaterials::of(
-            array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
+            array_map(fn (string $id): Lesson => $this->shelf->taught($shop->class)->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
             Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach,
         );
     }

@@ -44,7 +44,7 @@ final readonly class CountRepeats
         $minutes = $more = [];
         foreach ($rest as $id) {
             $minutes[$id] = $room->minutes($this->shelf, $id)->minutes;
-            $more[$id] = $minutes[$id] - $this->shelf->bundle()->lesson($id)->minutes->demo;
+            $more[$id] = $room->again($this->shelf, $id);
         }
 
         $again = RepeatMinutes::of($minutes, $more, $this->expected($rest), (float) $samples, $longest);

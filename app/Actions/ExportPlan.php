@@ -48,12 +48,12 @@ final readonly class ExportPlan
             $start = $session->starts_at->setTimezone($zone);
             $when = [$i + 1, $start->format('Y-m-d'), $start->format('H:i'), $session->endsAt()->setTimezone($zone)->format('H:i')];
             foreach ($session->lessonIds() as $id) {
-                $lesson = $this->shelf->bundle()->lesson($id);
+                $lesson = $this->shelf->taught($class)->lesson($id);
                 $minutes = $room->minutes($this->shelf, $id);
                 $line([...$when, $lesson->title, $minutes->minutes, $minutes->rounds, $lesson->foot]);
             }
             foreach ($session->homeIds() as $id) {
-                $line([$i + 1, 'at home', '', '', $this->shelf->bundle()->lesson($id)->title, 0, 0, $this->shelf->bundle()->lesson($id)->foot]);
+                $line([$i + 1, 'at home', '', '', $this->shelf->taught($class)->lesson($id)->title, 0, 0, $this->shelf->taught($class)->lesson($id)->foot]);
             }
             $session->lessonIds() === [] && $line([...$when, '', 0, 0, '']);
         }

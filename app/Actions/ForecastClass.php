@@ -114,7 +114,7 @@ final readonly class ForecastClass
     private function samples(SewingClass $class, ClassRoom $room, array $coming, CarbonImmutable $now): array
     {
         $minutes = fn (string $id): float => $room->minutes($this->shelf, $id)->minutes;
-        $more = array_map(fn (string $id): float => $minutes($id) - $this->shelf->bundle()->lesson($id)->minutes->demo, $this->shelf->order($class->course));
+        $more = array_map(fn (string $id): float => $room->again($this->shelf, $id), $this->shelf->order($class->course));
         $frame = $class->frame();
 
         return SampleRoom::by(array_map(fn (PlanSession $s): array => [

@@ -15,6 +15,8 @@ use App\Support\StudentRecords;
 use DateTimeImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Way;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
@@ -38,10 +40,11 @@ final readonly class JudgeSample
      * @param  int|null  $version  of the lesson that was sewn; null: of the sample that is corrected, or today's
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      * @param  string|null  $drill  sewn instead of the whole lesson; of the sample that is corrected, where one is
+     * @param  Way|null  $way  it was sewn in; null: of the sample that is corrected, or as the class is taught
      *
-     * @throws InputError naming the reading that does not fit, a check or drill that is not there, or a version that never was
+     * @throws InputError naming the reading that does not fit, a check, drill or school that is not there, or a version that never was
      */
-    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null): JudgedSample
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null, ?Way $way = null): JudgedSample
     {
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
@@ -50,11 +53,16 @@ final readonly class JudgeSample
             if ($kept->sample->id === $replaces) {
                 $corrects = $kept->chain;
                 // A correction is of what was sewn then, whatever is on the shelf or assigned today.
-                [$version, $drill] = [$kept->sample->lesson_version, $kept->sample->drill];
+                [$version, $drill, $way] = [$kept->sample->lesson_version, $kept->sample->drill, Way::read(Data::of($kept->sample->way ?? []))];
                 $kept->sample->lesson === $lessonId || throw InputError::at('lesson', $lessonId, "A correction is for the lesson of the sample it corrects: {$kept->sample->lesson}.");
             }
         }
         $lesson = $this->lesson($lessonId, $version);
+        $lesson = match (true) {
+            $way === null => Shelf::inWay($lesson, new Way($class->lesson_schools[$lesson->id] ?? [])),
+            $corrects === [] => $lesson->in($way),
+            default => Shelf::inWay($lesson, $way),
+        };
         $corrects !== [] || self::checkDrill($lesson, $drill);
         // A search for a cause may have begun while the sample was still in hand.
         $found = array_merge([], ...array_values($this->cases->found([...$corrects, $id])));

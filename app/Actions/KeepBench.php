@@ -82,7 +82,7 @@ final readonly class KeepBench
             // However many students, one query each.
             $moved === [] || Enrolment::query()->upsert($moved, ['id'], ['machine_id']);
             $given === [] || LessonAssignment::query()->insert($given);
-            BenchPlan::query()->whereKey($bench->kept->id)->update(['seats' => json_encode($kept, JSON_THROW_ON_ERROR), 'tape' => json_encode($bench->tape($this->shelf->bundle()), JSON_THROW_ON_ERROR)]);
+            BenchPlan::query()->whereKey($bench->kept->id)->update(['seats' => json_encode($kept, JSON_THROW_ON_ERROR), 'tape' => json_encode($bench->tape($this->shelf->taught($bench->reading->class)), JSON_THROW_ON_ERROR)]);
             $bench->kept->seats = $kept;
 
             return $bench;

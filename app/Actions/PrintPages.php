@@ -74,12 +74,12 @@ final readonly class PrintPages
     public function class(SewingClass $class, string $what, Format $format, LongJob $job): string
     {
         $sheet = new Sheet($format, $class->name);
-        $lessons = array_map(fn (string $id): Lesson => $this->shelf->bundle()->lesson($id), $this->shelf->order($class->course));
+        $lessons = array_map(fn (string $id): Lesson => $this->shelf->taught($class)->lesson($id), $this->shelf->order($class->course));
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
             'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, Unit::Millimetre))),
             'materials' => $this->shopping($sheet, $class),
-            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->bundle()->lesson(...)),
+            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };

@@ -40,7 +40,7 @@ final readonly class RecordSample
     {
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             Student::lock([$student->id]);
-            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill);
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill, $new->way);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }
@@ -81,7 +81,7 @@ final readonly class RecordSample
             // A correction is of what was sewn then: same session, lesson, version and drill.
             'plan_session_id' => $old === null ? ($inHand?->isOpen($now) === true ? $inHand->session->id : null) : $old->plan_session_id,
             'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $old === null ? $new->drill : $old->drill,
-            'turn' => Sample::nextTurn($student->id),
+            'way' => $judged->lesson->way->isUsual() ? null : $judged->lesson->way->facts(), 'turn' => Sample::nextTurn($student->id),
             'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
         ]);
         $readings = [];

@@ -54,14 +54,15 @@ final readonly class SeatSession
     private function problem(ClassReading $reading, BenchPlan $kept, RoomBook $room, array $held): BenchProblem
     {
         $wants = $at = $lessons = [];
+        $taught = $this->shelf->taught($reading->class);
         foreach ($reading->students as $id => $s) {
             if (isset($kept->away[$id])) {
                 continue;
             }
-            $wants[$id] = self::wants($s, $held[$id]['lesson'] ?? null, fn (string $l): bool => $room->cannot($this->shelf->bundle()->lesson($l)) === null);
+            $wants[$id] = self::wants($s, $held[$id]['lesson'] ?? null, fn (string $l): bool => $room->cannot($taught->lesson($l)) === null);
             $s->enrolment->machine_id === null || $at[$id] = $s->enrolment->machine_id;
             foreach (array_keys($wants[$id]) as $lesson) {
-                $lessons[$lesson] ??= $this->shelf->bundle()->lesson((string) $lesson);
+                $lessons[$lesson] ??= $taught->lesson((string) $lesson);
             }
         }
 

@@ -100,6 +100,6 @@ final readonly class ShowBench
     /** @return list<TapePieceView> */
     private function tape(Bench $bench): array
     {
-        return array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $bench->reading->words), $bench->tape($this->shelf->bundle()));
+        return array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $bench->reading->words), $bench->tape($this->shelf->taught($bench->reading->class)));
     }
 }

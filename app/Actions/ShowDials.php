@@ -29,11 +29,31 @@ final readonly class ShowDials
         }
         $book ??= RoomBook::read();
 
-        return array_values($book->machines->map(fn (Machine $m): DialView => new DialView(
-            $m->id, $m->name,
-            array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($m->core(), $need, $book), $lesson->sews)))),
-            $book->cannotOn($lesson, $m->id),
-        ))->all());
+        return array_values($book->machines->map(function (Machine $m) use ($lesson, $book): DialView {
+            $here = $book->onMachine($lesson, $m->id) ?? $lesson;
+
+            return new DialView(
+                $m->id, $m->name,
+                array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($m->core(), $need, $book), $here->sews)))),
+                $book->cannotOn($lesson, $m->id), $this->instead($lesson, $here),
+            );
+        })->all());
+    }
+
+    /** In which other way it is sewn there. */
+    private function instead(Lesson $lesson, Lesson $here): ?string
+    {
+        if ($here->way->stitches !== [] && $lesson->way->stitches === []) {
+            return Words::in()->say('dial.own', ['n' => (string) count($here->way->stitches)]);
+        }
+        foreach ($here->settings as $setting) {
+            $school = $setting->inUse();
+            if ($school !== null && in_array($school->id, $here->way->schools, true) && ! in_array($school->id, $lesson->way->schools, true)) {
+                return Words::in()->say('dial.instead', ['setting' => $setting->name, 'value' => $setting->value]);
+            }
+        }
+
+        return $here === $lesson ? null : Words::in()->say('dial.usual');
     }
 
     private function say(CoreMachine $m, SewNeed $need, RoomBook $book): ?string

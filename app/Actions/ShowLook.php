@@ -21,6 +21,7 @@ use App\Support\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -31,11 +32,13 @@ final readonly class ShowLook
     public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
 
     /**
+     * @param  string|null  $machine  it was sewn on; null: where the student sits
+     * @param  list<string>|null  $schools  it was sewn by; null: as the class is taught, or another way where that machine needs one
      * @param  string|null  $replaces  the sample that is corrected: its lesson, version and drill, whatever is assigned now
      *
      * @throws InputError for a lesson that is not known, or a sample that cannot be corrected
      */
-    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit, ?int $version = null, ?string $replaces = null): LookView
+    public function __invoke(SewingClass $class, string $student, ?string $lesson, Unit $unit, ?int $version = null, ?string $replaces = null, ?string $machine = null, ?array $schools = null): LookView
     {
         $reading = ($this->read)($class, $unit);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
@@ -45,12 +48,12 @@ final readonly class ShowLook
         }
         $order = $this->shelf->order($class->course);
         $asked = $lesson ?? $s->lesson() ?? $order[count($order) - 1];
-        $found = $this->shelf->bundle()->lesson($asked);
-        $found = $version === null || $version === $found->version ? $found : $this->shelf->earlier($asked, $version) ?? $found;
+        $room = RoomBook::read();
+        $at = $machine ?? $s->enrolment->machine_id;
+        $found = $old !== null ? $this->shelf->sewn($old->sample) ?? $this->shelf->bundle()->lesson($asked) : $this->taught($class, $asked, $version, $schools, $room, $at);
         $drill = $old !== null ? $old->sample->drill : ($asked === $s->lesson() ? $s->drill() : null);
         $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked && $k !== $old));
         $after = $reading->after($student);
-        $room = RoomBook::read();
 
         return new LookView(
             $student, $s->enrolment->student->name, $s->enrolment->seat,
@@ -59,13 +62,29 @@ final readonly class ShowLook
             count($earlier) + 1,
             $this->views->inHand($s, $reading->words),
             array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse($earlier)),
-            $s->enrolment->machine_id,
+            $at,
             array_values($room->machines->map(MachineView::of(...))->all()),
             $after === null ? null : new NamedView($after->enrolment->student_id, $after->enrolment->student->name),
-            $room->cannot($found) ?? $room->cannotOn($found, $s->enrolment->machine_id),
+            $room->cannot($found) ?? $room->cannotOn($found, $at),
             array_values($room->feet->map(FootView::of(...))->all()),
             $old === null ? null : self::replaced($old, $found, $unit),
         );
+    }
+
+    /**
+     * The lesson as it is sewn at a machine.
+     *
+     * @param  list<string>|null  $schools
+     *
+     * @throws InputError for a school it does not name
+     */
+    private function taught(SewingClass $class, string $asked, ?int $version, ?array $schools, RoomBook $room, ?string $machine): Lesson
+    {
+        $today = $this->shelf->bundle()->lesson($asked);
+        $lesson = $version === null || $version === $today->version ? $today : $this->shelf->earlier($asked, $version) ?? $today;
+        $lesson = $schools === null ? Shelf::inWay($lesson, new Way($class->lesson_schools[$asked] ?? [])) : $lesson->in(new Way($schools));
+
+        return ($schools === null ? $room->onMachine($lesson, $machine) : $room->fromItsStitches($lesson, $machine)) ?? $lesson;
     }
 
     /** @param  list<KeptSample>  $samples  that count */

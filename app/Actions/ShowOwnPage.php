@@ -15,6 +15,7 @@ use App\Printing\Format;
 use App\Support\Clock;
 use App\Support\CurrentStudio;
 use App\Support\Link;
+use App\Support\RoomBook;
 use App\Support\Shelf;
 use App\Support\StudentReading;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -34,7 +35,7 @@ final readonly class ShowOwnPage
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
             $reading = ($this->read)($class, Unit::Millimetre, $enrolment->student_id);
             $s = $reading->students[$enrolment->student_id];
-            $lesson = $this->lesson($s);
+            $lesson = $this->lesson($class, $s);
             $inHand = $this->views->inHand($s, $reading->words, true);
             $next = array_values(array_filter($reading->sessions, fn ($p): bool => $p->starts_at > $reading->now))[0] ?? null;
 
@@ -57,16 +58,19 @@ final readonly class ShowOwnPage
     {
         return $this->within($token, function (Enrolment $enrolment) use ($format): string {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
-            $lesson = $this->lesson(($this->read)($class, Unit::Millimetre, $enrolment->student_id)->students[$enrolment->student_id])
+            $lesson = $this->lesson($class, ($this->read)($class, Unit::Millimetre, $enrolment->student_id)->students[$enrolment->student_id])
                 ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
 
             return $this->print->lesson($lesson, 'sampler', $format);
         });
     }
 
-    private function lesson(StudentReading $s): ?Lesson
+    /** As it is sewn at the machine where the student sits. */
+    private function lesson(SewingClass $class, StudentReading $s): ?Lesson
     {
-        return $s->lesson() === null ? null : $this->shelf->bundle()->lessons[$s->lesson()] ?? null;
+        $lesson = $s->lesson() === null ? null : $this->shelf->taught($class)->lessons[$s->lesson()] ?? null;
+
+        return $lesson === null ? null : RoomBook::read($class->studio_id)->onMachine($lesson, $s->enrolment->machine_id) ?? $lesson;
     }
 
     /**

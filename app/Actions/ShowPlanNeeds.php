@@ -28,13 +28,15 @@ final readonly class ShowPlanNeeds
             $machines = 0;
             $feet = [];
             foreach ($session->lessonIds() as $id) {
-                $fit = $shop->room->forLesson($this->shelf->bundle()->lesson($id));
-                $places = $this->shelf->bundle()->lesson($id)->machine ? min($shop->students, $fit->places) : 0;
+                $fit = $shop->room->forLesson($this->shelf->taught($class)->lesson($id));
+                $places = $this->shelf->taught($class)->lesson($id)->machine ? min($shop->students, $fit->places) : 0;
                 $machines = max($machines, $places);
-                foreach ($fit->feet as $f) {
-                    // The same kind in two lessons of the evening is wanted once.
-                    $wanted = $f['shared'] ? 1 : min($shop->students, count($fit->machines) ?: count($shop->room->room->machines));
-                    $feet[$f['kind']] = ['wanted' => max($feet[$f['kind']]['wanted'] ?? 0, $wanted), 'have' => $f['best']];
+                foreach ($fit->ways as $way) {
+                    foreach ($way->feet as $f) {
+                        // The same kind in two lessons of the evening is wanted once.
+                        $wanted = $f['shared'] ? 1 : min($shop->students, count($way->machines) ?: count($shop->room->room->machines));
+                        $feet[$f['kind']] = ['wanted' => max($feet[$f['kind']]['wanted'] ?? 0, $wanted), 'have' => max($feet[$f['kind']]['have'] ?? 0, $f['best'])];
+                    }
                 }
             }
             $cloth = array_filter(($this->count)($shop, $i + 1)->needs, fn (Need $n): bool => $n->unit === 'm' && ! str_starts_with($n->item, 'thread'));

@@ -108,7 +108,7 @@ final readonly class ShowRoom
         $words = Words::in();
         $found = [];
         foreach ($this->shelf->order($class->course) as $id) {
-            $lesson = $this->shelf->bundle()->lesson($id);
+            $lesson = $this->shelf->taught($class)->lesson($id);
             $cannot = $book->cannot($lesson);
             if ($cannot !== null) {
                 $found[] = new RoomLessonView($id, $lesson->title, 'cannot', $cannot);

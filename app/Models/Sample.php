@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $drill
  * @property array<string, string|null> $settings
  * @property array<string, array{verdict: string, because: string}>|null $overruled the teacher's own verdicts, by check
+ * @property array<string, mixed>|null $way it was sewn in; null: the usual one
  * @property string|null $replaces_id
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
@@ -34,7 +35,7 @@ final class Sample extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'withdrawn' => 'bool'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'withdrawn' => 'bool'];
 
     /**
      * Samples of students in the order they were kept, whatever class they were sewn in, each with whether

@@ -27,6 +27,7 @@ use OpenSeam\Core\Skill\School;
  * @property int $review_minutes
  * @property int $pace_percent of the usual time
  * @property string|null $made_by
+ * @property array<string, list<string>>|null $lesson_schools followed where a lesson names several, by lesson; the usual ones where none is named
  * @property bool $shared other teachers see it too
  * @property CarbonImmutable|null $archived_at
  * @property CarbonImmutable|null $deleted_at
@@ -47,7 +48,7 @@ final class SewingClass extends OwnedByStudio
 
     protected $attributes = ['policy' => 'gate', 'school' => 'tracing', 'helpers' => 0, 'settle_minutes' => 5, 'clear_minutes' => 10, 'review_every' => 0, 'review_minutes' => 20, 'pace_percent' => 100, 'shared' => true];
 
-    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int', 'settle_minutes' => 'int', 'clear_minutes' => 'int', 'review_every' => 'int', 'review_minutes' => 'int', 'pace_percent' => 'int', 'shared' => 'bool', 'archived_at' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
+    protected $casts = ['policy' => Policy::class, 'school' => School::class, 'helpers' => 'int', 'settle_minutes' => 'int', 'clear_minutes' => 'int', 'review_every' => 'int', 'review_minutes' => 'int', 'pace_percent' => 'int', 'lesson_schools' => 'array', 'shared' => 'bool', 'archived_at' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany

@@ -6,6 +6,7 @@ namespace App\Printing;
 
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Setting;
+use OpenSeam\Core\Course\SettingSchool;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Sampler\Row;
 
@@ -34,7 +35,7 @@ final class LessonCard
         }
         $sheet->flow($y, [
             ["Show {$lesson->minutes->demo}, sew {$lesson->minutes->sew}, look {$lesson->minutes->inspect} min. Teaches: ".implode(', ', array_map(fn (string $s): string => $bundle->skills->get($s)->title, $lesson->teaches)).'.', 9.0, false],
-            ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', array_map(fn (Setting $s): string => $s->line().($s->schools === [] ? '' : ' (schools differ: '.implode('; ', array_map(fn (array $o): string => "{$o['school']} {$o['value']}", $s->schools)).')'), $lesson->settings)),
+            ...self::list('Cautions', $lesson->cautions), ...self::list('Say', $lesson->points), ...self::list('Steps', $lesson->steps, true), ...self::list('Set', array_map(fn (Setting $s): string => $s->line().($s->schools === [] ? '' : ' (schools differ: '.implode('; ', array_map(fn (SettingSchool $o): string => "{$o->school} {$o->value}", $s->schools)).')'), $lesson->settings)),
             ...self::showing($lesson),
             ['Checks', 12.0, true], ...$checks,
             ...self::list('Usual faults', array_map(fn (string $id): string => $bundle->faults[$id]->seen.self::on($lesson, $id).': '.$bundle->faults[$id]->first->text, $lesson->faults)),

@@ -28,7 +28,7 @@ final readonly class Adviser
     public function ladder(SewingClass $class, Words $words): Ladder
     {
         return new Ladder(
-            $this->shelf->bundle()->skills, $this->shelf->options(), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
+            $this->shelf->bundle()->skills, $this->shelf->options($class), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Sampler\Overruling;
 
 /** A sample as it was sent. */
@@ -29,5 +30,7 @@ final readonly class NewSample
         public array $overruled = [],
         /** Samples of this lesson that were known where it was looked at; null: nobody counted. */
         public ?int $known = null,
+        /** It was sewn in; null: as the class is taught. */
+        public ?Way $way = null,
     ) {}
 }

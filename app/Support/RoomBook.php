@@ -57,7 +57,21 @@ final class RoomBook
 
     public function forLesson(Lesson $lesson): LessonRoom
     {
-        return $this->byLesson[$lesson->id] ??= LessonRoom::of($lesson, $this->room);
+        return $this->byLesson["$lesson->id $lesson->version ".$lesson->way->key()] ??= LessonRoom::of($lesson, $this->room);
+    }
+
+    /** The lesson as it is sewn on a machine; null where it is not sewn there. */
+    public function onMachine(Lesson $lesson, ?string $machine): ?Lesson
+    {
+        return $machine === null || ! $lesson->machine ? null : $this->forLesson($lesson)->on($machine);
+    }
+
+    /** In its own way, with its sampler made from the machine's stitches where it asks for that; null where there is no such machine. */
+    public function fromItsStitches(Lesson $lesson, ?string $machine): ?Lesson
+    {
+        $found = $machine === null ? null : $this->machines->firstWhere('id', $machine);
+
+        return $found === null ? null : $lesson->on($found->core());
     }
 
     /** Why nobody could sew a lesson here; null when somebody can. */

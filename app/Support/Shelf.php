@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Sample;
+use App\Models\SewingClass;
 use Illuminate\Support\Facades\Log;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleMerge;
@@ -38,6 +41,28 @@ final class Shelf
         $read = $this->read();
 
         return $read['bundle'] ?? $this->readBundle($read);
+    }
+
+    /** The lessons as a class is taught them: by the schools it follows. */
+    public function taught(SewingClass $class): Bundle
+    {
+        $bundle = $this->bundle();
+        $chosen = [];
+        foreach ($class->lesson_schools ?? [] as $id => $schools) {
+            isset($bundle->lessons[$id]) && $chosen[$id] = self::inWay($bundle->lessons[$id], new Way($schools));
+        }
+
+        return $bundle->with($chosen);
+    }
+
+    /** The lesson in a way it was chosen or sewn in once; the usual one where the lesson knows that way no more. */
+    public static function inWay(Lesson $lesson, Way $way): Lesson
+    {
+        try {
+            return $lesson->in($way);
+        } catch (InputError) {
+            return $lesson;
+        }
     }
 
     /** Skills and faults without the lessons: what a draft stands on, and soon read. */
@@ -77,9 +102,9 @@ final class Shelf
     }
 
     /** @return array<string, Option> */
-    public function options(): array
+    public function options(SewingClass $class): array
     {
-        return array_map(fn (Lesson $lesson): Option => Option::of($lesson), $this->bundle()->lessons);
+        return array_map(Option::of(...), $this->taught($class)->lessons);
     }
 
     /**
@@ -91,6 +116,14 @@ final class Shelf
         $today = $this->bundle()->lessons[$id] ?? null;
 
         return $today?->version === $version ? $today : $this->earlier($id, $version) ?? $today;
+    }
+
+    /** The lesson of a kept sample, at its version and in its way. */
+    public function sewn(Sample $sample): ?Lesson
+    {
+        $lesson = $this->lessonAt($sample->lesson, $sample->lesson_version);
+
+        return $lesson === null || $sample->way === null ? $lesson : self::inWay($lesson, Way::read(Data::of($sample->way)));
     }
 
     /** A lesson at a version that is not today's; null when it was never kept. */
@@ -138,7 +171,7 @@ final class Shelf
         $json = BundleFiles::read(self::folder());
         PlainText::check($json);
         BundleSchema::check(json_decode((string) json_encode($json), false, 64, JSON_THROW_ON_ERROR));
-        BundleReader::read($json);
+        BundleReader::read($json)->checkWays();
         $file = self::compiled();
         file_put_contents("$file.new", '<?php return '.var_export($json, true).';');
         rename("$file.new", $file);

@@ -62,7 +62,7 @@ final readonly class StudentRecords
         $grader = new Grader($this->shelf->bundle(), $words);
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
-            $lesson = $this->shelf->lessonAt($sample->lesson, $sample->lesson_version);
+            $lesson = $this->shelf->sewn($sample);
             if ($lesson === null || (! $struck && ($sample->withdrawn || isset($corrected[$sample->id])))) {
                 continue;
             }

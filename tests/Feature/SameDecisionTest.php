@@ -71,7 +71,7 @@ final class SameDecisionTest extends TestCase
             'lessons' => array_values(array_map(fn (Option $o): array => [
                 'id' => $o->id, 'title' => $o->title, 'teaches' => $o->teaches, 'minutes' => $o->minutes, 'again_minutes' => $o->againMinutes, 'machine' => $o->machine,
                 'drills' => array_map(fn (Drill $d): array => ['id' => $d->id, 'title' => $d->title, 'skill' => $d->skill, 'minutes' => $d->minutes, 'text' => $d->text], $o->drills),
-            ], $shelf->options())),
+            ], $shelf->options($class))),
             'course_order' => $shelf->order($class->course), 'policy' => $class->policy->value, 'school' => $class->school->value,
             'samples' => $samples, 'wishes' => $wishes, 'own_machine' => $ownMachine, 'now' => Clock::now()->format('Y-m-d\TH:i:s.vP'),
         ];

@@ -28,25 +28,25 @@ final readonly class PrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/print',
         operationId: 'printLesson',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
     public function lesson(Request $request, string $lesson): Response
     {
         $what = $request->string('what')->toString();
 
-        return self::pdf($this->print->lesson($this->shelf->bundle()->lesson($lesson), $what, self::format($request)), "$lesson-$what");
+        return self::pdf($this->print->lesson(LessonController::bundle($request, $this->shelf)->lesson($lesson), $what, self::format($request)), "$lesson-$what");
     }
 
     #[OA\Get(
         path: '/api/lessons/{lesson}/svg',
         operationId: 'svgLesson',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
         responses: [new OA\Response(response: 200, description: 'the sampler at true size', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
     )]
-    public function svg(string $lesson): Response
+    public function svg(Request $request, string $lesson): Response
     {
-        $found = $this->shelf->bundle()->lesson($lesson);
+        $found = LessonController::bundle($request, $this->shelf)->lesson($lesson);
         $found->pieces !== [] || throw InputError::at('lesson', $lesson, "{$found->title} has no sampler to draw.");
 
         return new Response(SamplerSvg::of($found), 200, ['Content-Type' => 'image/svg+xml', 'Content-Disposition' => "attachment; filename=\"$lesson.svg\""]);

@@ -44,7 +44,7 @@ final readonly class SampleController
     public function preview(PreviewBody $body, JudgeSample $judge): JsonResponse
     {
         [$class, $student] = $this->find($body);
-        $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, strtolower($body->wordOrNull('id') ?? 'preview'), $body->wordOrNull('replaces'), $body->version(), $body->overruled(), $body->wordOrNull('drill'));
+        $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, strtolower($body->wordOrNull('id') ?? 'preview'), $body->wordOrNull('replaces'), $body->version(), $body->overruled(), $body->wordOrNull('drill'), $body->way());
 
         return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Resources\WayView;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Sampler\Overruling;
 
@@ -14,9 +15,12 @@ use OpenSeam\Core\Sampler\Overruling;
     new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
     new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
+    new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; as the class is taught where it is not given'),
 ])]
 class PreviewBody extends Body
 {
+    use SaysWay;
+
     public function rules(): array
     {
         return [
@@ -30,6 +34,7 @@ class PreviewBody extends Body
             'faults.*' => ['required', 'string', 'max:60'],
             'replaces' => ['nullable', 'string', 'ulid'],
             'version' => ['nullable', 'integer', 'min:1'],
+            ...self::wayRules(),
             'overruled' => ['sometimes', 'nullable', 'array', 'max:40'],
             'overruled.*' => ['required', 'array:verdict,because'],
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Resources\WayView;
 use App\Support\Choice;
 use App\Support\NewSample;
 use OpenApi\Attributes as OA;
@@ -17,6 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
     new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
     new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
+    new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; as the class is taught where it is not given'),
     new OA\Property(property: 'next', ref: ChoiceBody::class),
     new OA\Property(property: 'known', type: 'integer', nullable: true, description: 'samples of this lesson by this student that were known where it was looked at'),
     new OA\Property(property: 'sure', type: 'boolean', description: 'keep it beside another one that was kept meanwhile'),
@@ -61,7 +63,7 @@ final class SampleBody extends PreviewBody
             $this->wordOrNull('drill'),
             $this->wordOrNull('replaces') === null ? null : strtolower($this->word('replaces')),
             is_array($next) ? new Choice($this->word('next.lesson'), $this->wordOrNull('next.drill'), $this->word('next.because')) : null,
-            $this->version(), $this->overruled(), $this->validated('known') === null || $this->boolean('sure') ? null : $this->whole('known'),
+            $this->version(), $this->overruled(), $this->validated('known') === null || $this->boolean('sure') ? null : $this->whole('known'), $this->way(),
         );
     }
 }

@@ -16,5 +16,6 @@ final readonly class DialView
         #[OA\Property] public string $name,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $settings,
         #[OA\Property(nullable: true, description: 'why it cannot be sewn on it')] public ?string $cannot,
+        #[OA\Property(nullable: true, description: 'another way it is sewn on it than the class is taught')] public ?string $instead,
     ) {}
 }

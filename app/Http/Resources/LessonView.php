@@ -6,6 +6,8 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Setting;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Sampler\CheckSpec;
@@ -61,6 +63,7 @@ final readonly class LessonView
         #[OA\Property(nullable: true, description: 'cloth, thread and stitch for showing it to a room')] public ?string $demo_setup,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['show', 'say', 'watch'], properties: [new OA\Property(property: 'show', type: 'string'), new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'watch', type: 'string')], type: 'object'), description: 'how it is shown')] public array $acts,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['mistake', 'looks'], properties: [new OA\Property(property: 'mistake', type: 'string'), new OA\Property(property: 'looks', type: 'string')], type: 'object'))] public array $mistakes,
+        #[OA\Property(description: 'it is drawn and judged in')] public WayView $way,
     ) {}
 
     public static function of(Lesson $lesson, Bundle $bundle): self
@@ -68,6 +71,7 @@ final readonly class LessonView
         $named = fn (string $id): NamedView => new NamedView($id, $bundle->skills->get($id)->title);
 
         $figures = SamplerLayout::of($lesson)->rows;
+        $usual = array_column($lesson->in(new Way)->settings, null, 'name');
 
         return new self(
             $lesson->id, $lesson->title, $lesson->version, $lesson->why,
@@ -76,12 +80,12 @@ final readonly class LessonView
             array_map($named, self::standsOn($lesson, $bundle)),
             $lesson->minutes->demo, $lesson->minutes->sew, $lesson->minutes->inspect,
             $lesson->machine, $lesson->foot, ($lesson->sews[0] ?? null)?->setup->stitch->kind->id, ($lesson->sews[0] ?? null)?->setup->stitch->kind->swings() ?? false,
-            array_map(SettingView::of(...), $lesson->settings),
+            array_map(fn (Setting $s): SettingView => SettingView::of($s, $usual[$s->name] ?? null), $lesson->settings),
             $lesson->cautions, $lesson->points, $lesson->steps,
             DrawingView::of($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
-            array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes,
+            array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, WayView::of($lesson->way),
         );
     }
 

@@ -20,10 +20,11 @@ final readonly class StitchView
         #[OA\Property] public bool $dense,
         #[OA\Property] public float $length_mm,
         #[OA\Property] public float $width_mm,
+        #[OA\Property(nullable: true, description: 'a stitch of the machine that it is set up from by hand')] public ?string $made_of,
     ) {}
 
     public static function of(StitchKind $k): self
     {
-        return new self($k->id, $k->title, $k->about, $k->generator, $k->swings(), $k->dense, $k->length->usual, $k->width->usual);
+        return new self($k->id, $k->title, $k->about, $k->generator, $k->swings(), $k->dense, $k->length->usual, $k->width->usual, $k->madeOf);
     }
 }

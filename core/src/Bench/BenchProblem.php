@@ -35,6 +35,6 @@ final readonly class BenchProblem
     /** @return list<int> stocks that give a foot for this lesson on this machine */
     public function stocks(string $lesson, string $machine): array
     {
-        return array_keys(array_filter($this->feet, fn (FootStock $f): bool => $f->kind === $this->lessons[$lesson] && $f->count > 0 && in_array($machine, $f->fits, true)));
+        return array_keys(array_filter($this->feet, fn (FootStock $f): bool => $f->kind === $this->lessons[$lesson] && $f->serves($lesson) && $f->count > 0 && in_array($machine, $f->fits, true)));
     }
 }

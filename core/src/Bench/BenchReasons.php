@@ -74,7 +74,7 @@ final readonly class BenchReasons
         $with = fn (callable $is): array => array_values(array_map(fn (Seat $s): string => $s->student, array_filter($this->plan->seats, $is)));
         if ($kind !== null) {
             $has = $with(fn (Seat $s): bool => $s->foot === $kind);
-            if (count($has) >= array_sum(array_map(fn (FootStock $f): int => $f->kind === $kind ? $f->count : 0, $this->problem->feet))) {
+            if (count($has) >= array_sum(array_map(fn (FootStock $f): int => $f->kind === $kind && $f->only === null ? $f->count : 0, $this->problem->feet))) {
                 return ['foot', $has];
             }
         }

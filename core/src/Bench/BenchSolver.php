@@ -134,7 +134,7 @@ final class BenchSolver
             if ($wanted === [] || $machines === []) {
                 continue;
             }
-            $stocks = $kind === null ? [-1] : array_values(array_filter(array_keys($this->problem->feet), fn (int $f): bool => $this->problem->feet[$f]->kind === $kind && $this->counts[$f] > 0));
+            $stocks = $kind === null ? [-1] : array_values(array_filter(array_keys($this->problem->feet), fn (int $f): bool => $this->problem->feet[$f]->kind === $kind && $this->problem->feet[$f]->serves((string) $id) && $this->counts[$f] > 0));
             $this->lessons[] = (string) $id;
             $this->stocksOf[] = $stocks;
             $this->caps[] = min(count($machines), count($wanted), $kind === null ? PHP_INT_MAX : array_sum(array_map(fn (int $f): int => $this->counts[$f] ?? 0, $stocks)));

@@ -6,7 +6,6 @@ namespace OpenSeam\Core\Bench;
 
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonRoom;
-use OpenSeam\Core\Course\SewNeed;
 use OpenSeam\Core\Deadline;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\NextLesson\Candidate;
@@ -37,7 +36,7 @@ final readonly class RoomBench
         // The table first: whoever needs no machine and has none of their own leaves them to others.
         $tables = array_map(fn (int $i): string => self::TABLE.($i + 1), array_keys(array_values($wants)));
         $machines = array_fill_keys([...$tables, ...array_map(strval(...), array_keys($room->machines))], []);
-        $needs = $stocks = [];
+        $needs = $stocks = $plenty = [];
         foreach ($lessons as $id => $lesson) {
             if (! $lesson->machine) {
                 $needs[$id] = null;
@@ -51,46 +50,50 @@ final readonly class RoomBench
             foreach ($fit->machines as $machine) {
                 $machines[$machine][] = (string) $id;
             }
-            [$needs[$id], $feet] = self::scarce($lesson, $fit, $room);
+            [$needs[$id], $feet, $free] = self::scarce($fit, $room);
             foreach ($feet as $foot => $on) {
                 $stocks[$foot] = array_values(array_unique([...($stocks[$foot] ?? []), ...$on]));
             }
+            $needs[$id] === null || $free === [] || $plenty[] = new FootStock($needs[$id], $free, count($free), (string) $id);
         }
 
         return new BenchProblem(
             $wants, $needs, $machines,
-            array_map(fn (string|int $foot, array $on): FootStock => new FootStock($room->feet[$foot]->kind->id, $on, $room->feet[$foot]->count), array_keys($stocks), $stocks),
+            [...array_map(fn (string|int $foot, array $on): FootStock => new FootStock($room->feet[$foot]->kind->id, $on, $room->feet[$foot]->count), array_keys($stocks), $stocks), ...$plenty],
             $mostLessons, array_intersect_key(array_filter($at, fn (string $m): bool => isset($machines[$m])), $wants), array_intersect_key(array_filter($held, fn (string $m): bool => isset($machines[$m])), $wants),
         );
     }
 
     /**
-     * The foot that a lesson could run out of, and the machines each of that kind fits.
+     * The foot that a lesson could run out of, the machines each of that kind fits, and those that
+     * sew the lesson another way and need none.
      *
-     * @return array{string|null, array<array-key, list<string>>} kind, null where there are enough for every machine; machines by foot
+     * @return array{string|null, array<array-key, list<string>>, list<string>} kind, null where there are enough for every machine; machines by foot
      */
-    private static function scarce(Lesson $lesson, LessonRoom $fit, Room $room): array
+    private static function scarce(LessonRoom $fit, Room $room): array
     {
-        $least = null;
-        foreach ($fit->feet as $i => $f) {
-            if (! $f['shared'] && $f['best'] > 0 && $f['best'] < count($fit->machines) && ($least === null || $f['best'] < $fit->feet[$least]['best'])) {
-                $least = $i;
+        [$way, $least] = [null, 0];
+        foreach ($fit->ways as $w) {
+            foreach ($w->feet as $i => $f) {
+                if (! $f['shared'] && $f['best'] > 0 && $f['best'] < count($w->machines) && ($way === null || $f['best'] < $way->feet[$least]['best'])) {
+                    [$way, $least] = [$w, $i];
+                }
             }
         }
-        if ($least === null) {
-            return [null, []];
+        if ($way === null) {
+            return [null, [], []];
         }
-        /** @var SewNeed $need one for each of the room's findings, in the same order */
-        $need = $lesson->sews[$least];
-        $kind = $fit->feet[$least]['kind'];
+        // One for each of the way's findings, in the same order.
+        $need = $way->lesson->sews[$least];
+        $kind = $way->feet[$least]['kind'];
         $on = [];
-        foreach ($fit->machines as $machine) {
+        foreach ($way->machines as $machine) {
             foreach ($room->feetFor($machine, $need->setup) as $foot) {
                 $room->feet[$foot]->kind->id !== $kind || $on[$foot][] = $machine;
             }
         }
 
-        return [$kind, $on];
+        return [$kind, $on, array_values(array_diff($fit->machines, $way->machines))];
     }
 
     /**

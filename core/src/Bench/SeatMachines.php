@@ -25,7 +25,7 @@ final readonly class SeatMachines
             $own = $this->problem->at[$student] ?? '';
             $machine = in_array($own, $free[$group], true) ? $own : (string) reset($free[$group]);
             $free[$group] = array_values(array_diff($free[$group], [$machine]));
-            $seats[$student] = new Seat($student, $lesson, $machine, $this->problem->lessons[$lesson], $stock);
+            $seats[$student] = new Seat($student, $lesson, $machine, $stock === null ? null : $this->problem->feet[$stock]->given(), $stock);
         }
         $seats = $this->trade($seats, array_merge([], ...$free));
 
@@ -85,13 +85,13 @@ final readonly class SeatMachines
         if (! $this->problem->canSeat($seat->lesson, $machine)) {
             return null;
         }
-        if ($seat->foot === null) {
+        if ($this->problem->lessons[$seat->lesson] === null) {
             return new Seat($seat->student, $seat->lesson, $machine, null);
         }
         foreach ($this->problem->stocks($seat->lesson, $machine) as $stock) {
             $used = count(array_filter($seats, fn (Seat $s): bool => $s->stock === $stock && $s->student !== $seat->student && $s->student !== $gone?->student));
             if ($used < $this->problem->feet[$stock]->count) {
-                return new Seat($seat->student, $seat->lesson, $machine, $seat->foot, $stock);
+                return new Seat($seat->student, $seat->lesson, $machine, $this->problem->feet[$stock]->given(), $stock);
             }
         }
 

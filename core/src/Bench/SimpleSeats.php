@@ -35,9 +35,9 @@ final readonly class SimpleSeats
                         continue;
                     }
                     $kind = $problem->lessons[$lesson];
-                    $stock = $kind === null ? null : self::first($stocks[$kind][$machine] ?? [], $left);
+                    $stock = $kind === null ? null : self::first($stocks[$kind][$machine] ?? [], $left, $problem, $lesson);
                     if ($kind === null || $stock !== null) {
-                        $seat = new Seat($student, $lesson, $machine, $kind, $stock);
+                        $seat = new Seat($student, $lesson, $machine, $stock === null ? null : $problem->feet[$stock]->given(), $stock);
                         break;
                     }
                 }
@@ -90,10 +90,10 @@ final readonly class SimpleSeats
      * @param  list<int>  $stocks
      * @param  array<int, int>  $left
      */
-    private static function first(array $stocks, array $left): ?int
+    private static function first(array $stocks, array $left, BenchProblem $problem, string $lesson): ?int
     {
         foreach ($stocks as $stock) {
-            if ($left[$stock] > 0) {
+            if ($left[$stock] > 0 && $problem->feet[$stock]->serves($lesson)) {
                 return $stock;
             }
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Machine;
+use OpenSeam\Core\Machine\OwnStitch;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
@@ -48,7 +51,91 @@ final readonly class Lesson
         public array $drills,
         public ?Demonstration $demonstration = null,
         public array $mistakes = [],
+        /** How it is sewn here. */
+        public Way $way = new Way,
+        private ?Ways $ways = null,
     ) {}
+
+    /**
+     * The lesson in another way: fit, dials, drawings, minutes, checks and cautions are those of that way.
+     *
+     * @throws InputError for a school it does not name, two of one setting, or stitches it has no rows for
+     */
+    public function in(Way $way): self
+    {
+        $usual = $this->ways?->of(new Way) ?? $this;
+        $way = new Way($usual->chosen($way->schools), $way->stitches);
+        $way->stitches === [] || $this->each() !== '' || throw InputError::at('stitches', count($way->stitches), "“{$this->title}” is not made from the machine’s own stitches.");
+
+        return $way->isUsual() ? $usual : ($this->ways?->of($way) ?? $usual);
+    }
+
+    /**
+     * In the same way, with its sampler made from the machine's own stitches where the lesson asks for that and the machine has them.
+     *
+     * @throws InputError never for a lesson that was checked
+     */
+    public function on(Machine $machine): self
+    {
+        $own = $this->each() === '' ? [] : OwnStitch::of($machine, $this->each());
+
+        return $own === [] ? $this : $this->in(new Way($this->way->schools, $own));
+    }
+
+    /** Which of a machine's own stitches its sampler is made from (OwnStitch); empty for none. */
+    public function each(): string
+    {
+        return $this->ways->each ?? '';
+    }
+
+    /**
+     * The other ways in which it asks something else of machines and feet: one setting's school changed at a time.
+     *
+     * @return list<self>
+     */
+    public function others(): array
+    {
+        $others = [];
+        foreach ($this->settings as $setting) {
+            $all = array_map(fn (SettingSchool $s): string => $s->id, $setting->schools);
+            if (array_filter($setting->schools, fn (SettingSchool $s): bool => $s->sewsOtherwise) === []) {
+                continue;
+            }
+            $kept = array_values(array_diff($this->way->schools, $all));
+            foreach ($all as $school) {
+                $school === $setting->inUse()?->id || $others[] = $this->in(new Way([...$kept, $school], $this->way->stitches));
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * Those of the schools that are not what it is taught by anyway, in the order of its settings.
+     *
+     * @param  list<string>  $schools
+     * @return list<string>
+     *
+     * @throws InputError
+     */
+    private function chosen(array $schools): array
+    {
+        $chosen = $known = [];
+        foreach ($this->settings as $setting) {
+            $of = [];
+            foreach ($setting->schools as $school) {
+                $known[] = $school->id;
+                in_array($school->id, $schools, true) && $of[] = $school->id;
+            }
+            count($of) < 2 || throw InputError::at('schools', $of, "Only one school of “{$setting->name}” can be followed at a time.");
+            $of === [] || $of[0] === $setting->inUse()?->id || $chosen[] = $of[0];
+        }
+        foreach (array_diff($schools, $known) as $school) {
+            throw InputError::at('schools', $school, "“{$this->title}” has no such school".($known === [] ? '.' : '. Its schools: '.implode(', ', $known).'.'));
+        }
+
+        return $chosen;
+    }
 
     /** @return list<Row> rows on which a fault is usual; none named means all */
     public function rowsWith(string $fault): array

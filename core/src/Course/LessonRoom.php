@@ -8,22 +8,26 @@ use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\Room;
 
-/** Whether a lesson can be sewn in a room, on how many places at once, and what is short. */
+/**
+ * Whether a lesson can be sewn in a room, on how many places at once, and what is
+ * short. A machine that cannot sew it the way it is taught sews it another way,
+ * where the lesson has one.
+ */
 final readonly class LessonRoom
 {
     private const MOST_REASONS = 3;
 
     /**
      * @param  list<string>  $machines  ids of machines that sew all of it
-     * @param  list<string>  $reasons  why a machine cannot; of all machines where none can
-     * @param  list<array{kind: string, feet: int, best: int, shared: bool}>  $feet  for each thing to sew the best kind of foot, all feet that do, and how many are of the best kind
+     * @param  list<string>  $reasons  why a machine cannot sew it the way it is taught; of all machines where none can
+     * @param  list<WayInRoom>  $ways  the way it is taught first
      */
     private function __construct(
         public array $machines,
         /** Students that can sew at the same time: machines or feet, whichever are fewer. */
         public int $places,
         public array $reasons,
-        public array $feet,
+        public array $ways,
     ) {}
 
     public static function of(Lesson $lesson, Room $room): self
@@ -31,45 +35,40 @@ final readonly class LessonRoom
         if (! $lesson->machine) {
             return new self([], PHP_INT_MAX, [], []);
         }
-        $able = array_fill_keys(array_map(strval(...), array_keys($room->machines)), true);
-        $reasons = $able === [] ? ['No machine of this room is in use.'] : [];
-        $feet = [];
-        foreach ($lesson->sews as $need) {
-            $with = $need->feet === [] ? $room : new Room($room->machines, array_filter($room->feet, fn (Foot $f): bool => in_array($f->kind->id, $need->feet, true)));
-            if ($able !== [] && $need->feet !== [] && array_filter($with->feet, fn (Foot $f): bool => $f->count > 0) === []) {
-                // One sentence, whatever machines there are.
-                $able = [];
-                $none = 'This room has no foot for it: '.implode(' or ', array_map(fn (string $k): string => FootBook::standard()->get($k)->title, $need->feet)).'.';
-                $reasons[$none] = $none;
-            }
-            $usable = [];
-            foreach (array_keys($able) as $machine) {
-                $best = $with->bestFoot((string) $machine, $need->setup);
-                if (! $best['works']) {
-                    unset($able[$machine]);
-                    foreach ($best['refusals'] as $refusal) {
-                        $reasons[$refusal->text] = $refusal->text;
-                    }
-
-                    continue;
+        $reasons = $room->machines === [] ? ['No machine of this room is in use.'] : [];
+        $choice = [$lesson, ...$lesson->others()];
+        $able = [];
+        $sewn = [$lesson->way->key() => [$lesson, []]];
+        foreach ($room->machines as $id => $machine) {
+            foreach ($choice as $i => $way) {
+                $here = $way->on($machine);
+                $refused = self::refusals($here, (string) $id, $room);
+                if ($i === 0) {
+                    array_push($reasons, ...$refused);
                 }
-                foreach ($with->feetFor((string) $machine, $need->setup) as $foot) {
-                    $usable[$foot] = $with->feet[$foot];
+                if ($refused === []) {
+                    $able[] = (string) $id;
+                    $sewn[$here->way->key()] = [$here, [...($sewn[$here->way->key()][1] ?? []), (string) $id]];
+                    break;
                 }
             }
-            $kind = ($need->feet === [] ? $need->setup->stitch->kind->feet : $need->feet)[0];
-            $count = fn (Foot $f): int => $f->count;
-            $feet[] = [
-                'kind' => $kind, 'feet' => array_sum(array_map($count, $usable)), 'shared' => $need->shared,
-                'best' => array_sum(array_map($count, array_filter($usable, fn (Foot $f): bool => $f->kind->id === $kind))),
-            ];
         }
-        $places = count($able);
-        foreach ($feet as $f) {
-            $places = $f['shared'] ? $places : min($places, $f['feet']);
+        // The way it is taught is named even where no machine sews it so, unless it is sewn another way.
+        $ways = array_values(array_map(fn (array $s): WayInRoom => WayInRoom::of($s[0], $s[1], $room), array_filter($sewn, fn (array $s): bool => $s[1] !== [] || $able === [])));
+
+        return new self($able, array_sum(array_map(fn (WayInRoom $w): int => $w->places(), $ways)), array_slice(array_values(array_unique($reasons)), 0, self::MOST_REASONS), $ways);
+    }
+
+    /** The lesson as it is sewn on a machine; null where it is not sewn there at all. */
+    public function on(string $machine): ?Lesson
+    {
+        foreach ($this->ways as $way) {
+            if (in_array($machine, $way->machines, true)) {
+                return $way->lesson;
+            }
         }
 
-        return new self(array_map(strval(...), array_keys($able)), $places, array_slice(array_values($reasons), 0, self::MOST_REASONS), $feet);
+        return null;
     }
 
     /**
@@ -80,13 +79,35 @@ final readonly class LessonRoom
     public function shortages(int $students): array
     {
         $short = [];
-        foreach ($this->feet as $f) {
-            if ($f['best'] > 0 && $f['best'] < min($students, max(1, count($this->machines)))) {
-                $title = FootBook::standard()->get($f['kind'])->title;
-                $short[$title] = ['foot' => $title, 'feet' => $f['best'], 'rounds' => (int) ceil($students / $f['best'])];
+        foreach ($this->ways as $way) {
+            foreach ($way->feet as $f) {
+                // Those who sew it another way need none of these.
+                $sewing = (int) ceil($students * count($way->machines) / max(1, count($this->machines)));
+                if ($f['best'] > 0 && $f['best'] < min($sewing, max(1, count($way->machines)))) {
+                    $title = FootBook::standard()->get($f['kind'])->title;
+                    $short[$title] = ['foot' => $title, 'feet' => $f['best'], 'rounds' => (int) ceil($sewing / $f['best'])];
+                }
             }
         }
 
         return array_values($short);
+    }
+
+    /** @return list<string> why one machine cannot sew all of it; empty when it can */
+    private static function refusals(Lesson $lesson, string $machine, Room $room): array
+    {
+        foreach ($lesson->sews as $need) {
+            $with = $need->within($room);
+            if ($need->feet !== [] && array_filter($with->feet, fn (Foot $f): bool => $f->count > 0) === []) {
+                // One sentence, whatever machines there are.
+                return ['This room has no foot for it: '.implode(' or ', array_map(fn (string $k): string => FootBook::standard()->get($k)->title, $need->feet)).'.'];
+            }
+            $best = $with->bestFoot($machine, $need->setup);
+            if (! $best['works']) {
+                return array_map(fn ($refusal): string => $refusal->text, $best['refusals']);
+            }
+        }
+
+        return [];
     }
 }

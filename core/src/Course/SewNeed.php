@@ -6,7 +6,9 @@ namespace OpenSeam\Core\Course;
 
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Machine\Setup;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Stitch\StitchBook;
@@ -23,6 +25,12 @@ final readonly class SewNeed
         public bool $shared,
     ) {}
 
+    /** The room with the feet that will do, and no others. */
+    public function within(Room $room): Room
+    {
+        return $this->feet === [] ? $room : new Room($room->machines, array_filter($room->feet, fn (Foot $f): bool => in_array($f->kind->id, $this->feet, true)));
+    }
+
     /**
      * @param  array<array-key, Row>  $rows  of the lesson; the longest and the widest with this stitch are what a machine must reach
      *
@@ -35,8 +43,8 @@ final readonly class SewNeed
         }
         $kind = StitchBook::standard()->get($d->text('stitch'), $d->path('stitch'));
         $same = array_filter(array_values($rows), fn (Row $r): bool => $r->path !== null && $r->stitch->kind->id === $kind->id);
-        // No row may swing wider than what machine and foot are chosen for.
-        $widths = array_map(fn (Row $r): float => $r->stitch->widthMm, $same);
+        // No row may swing wider than what machine and foot are chosen for; a machine's own stitch is asked for as it is.
+        $widths = $d->flag('exact') ? [] : array_map(fn (Row $r): float => $r->stitch->widthMm, $same);
         $width = $d->numberOrNull('width_mm') ?? $kind->width->usual;
         $settings = StitchSettings::of($kind, $d->numberOrNull('length_mm'), max([$width, ...$widths]), $d->number('needle_position_mm', 0.0));
         $lengths = array_map(fn (Row $r): float => $r->path?->lengthMm() ?? 0.0, $same);

@@ -27,6 +27,16 @@ final readonly class Bundle
     ) {}
 
     /**
+     * The same with some lessons in another way.
+     *
+     * @param  array<string, Lesson>  $lessons  of this bundle, by id
+     */
+    public function with(array $lessons): self
+    {
+        return $lessons === [] ? $this : new self($this->id, $this->title, $this->skills, array_replace($this->lessons, $lessons), $this->faults, $this->courses);
+    }
+
+    /**
      * @param  array<string, Lesson>  $lessons
      * @param  array<string, Fault>  $faults
      * @param  array<string, array{title: string, lessons: list<string>}>  $courses
@@ -50,6 +60,19 @@ final readonly class Bundle
         }
 
         return new self($id, $title, $skills, $lessons, $faults, $courses);
+    }
+
+    /**
+     * Every way of every lesson that a class can choose, or a machine can ask for, holds together too.
+     * Asked when lessons come in, not each time they are read.
+     *
+     * @throws InputError naming the lesson and the school
+     */
+    public function checkWays(): void
+    {
+        foreach ($this->lessons as $lesson) {
+            LessonWays::check($lesson, $this->skills, $this->faults);
+        }
     }
 
     /**

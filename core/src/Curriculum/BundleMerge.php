@@ -55,7 +55,7 @@ final readonly class BundleMerge
             $after[$part] = array_values($old);
         }
         try {
-            BundleReader::read($tried);
+            BundleReader::read($tried)->checkWays();
         } catch (SkillGraphBroken $e) {
             throw InputError::at('skills', null, $e->getMessage());
         }

@@ -10,6 +10,8 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonMinutes;
 use OpenSeam\Core\Course\Setting;
 use OpenSeam\Core\Course\SewNeed;
+use OpenSeam\Core\Course\Way;
+use OpenSeam\Core\Course\Ways;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
@@ -98,6 +100,19 @@ final class BundleReader
     /** @throws InputError when something is missing, of the wrong type or names what is not there */
     public static function lesson(Data $data, Threads $else = new Threads): Lesson
     {
+        /** @var array<string, mixed> $json */
+        $json = $data->raw();
+        // Another way is read when somebody asks for it: most lessons are sewn the usual one.
+        $ways = new Ways(
+            fn (Way $way, Ways $ways): Lesson => self::inOneWay($way->isUsual() ? $data : Data::of(LessonWays::lay($json, $way)), $else, $way, $ways),
+            $data->has('on_machine') ? $data->part('on_machine')->text('each') : '',
+        );
+
+        return $ways->of(new Way);
+    }
+
+    private static function inOneWay(Data $data, Threads $else, Way $way, Ways $ways): Lesson
+    {
         $threads = Threads::read($data, $else);
         [$pieces, $rows, $lines] = self::sampler($data->part('sampler'), $threads);
         $minutes = $data->part('minutes');
@@ -111,9 +126,7 @@ final class BundleReader
             minutes: new LessonMinutes($minutes->number('demo'), $minutes->number('sew'), $minutes->number('inspect')),
             machine: $data->flag('machine', true),
             foot: $data->text('foot', ''),
-            settings: array_map(fn (Data $s): Setting => new Setting($s->text('name'), $s->text('value'), array_map(
-                fn (Data $o): array => ['school' => $o->text('school'), 'value' => $o->text('value')], $s->parts('schools'),
-            )), $data->parts('settings')),
+            settings: array_map(fn (Data $s): Setting => new Setting($s->text('name'), $s->text('value'), LessonWays::schools($s)), $data->parts('settings')),
             cautions: $data->texts('cautions'),
             points: $data->texts('teaching_points'),
             steps: $data->texts('steps'),
@@ -126,6 +139,8 @@ final class BundleReader
             drills: array_map(self::drill(...), $data->parts('drills')),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
             mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
+            way: $way,
+            ways: $ways,
         );
     }
 

@@ -59,6 +59,7 @@ final readonly class LessonDraft
             $sampler = $data->part('sampler')->raw();
             $lesson = BundleReader::lesson(Data::of(['sampler' => ['rows' => array_values($good)] + $sampler] + $json));
             Bundle::checkLesson($lesson, $shelf->skills, $shelf->faults);
+            LessonWays::check($lesson, $shelf->skills, $shelf->faults);
         } catch (InputError $e) {
             $refuse($e);
 

@@ -33,7 +33,7 @@ final readonly class DialTranslator
             return new self(false, '', 0.0, 0.0, 0.0, 0.0, '');
         }
         $width = min($asked->widthMm, $m->widestMm);
-        $length = $asked->kind->feedDropped ? $asked->lengthMm : min(max($asked->lengthMm, $m->shortestMm), $m->longestMm);
+        $length = $asked->kind->staysInPlace() ? $asked->lengthMm : min(max($asked->lengthMm, $m->shortestMm), $m->longestMm);
         $fixed = '';
         if ($m->fixedZigzags !== [] && $asked->kind->plainZigzag) {
             $near = self::nearestFixed($m, $asked->widthMm, $asked->lengthMm);
@@ -41,7 +41,7 @@ final readonly class DialTranslator
         }
 
         return new self(
-            true, $m->stitchNames[$asked->kind->id], $width, self::dialLength($m, $asked, $length),
+            true, $m->nameOf($asked->kind->id), $width, self::dialLength($m, $asked, $length),
             $width - $asked->widthMm, $length - $asked->lengthMm, $fixed,
         );
     }

@@ -27,7 +27,7 @@ final class Fit
         if ($s->widthMm > $m->widestMm + 1e-9) {
             $found[] = new Refusal('machine-swing', 'width_mm', sprintf('%s swings at most %g mm; %g mm is asked.', $m->name, $m->widestMm, $s->widthMm), false);
         }
-        if (! $kind->feedDropped && ($s->lengthMm > $m->longestMm + 1e-9 || $s->lengthMm < $m->shortestMm - 1e-9)) {
+        if (! $kind->staysInPlace() && ($s->lengthMm > $m->longestMm + 1e-9 || $s->lengthMm < $m->shortestMm - 1e-9)) {
             $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->shortestMm, $m->longestMm, $s->lengthMm), false);
         }
         if ($m->fixedZigzags !== [] && $kind->plainZigzag && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
@@ -40,10 +40,10 @@ final class Fit
         if ($kind->feedDropped && $m->feedDrop === 'none') {
             $found[] = new Refusal('feed-drop', 'stitch', "{$m->name} can neither drop nor cover its feed; a button needs that.", false);
         }
-        if ($kind->generator === 'buttonhole' && $m->buttonhole === 'none') {
+        if (self::isOwnButtonhole($kind) && $m->buttonhole === 'none') {
             $found[] = new Refusal('no-buttonhole', 'stitch', "{$m->name} has no buttonhole of its own.", false);
         }
-        if ($kind->generator === 'buttonhole' && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + 1e-9) {
+        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + 1e-9) {
             $found[] = new Refusal('buttonhole-length', 'row_mm', sprintf('%s sews buttonholes of at most %g mm; %g mm is asked.', $m->name, $m->longestButtonholeMm, $setup->rowMm), false);
         }
         $slot = Clearance::of($m->slotHalfMm, $m->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
@@ -95,11 +95,17 @@ final class Fit
     /** The foot's kind sews this stitch; a buttonhole foot goes with the machine's own way. */
     public static function isMadeFor(Foot $f, StitchKind $kind, Machine $m): bool
     {
-        if ($kind->generator === 'buttonhole' && $m->buttonhole !== 'none') {
+        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none') {
             return $f->kind->id === "buttonhole-{$m->buttonhole}";
         }
 
         return in_array($f->kind->id, $kind->feet, true);
+    }
+
+    /** The machine's own buttonhole; one by hand asks neither for it nor for its foot. */
+    private static function isOwnButtonhole(StitchKind $kind): bool
+    {
+        return $kind->generator === 'buttonhole' && $kind->madeOf === null;
     }
 
     private static function isFixed(Machine $m, float $width, float $length): bool

@@ -119,7 +119,18 @@ final readonly class Machine
 
     public function has(string $stitch): bool
     {
-        return isset($this->stitchNames[$stitch]);
+        return isset($this->stitchNames[$this->sewnFrom($stitch)]);
+    }
+
+    /** Its own number or letter of a stitch it has, or of the one it is set up from; empty when it has no name for it. */
+    public function nameOf(string $stitch): string
+    {
+        return $this->stitchNames[$this->sewnFrom($stitch)] ?? '';
+    }
+
+    private function sewnFrom(string $stitch): string
+    {
+        return StitchBook::standard()->all()[$stitch]->madeOf ?? $stitch;
     }
 
     /** The nearest position it has, mm. */
@@ -153,6 +164,7 @@ final readonly class Machine
         $names = [];
         foreach ($d->part('stitch_names')->raw() as $id => $name) {
             isset($book[$id]) || throw InputError::at($d->path("stitch_names.$id"), $name, 'There is no such stitch. Known: '.implode(', ', array_keys($book)).'.');
+            $book[$id]->madeOf === null || throw InputError::at($d->path("stitch_names.$id"), $name, sprintf('No machine has this stitch of its own: it is set up by hand from “%s”.', $book[$book[$id]->madeOf]->title));
             is_string($name) || throw InputError::at($d->path("stitch_names.$id"), $name, 'Its number or letter on the machine must be text.');
             $straightOnly && $book[$id]->swings() && throw InputError::at($d->path("stitch_names.$id"), $name, 'A straight-only machine has no stitch that swings.');
             $names[(string) $id] = $name;

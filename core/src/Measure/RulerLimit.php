@@ -31,13 +31,21 @@ final class RulerLimit
         return $limits === [] ? null : min($limits);
     }
 
+    private static function isInches(string $typed, Unit $unit): bool
+    {
+        return preg_match('/(mm|cm)$/i', $typed) !== 1 && ($unit === Unit::Inch || preg_match('/(in\.?|inch|inches|"|″|”)$/iu', $typed) === 1);
+    }
+
     private static function one(string $typed, Unit $unit, float $tool): float
     {
-        // Said beside it, as a picture does: 15.93 ±0.12.
-        if (preg_match('/±\s*(\d{0,3}(?:[.,]\d{1,6})?)\s*(?:mm)?$/u', $typed, $m) === 1 && $m[1] !== '') {
-            return max(0.01, (float) str_replace(',', '.', $m[1]));
+        $value = trim((string) preg_replace('/±.*$/u', '', $typed));
+        $inches = self::isInches($value, $unit);
+        // Said beside it, as a picture does: 15.93 ±0.12; in the unit of the length unless it says its own.
+        if (preg_match('/±\s*(\d{0,3}(?:[.,]\d{1,6})?)\s*(mm|in|″|")?$/iu', $typed, $m) === 1 && $m[1] !== '') {
+            $said = self::isInches($m[2] ?? '', $inches ? Unit::Inch : Unit::Millimetre) ? Length::MM_PER_INCH : 1.0;
+
+            return max(0.01, (float) str_replace(',', '.', $m[1]) * $said);
         }
-        $inches = preg_match('/(mm|cm)$/i', $typed) !== 1 && ($unit === Unit::Inch || preg_match('/(in\.?|inch|inches|"|″|”)$/iu', $typed) === 1);
         if ($inches) {
             $decimal = preg_match('/\d[.,]\d/', $typed) === 1;
             $parts = preg_match('#[/⁄]\s*(\d+)#u', $typed, $d) === 1 ? max(self::COARSEST_PARTS, (int) $d[1]) : self::COARSEST_PARTS;

@@ -40,7 +40,7 @@ final readonly class PictureReadings
             if ($field->kind === FieldKind::Stitches) {
                 $asked[] = $field->label;
                 $stitches = $stitchMm === null ? 0 : (int) round($rowMm / $stitchMm);
-                $stitches < 1 || $readings[$field->id] = [(float) $stitches, round($stitches * (float) $stitchMm, 1)];
+                $stitches < 1 || $readings[$field->id] = [(float) $stitches, round($stitches * (float) $stitchMm, 2)];
             }
         }
         if (! self::canRead($row)) {
@@ -79,18 +79,36 @@ final readonly class PictureReadings
     }
 
     /**
-     * As it is typed: lengths to a tenth of a millimetre, or to a thousandth of an inch.
+     * As it is typed: lengths to a hundredth of a millimetre, or to a thousandth of an inch, each with the limit
+     * of the picture beside it; a length without one as a ruler would read it.
      *
      * @param  list<float|null>  $values
+     * @param  float|null  $stitchU  standard uncertainty of the length of a stitch, mm
+     * @param  float|null  $edgeU  standard uncertainty of a distance to the edge, mm
      * @return list<string>
      */
-    public static function typed(Field $field, array $values, Unit $unit): array
+    public static function typed(Field $field, array $values, Unit $unit, ?float $stitchU = null, ?float $edgeU = null): array
     {
+        // A stretch of n stitches is n times as unsure as one of them.
+        $u = $field->kind === FieldKind::Stitches ? ($stitchU === null ? null : $stitchU * ($values[0] ?? 1.0)) : $edgeU;
+
         return array_map(fn (int $i, ?float $v): string => match (true) {
             $v === null => '',
             $field->kind === FieldKind::Stitches && $i === 0 => (string) (int) $v,
-            $unit === Unit::Inch => sprintf('%.3f', Length::mm($v)->inInches()),
-            default => sprintf('%.1f', $v),
+            default => self::length($v, $u, $unit),
         }, array_keys($values), $values);
+    }
+
+    private static function length(float $mm, ?float $u, Unit $unit): string
+    {
+        if ($u === null || $u <= 0.0) {
+            return $unit === Unit::Inch ? sprintf('%.3f', Length::mm($mm)->inInches()) : sprintf('%.1f', $mm);
+        }
+        // Readings are kept with the half-width of a rectangular distribution: √3 of its standard uncertainty (JCGM 100:2008, 4.3.7).
+        $limit = $u * sqrt(3.0);
+
+        return $unit === Unit::Inch
+            ? sprintf('%.4f ±%.4f', Length::mm($mm)->inInches(), max(0.0005, Length::mm($limit)->inInches()))
+            : sprintf('%.2f ±%.2f', $mm, max(0.01, $limit));
     }
 }

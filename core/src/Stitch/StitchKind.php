@@ -38,6 +38,8 @@ final readonly class StitchKind
         public array $strokes,
         /** Of a buttonhole: rectangular, round or keyhole. */
         public string $end,
+        /** A stitch of the machine that it is set up from by hand; null where the machine sews it of its own. */
+        public ?string $madeOf,
     ) {}
 
     public static function read(Data $data): self
@@ -53,7 +55,7 @@ final readonly class StitchKind
             $data->text('id'), $data->text('title'), $data->has('iso_4915') ? $data->text('iso_4915') : null, $data->text('iso_source'), $data->text('about'),
             $data->text('generator'), Span::read($data->part('length_mm')), Span::read($data->part('width_mm')),
             $data->flag('plain_zigzag'), $data->flag('dense'), $data->text('feed') === 'dropped', $data->texts('feet'),
-            $pattern->number('start', 0.0), $strokes, $data->text('end', ''),
+            $pattern->number('start', 0.0), $strokes, $data->text('end', ''), $data->has('made_of') ? $data->text('made_of') : null,
         );
     }
 
@@ -61,6 +63,12 @@ final readonly class StitchKind
     public function swings(): bool
     {
         return $this->width->max > 0.0;
+    }
+
+    /** Sewn on the spot: the feed is out of work, or set to nothing. */
+    public function staysInPlace(): bool
+    {
+        return $this->length->max <= 0.0;
     }
 
     /** Strokes from one point of the pattern to the same point of the next; 1 for a straight stitch. */

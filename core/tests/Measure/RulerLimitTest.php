@@ -35,6 +35,8 @@ final class RulerLimitTest extends TestCase
         yield 'mm where inches are usual' => [['15.5 mm'], Unit::Inch, $ruler, 0.5];
         yield 'a magnifier' => [['3', '3.5'], Unit::Millimetre, 0.2, 0.2];
         yield 'sixteenths under a magnifier' => [['1/8'], Unit::Inch, 0.2, 25.4 / 32];
+        yield 'a picture says its own in inches' => [['0.627 ±0.005'], Unit::Inch, $ruler, 0.127];
+        yield 'a limit with a unit of its own' => [['5/8 ±0.12 mm'], Unit::Inch, $ruler, 0.12];
         yield 'a picture says its own' => [['15.93 ±0.12'], Unit::Millimetre, $ruler, 0.12];
         yield 'nothing yet' => [['', ' '], Unit::Millimetre, $ruler, null];
     }

@@ -35,7 +35,8 @@ final class StitchBookTest extends TestCase
         foreach ([$kind->length, $kind->width] as $span) {
             self::assertTrue($span->min <= $span->usual && $span->usual <= $span->max);
         }
-        self::assertSame($kind->feedDropped, $kind->length->max === 0.0, 'only on the spot is there no length');
+        self::assertSame($kind->generator === 'button', $kind->staysInPlace(), 'only on the spot is there no length');
+        self::assertFalse($kind->feedDropped && ! $kind->staysInPlace());
         // A swing needs a foot that takes one.
         if ($kind->swings()) {
             $swinging = array_filter($kind->feet, fn (string $f): bool => ! FootBook::standard()->get($f)->straightOnly);

@@ -27,18 +27,28 @@ export function useToday(id: string) {
     })
 }
 
+/** Which sample is looked at, where it is not the one in hand as the class is taught it. */
+export interface LookOf {
+    lesson?: string | null
+    version?: number | null
+    replaces?: string | null
+    /** It was sewn on, by id. */
+    machine?: string | null
+    /** It was sewn by, ids with commas. */
+    schools?: string | null
+}
+
 /** How one student's sample is looked at; asked for ahead, or in hand. */
-export function lookAt(id: string, student: string, lesson: string | null, version: number | null, replaces: string | null = null) {
+export function lookAt(id: string, student: string, of: LookOf = {}) {
+    const query = Object.fromEntries(Object.entries(of).filter(([, value]) => value !== null && value !== undefined))
     return queryOptions({
-        queryKey: ['look', id, student, lesson, version, replaces],
-        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', {
-            params: { path: { class: id, student }, query: { ...(lesson === null ? {} : { lesson }), ...(version === null ? {} : { version }), ...(replaces === null ? {} : { replaces }) } },
-        })),
+        queryKey: ['look', id, student, query],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/look', { params: { path: { class: id, student }, query } })),
     })
 }
 
-export function useLook(id: string, student: string, lesson: string | null, version: number | null, replaces: string | null) {
-    return useQuery({ ...lookAt(id, student, lesson, version, replaces), staleTime: 0, refetchOnWindowFocus: false })
+export function useLook(id: string, student: string, of: LookOf, wanted = true) {
+    return useQuery({ ...lookAt(id, student, of), staleTime: 0, refetchOnWindowFocus: false, enabled: wanted })
 }
 
 export function usePhotos(id: string, student: string, lesson: string) {
@@ -87,8 +97,9 @@ export function usePlan(id: string, wanted = true) {
     return useQuery({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })), enabled: wanted })
 }
 
-export function useLessons() {
-    return useQuery({ queryKey: ['lessons'], queryFn: () => ask(api.GET('/api/lessons')), staleTime: Infinity })
+/** The lessons on the shelf, in the ways a class is taught them where one is named. */
+export function useLessons(classId?: string) {
+    return useQuery({ queryKey: ['lessons', classId ?? ''], queryFn: () => ask(api.GET('/api/lessons', { params: { query: classId === undefined ? {} : { class: classId } } })), staleTime: Infinity })
 }
 
 export function useMachines() {
@@ -121,8 +132,8 @@ export function useAnswers(of: { lesson?: string; student?: string }) {
     return useQuery({ queryKey: ['answers', of], queryFn: () => ask(api.GET('/api/answers', { params: { query: of } })) })
 }
 
-export function useDials(lesson: string) {
-    return useQuery({ queryKey: ['dials', lesson], queryFn: () => ask(api.GET('/api/lessons/{lesson}/dials', { params: { path: { lesson } } })) })
+export function useDials(lesson: string, classId: string | undefined) {
+    return useQuery({ queryKey: ['dials', lesson, classId ?? ''], queryFn: () => ask(api.GET('/api/lessons/{lesson}/dials', { params: { path: { lesson }, query: classId === undefined ? {} : { class: classId } } })) })
 }
 
 export function useMaterials(id: string, session: number | null, samplesEach: number | null) {

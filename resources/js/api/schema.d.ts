@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chooseSchools"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -2383,12 +2399,17 @@ export interface components {
             lesson: string;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
             row: string;
             /** @description place along the row and distance to the edge there, mm */
             marks: number[][];
             stitch_mm?: number | null;
             /** @description how much of the row was measured */
             row_mm: number;
+            /** @description standard uncertainty of the length of a stitch */
+            stitch_u_mm?: number | null;
+            /** @description standard uncertainty of a distance to the edge */
+            edge_u_mm?: number | null;
         };
         PlanBody: {
             version: number;
@@ -2423,6 +2444,7 @@ export interface components {
             replaces?: string | null;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
         };
         SampleBody: WithRequired<components["schemas"]["PreviewBody"], "id" | "class" | "student" | "lesson" | "readings" | "faults"> & {
             /** @description a ULID made where the sample was looked at */
@@ -2450,11 +2472,17 @@ export interface components {
             replaces?: string | null;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
             next?: components["schemas"]["ChoiceBody"];
             /** @description samples of this lesson by this student that were known where it was looked at */
             known?: number | null;
             /** @description keep it beside another one that was kept meanwhile */
             sure?: boolean;
+        };
+        SchoolsBody: {
+            lesson: string;
+            /** @description ids, at most one for each setting of the lesson; what is not named is taught the usual way */
+            schools: string[];
         };
         ServiceBody: {
             /** @enum {string} */
@@ -2677,6 +2705,8 @@ export interface components {
             settings: string[];
             /** @description why it cannot be sewn on it */
             cannot: string | null;
+            /** @description another way it is sewn on it than the class is taught */
+            instead: string | null;
         };
         /** @description Something about a lesson being drafted. */
         DraftProblemView: {
@@ -3088,6 +3118,8 @@ export interface components {
                 mistake: string;
                 looks: string;
             }[];
+            /** @description it is drawn and judged in */
+            way: components["schemas"]["WayView"];
         };
         /** @description A fold, a cut or a chalk mark. */
         LineView: {
@@ -3704,9 +3736,14 @@ export interface components {
             name: string;
             value: string;
             schools: {
+                id: string;
                 school: string;
                 value: string;
+                /** @description as the lesson has it where nothing else is chosen */
+                usual: boolean;
             }[];
+            /** @description school whose value it is, by id */
+            school: string | null;
         };
         /** @description Settings a good sample was sewn with. */
         SettingsLogView: {
@@ -3834,6 +3871,8 @@ export interface components {
             length_mm: number;
             /** Format: float */
             width_mm: number;
+            /** @description a stitch of the machine that it is set up from by hand */
+            made_of: string | null;
         };
         /** @description A skill as one student stands with it. */
         StudentSkillView: {
@@ -3917,6 +3956,16 @@ export interface components {
             class: components["schemas"]["NamedView"];
             session: components["schemas"]["SessionView"] | null;
             students: components["schemas"]["TodayRowView"][];
+        };
+        /** @description How a lesson is sewn where that may differ: the schools followed, and the machine's own stitches it is made from. */
+        WayView: {
+            schools: string[];
+            stitches: {
+                stitch: string;
+                width_mm: number;
+                length_mm: number;
+                name: string;
+            }[];
         };
         ChangePasswordBody: {
             current: string;
@@ -4457,6 +4506,10 @@ export interface operations {
                 version?: number;
                 /** @description a kept sample that is corrected: its lesson, version and drill */
                 replaces?: string;
+                /** @description it was sewn on; where the student sits when it is not given */
+                machine?: string;
+                /** @description it was sewn by, ids with commas; as the class is taught when it is not given */
+                schools?: string;
             };
             header?: never;
             path: {
@@ -5126,7 +5179,10 @@ export interface operations {
     };
     lessons: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description in the ways this class is taught */
+                class?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5157,7 +5213,10 @@ export interface operations {
     };
     dials: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+            };
             header?: never;
             path: {
                 lesson: string;
@@ -5173,6 +5232,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DialView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    chooseSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolsBody"];
+            };
+        };
+        responses: {
+            /** @description the lesson as this class is taught it now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"];
                 };
             };
             /** @description what is wrong */
@@ -5965,6 +6061,8 @@ export interface operations {
     printLesson: {
         parameters: {
             query: {
+                /** @description in the way this class is taught */
+                class?: string;
                 what: "sampler" | "card" | "teacher" | "drills";
                 format?: "A4" | "Letter";
             };
@@ -6000,7 +6098,10 @@ export interface operations {
     };
     svgLesson: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+            };
             header?: never;
             path: {
                 lesson: string;
@@ -8685,7 +8786,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button" | "buttonhole-by-hand" | "button-zigzag";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -10353,7 +10454,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button" | "buttonhole-by-hand" | "button-zigzag";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -10443,7 +10544,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button" | "buttonhole-by-hand" | "button-zigzag";
                     /** @description for each stroke, mm; default the usual one */
                     length_mm?: number;
                     /** @description of the swing, mm; default the usual one; a straight stitch has none */
@@ -10817,7 +10918,7 @@ export interface operations {
                      * @description kind
                      * @enum {string}
                      */
-                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button";
+                    stitch: "straight" | "basting" | "stretch-straight" | "zigzag" | "multi-step-zigzag" | "satin" | "blind-hem" | "blind-hem-stretch" | "blanket" | "overcast" | "honeycomb" | "wave" | "pennant" | "scallop" | "chevron" | "ladder" | "buttonhole" | "buttonhole-round" | "buttonhole-keyhole" | "buttonhole-stretch" | "button" | "buttonhole-by-hand" | "button-zigzag";
                     /** @description as the first machine’s dial says */
                     width_mm?: number;
                     /** @description as the first machine’s dial says */

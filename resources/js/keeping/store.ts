@@ -18,6 +18,10 @@ export interface Draft {
     overruled?: Record<string, Own>
     /** Of the lesson it was begun with; a sample stays with the version that was sewn. */
     version?: number
+    /** It was sewn on, by id; where the student sits when it is not said. */
+    machine?: string
+    /** It was sewn by, ids with commas; as the class is taught when it is not said. */
+    schools?: string
     photos?: Photo[]
 }
 

@@ -25,13 +25,16 @@ interface Props {
     look: View['LookView']
     unit: 'mm' | 'in'
     replaces: string | null
+    /** Machine and schools that were chosen for this sample. */
+    sewn: { machine?: string; schools?: string }
+    onSewn: (other: { machine?: string | null; schools?: string | null }) => void
     onKept: (kept: Kept, nextStudent: string | null) => void
 }
 
 /** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
-export function LookForm({ id, look, unit, replaces, onKept }: Props) {
+export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Props) {
     const { lesson } = look
-    const sample = useSample(id, look.student, lesson.id, lesson.version, replaces, look.drill?.id ?? null)
+    const sample = useSample(id, look.student, lesson, replaces, look.drill?.id ?? null, sewn)
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
     const [choosing, setChoosing] = useState(false)
     const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
@@ -100,7 +103,7 @@ export function LookForm({ id, look, unit, replaces, onKept }: Props) {
             </section>
             <section className="look-right">
                 <div className="look-fields" ref={fields}>
-                    {lesson.rows.map((row) => (
+                    {lesson.rows.filter((row) => row.fields.length > 0).map((row) => (
                         <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
                             {lesson.rows.length > 1 && <h2>{row.title}</h2>}
                             <div className="fields">
@@ -127,7 +130,7 @@ export function LookForm({ id, look, unit, replaces, onKept }: Props) {
                                     row={row} taken={taken.filter((p) => p.row === row.id)} kept={photos.filter((p) => p.row === row.id)} full={taken.length >= MOST_PHOTOS}
                                     onTake={(p) => sample.addPhoto(p)} onDrop={(p) => sample.dropPhoto(p)}
                                 />
-                                {row.from_picture && <Link className="link" to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Link>}
+                                {row.from_picture && <Link className="link" to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Link>}
                             </div>
                         </div>
                     ))}
@@ -144,7 +147,7 @@ export function LookForm({ id, look, unit, replaces, onKept }: Props) {
                             {sample.draft.faults.length > 0 && <Link className="find-cause" to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>{t('Find the cause')}</Link>}
                         </fieldset>
                     )}
-                    <Settings look={look} values={sample.draft.settings} onChange={(name, value) => sample.setSetting(name, value)} />
+                    <Settings look={look} values={sample.draft.settings} onChange={(name, value) => sample.setSetting(name, value)} onSewn={replaces === null ? onSewn : null} />
                 </div>
                 <div className="look-foot">
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />

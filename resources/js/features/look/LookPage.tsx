@@ -5,7 +5,7 @@ import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { tellKept } from '../../keeping/kept'
 import { LookForm } from './LookForm'
-import { begunVersion } from './useSample'
+import { begunWith } from './useSample'
 
 /** Look at the sample: the drawing on the left, the readings on the right, the next lesson as you type. */
 export default function LookPage() {
@@ -13,25 +13,34 @@ export default function LookPage() {
     const [search] = useSearchParams()
     const replaces = search.get('replaces')
     const asked = search.get('version')
-    const look = useLook(classId, studentId, search.get('lesson'), asked === null ? null : Number(asked), replaces)
+    const [machine, schools] = [search.get('machine'), search.get('schools')]
+    const look = useLook(classId, studentId, { lesson: search.get('lesson'), version: asked === null ? null : Number(asked), replaces, machine, schools })
     const me = useMe()
     const navigate = useNavigate()
     // The next one's sheet is fetched ahead: it opens also when the line has gone.
     const ahead = look.data?.next_student?.id
     useEffect(() => {
-        if (ahead !== undefined) queries.query(lookAt(classId, ahead, null, null)).catch(() => undefined)
+        if (ahead !== undefined) queries.query(lookAt(classId, ahead)).catch(() => undefined)
     }, [classId, ahead])
-    // What was begun with an older version goes on with it.
-    const begun = look.data === undefined ? null : begunVersion(classId, studentId, look.data.lesson.id, replaces)
-    if (look.data !== undefined && replaces === null && asked === null && begun !== null && begun !== look.data.lesson.version) {
-        return <Navigate replace to={`/look/${classId}/${studentId}?${new URLSearchParams({ ...Object.fromEntries(search), lesson: look.data.lesson.id, version: String(begun) }).toString()}`} />
+    const go = (more: Record<string, string | null>) => `/look/${classId}/${studentId}?${new URLSearchParams(Object.entries({ ...Object.fromEntries(search), ...more }).filter((e): e is [string, string] => e[1] !== null)).toString()}`
+    // What was begun with an older version, or another way, goes on with it.
+    const begun = look.data === undefined ? null : begunWith(classId, studentId, look.data.lesson.id, replaces)
+    if (look.data !== undefined && replaces === null && begun !== null) {
+        const more = {
+            ...(asked === null && begun.version !== undefined && begun.version !== look.data.lesson.version ? { version: String(begun.version) } : {}),
+            ...(machine === null && begun.machine !== undefined ? { machine: begun.machine } : {}),
+            ...(schools === null && begun.schools !== undefined ? { schools: begun.schools } : {}),
+        }
+        if (Object.keys(more).length > 0) return <Navigate replace to={go({ lesson: look.data.lesson.id, ...more })} />
     }
     if (look.data === undefined || me.data === undefined) return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
     const corrected = look.data.replaced?.id ?? null
+    const lessonId = look.data.lesson.id
     return (
         <LookForm
             key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${corrected ?? ''}`}
-            id={classId} look={look.data} unit={me.data.unit} replaces={corrected}
+            id={classId} look={look.data} unit={me.data.unit} replaces={corrected} sewn={{ ...(machine === null ? {} : { machine }), ...(schools === null ? {} : { schools }) }}
+            onSewn={(other) => void navigate(go({ lesson: lessonId, ...other }), { replace: true })}
             onKept={(kept, nextStudent) => {
                 tellKept(kept)
                 // Whoever put something right goes back to where it was seen.

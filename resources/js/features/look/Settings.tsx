@@ -1,16 +1,20 @@
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
+import { SchoolSelect } from '../../ui/SchoolSelect'
 import { toNumber } from '../workshop/fields'
 
 interface Props {
     look: View['LookView']
     values: Record<string, string>
     onChange: (name: string, value: string) => void
+    /** Another machine or another school: the sheet follows. null: it was sewn as it was. */
+    onSewn: ((other: { machine?: string | null; schools?: string | null }) => void) | null
 }
 
 /** Machine and settings it was sewn with, so that nobody has to find them again. */
-export function Settings({ look, values, onChange }: Props) {
+export function Settings({ look, values, onChange, onSewn }: Props) {
+    const schools = look.lesson.settings.filter((s) => s.schools.length > 0)
     const usual = look.machines.find((m) => m.id === look.machine)
     const plain = (name: string, label: string, hint: string) => (
         <label>
@@ -31,7 +35,7 @@ export function Settings({ look, values, onChange }: Props) {
             <div>
                 <label>
                     <span>{t('Machine')}</span>
-                    <select value={values.machine ?? usual?.name ?? ''} onChange={(e) => onChange('machine', e.currentTarget.value)}>
+                    <select value={values.machine ?? usual?.name ?? ''} onChange={(e) => { onChange('machine', e.currentTarget.value); onSewn?.({ machine: look.machines.find((m) => m.name === e.currentTarget.value)?.id ?? null }) }}>
                         <option value="" />
                         {look.machines.map((m) => <option key={m.id}>{m.name}</option>)}
                     </select>
@@ -48,6 +52,7 @@ export function Settings({ look, values, onChange }: Props) {
                 {plain('needle', t('Needle'), '80')}
                 {plain('cloth', t('Cloth'), t('cotton, 2 layers'))}
                 {plain('note', t('Note'), '')}
+                {onSewn !== null && schools.map((s) => <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />)}
                 {look.lesson.swings && plain('width', t('Width'), '3.5')}
             </div>
             {foot !== undefined && fit.error === null && fit.data?.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}

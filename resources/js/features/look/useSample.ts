@@ -15,12 +15,14 @@ const fresh = (): Draft => ({ id: ulid().toLowerCase(), readings: {}, faults: []
 
 const stored = (key: string): Draft => ({ ...fresh(), ...keeping.draft(key) })
 
+/** Of what is typed, what the lesson asks for the way it is sewn now; the rest stays typed. */
+const only = (readings: Draft['readings'], asked: Set<string>): Draft['readings'] => Object.fromEntries(Object.entries(readings).filter(([key]) => asked.has(key)))
+
 const keyOf = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
 
-/** The version of the lesson that a sample was begun with on this device; null where none was. */
-export function begunVersion(id: string, student: string, lesson: string, replaces: string | null): number | null {
-    const key = keyOf(id, student, lesson, replaces)
-    return keeping.draft(key)?.version ?? null
+/** What a sample was begun with on this device: version, machine and schools, as far as they were not the usual ones; null where none was begun. */
+export function begunWith(id: string, student: string, lesson: string, replaces: string | null): Pick<Draft, 'version' | 'machine' | 'schools'> | null {
+    return keeping.draft(keyOf(id, student, lesson, replaces)) ?? null
 }
 
 /** Readings that were measured elsewhere, put to what is typed of this sample. */
@@ -32,16 +34,18 @@ export async function addReadings(id: string, student: string, lesson: string, r
 }
 
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
-export function useSample(id: string, student: string, lesson: string, version: number, replaces: string | null, drill: string | null) {
+export function useSample(id: string, student: string, sheet: View['LessonView'], replaces: string | null, drill: string | null, sewn: Pick<Draft, 'machine' | 'schools'>) {
+    const { id: lesson, version, way } = sheet
     const key = keyOf(id, student, lesson, replaces)
+    const asked = useMemo(() => new Set(sheet.rows.flatMap((r) => r.fields.map((f) => f.key))), [sheet])
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
     const photographed = (draft.photos ?? []).length > 0
     useEffect(() => {
-        if (touched || photographed) void keeping.putDraft(key, { ...draft, version })
-    }, [key, draft, touched, photographed, version])
+        if (touched || photographed) void keeping.putDraft(key, { id: draft.id, readings: draft.readings, faults: draft.faults, settings: draft.settings, ...(draft.overruled === undefined ? {} : { overruled: draft.overruled }), ...(draft.photos === undefined ? {} : { photos: draft.photos }), version, ...(sewn.machine === undefined ? {} : { machine: sewn.machine }), ...(sewn.schools === undefined ? {} : { schools: sewn.schools }) })
+    }, [key, draft, touched, photographed, version, sewn.machine, sewn.schools])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ id: settled.id, class: id, student, lesson, version, drill, readings: settled.readings, faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, drill, settled, replaces])
+    const body = useMemo(() => ({ id: settled.id, class: id, student, lesson, version, way, drill, readings: only(settled.readings, asked), faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, way, drill, settled, replaces, asked])
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
@@ -75,7 +79,7 @@ export function useSample(id: string, student: string, lesson: string, version: 
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
         toKeep(choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
-            const rest = { class: id, student, lesson, version, drill, readings: draft.readings, faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces, known, sure }
+            const rest = { class: id, student, lesson, version, way, drill, readings: only(draft.readings, asked), faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces, known, sure }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
         forget() {

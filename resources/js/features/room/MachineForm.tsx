@@ -98,7 +98,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
             </div>
             <fieldset className="stitch-names">
                 <legend>{t('Stitches it has, with its own number or letter')}</legend>
-                {room.stitches.filter((s) => !straight || !s.swings).map((s) => (
+                {room.stitches.filter((s) => s.made_of === null && (!straight || !s.swings)).map((s) => (
                     <div key={s.id}>
                         <label className="tick"><input
                             type="checkbox" checked={facts.stitch_names[s.id] !== undefined}

@@ -1,9 +1,9 @@
-import { useMutation } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import type { Problem, View } from '../../api/client'
-import { queries, useLessons, useMe, usePulse, useToday, type Lesson } from '../../api/queries'
+import { lookAt, queries, useLessons, useMe, usePulse, useToday, type Lesson } from '../../api/queries'
 import { t } from '../../app/text'
 import { clock, isoDay } from '../../app/time'
 import { keepSample, useSpool } from '../../keeping/spool'
@@ -21,7 +21,7 @@ export default function RoundPage() {
     const [search, setSearch] = useSearchParams()
     const today = useToday(id)
     usePulse(id)
-    const lessons = useLessons()
+    const lessons = useLessons(id)
     const me = useMe()
     if (today.data === undefined || lessons.data === undefined || me.data === undefined) return today.error === null ? <Waiting what={t('Laying out the round')} /> : <Trouble error={today.error} />
     const planned = today.data.session?.tape.map((p) => p.lesson) ?? []
@@ -102,6 +102,9 @@ function Walk(props: WalkProps) {
         return keeping.putRound(key, next)
     }
     const kept = who === undefined ? undefined : done.get(who.student)
+    // At this student's machine it may be sewn another way; without a line the class's own has to do.
+    const sheet = useQuery({ ...lookAt(id, chosen ?? '', { lesson: lesson.id }), enabled: chosen !== null }).data?.lesson ?? lesson
+    const here = sheet.rows.find((r) => r.id === row.id)
     // What was typed went through before the page was loaded anew: it is not typed any more.
     const look = who === undefined || looks[who.student]?.id === kept?.sample ? undefined : looks[who.student]
     const read = look?.readings ?? {}
@@ -121,7 +124,7 @@ function Walk(props: WalkProps) {
     const keep = useMutation<unknown, Problem>({ mutationFn: async () => {
         if (who === undefined || look === undefined) return
         const answer = await keepSample({
-            body: { id: look.id, class: id, student: who.student, lesson: lesson.id, version: lesson.version, readings: look.readings, faults: [], settings: {}, drill: null, replaces: kept?.alone === true ? kept.sample : null, known: null },
+            body: { id: look.id, class: id, student: who.student, lesson: lesson.id, version: lesson.version, way: sheet.way, readings: look.readings, faults: [], settings: {}, drill: null, replaces: kept?.alone === true ? kept.sample : null, known: null },
             name: who.name, title: `${lesson.title}: ${row.title}`,
         })
         setSaid((was) => ({ ...was, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') }))
@@ -167,7 +170,8 @@ function Walk(props: WalkProps) {
                             {kept.verdict !== 'waits' && <button type="button" className="link" onClick={() => setPanel(kept.sample)}>{t('Open it')}</button>}
                         </p>
                     )}
-                    {row.fields.map((field) => (
+                    {here === undefined && <p className="refused mild">{t('At this machine the lesson is sewn another way.')} <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('Look at the whole sample')}</Link></p>}
+                    {here?.fields.map((field) => (
                         <ReadingField
                             key={`${who.student}.${field.key}`} field={field} unit={unit} values={read[field.key] ?? []} problem={keep.error?.field.startsWith(`readings.${field.key}`) === true ? keep.error.message : null} problemAt={null}
                             onChange={(i, v) => type(field, i, v)} onEye={() => undefined}

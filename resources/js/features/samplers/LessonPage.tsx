@@ -1,17 +1,22 @@
 import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
-import { useDials, useLessons } from '../../api/queries'
+import { api, ask } from '../../api/client'
+import { useChange, useDials, useLessons, useMe } from '../../api/queries'
+import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { SchoolSelect } from '../../ui/SchoolSelect'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 
 /** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
 export default function LessonPage() {
     const id = useParams().lessonId
-    const lessons = useLessons()
+    const me = useMe().data
+    const inHand = useClassInHand(me?.classes ?? [])
+    const lessons = useLessons(inHand?.id)
     if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
     const lesson = lessons.data.find((l) => l.id === id)
     if (lesson === undefined) return <p className="empty">{t('There is no such lesson.')} <Link to="/samplers">{t('All samplers')}</Link></p>
@@ -22,9 +27,9 @@ export default function LessonPage() {
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
                 <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} · {t('version {n}', { n: lesson.version })}</p>
-                <Print lesson={lesson.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
+                <Print lesson={lesson.id} classId={inHand?.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
                 <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
-                <Settings settings={lesson.settings} />
+                <Settings lesson={lesson} of={me?.role === 'helper' ? undefined : inHand} />
                 <h2>{t('Steps')}</h2>
                 <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
                 <h2>{t('Say')}</h2>
@@ -38,7 +43,7 @@ export default function LessonPage() {
                         </table>
                     </>
                 )}
-                <Dials lesson={lesson.id} />
+                <Dials lesson={lesson.id} classId={inHand?.id} />
                 <h2>{t('Look for')}</h2>
                 <table className="checks">
                     <tbody>
@@ -72,29 +77,35 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
     )
 }
 
-/** What to set; where schools of teaching differ, what each of them sets. */
-function Settings({ settings }: { settings: View['SettingView'][] }) {
-    if (settings.length === 0) return null
+/** What to set; where schools of teaching differ, the class in hand follows one of them, and the whole sheet follows. */
+function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedView'] | undefined }) {
+    const choose = useChange((schools: string[]) => ask(api.PUT('/api/classes/{class}/schools', { params: { path: { class: of?.id ?? '' } }, body: { lesson: lesson.id, schools } })))
+    if (lesson.settings.length === 0) return null
     return (
         <>
             <h2>{t('Set')}</h2>
             <table className="checks">
                 <tbody>
-                    {settings.map((s) => (
+                    {lesson.settings.map((s) => (
                         <tr key={s.name}>
                             <th scope="row">{s.name}</th>
-                            <td>{s.value}{s.schools.length > 0 && <div className="schools">{t('Schools differ:')} {s.schools.map((o, i) => <span key={o.school}>{i > 0 && ' · '}<strong>{o.school}</strong> {o.value}</span>)}</div>}</td>
+                            <td>
+                                {s.schools.length > 0 && of !== undefined
+                                    ? <SchoolSelect label={t('Schools differ; {class} follows', { class: of.title })} setting={s} lesson={lesson} onChoose={(schools) => choose.mutate(schools)} />
+                                    : <>{s.value}{s.schools.length > 0 && <div className="schools">{t('Schools differ:')} {s.schools.map((o, i) => <span key={o.id}>{i > 0 && ' · '}<strong>{o.school}</strong> {o.value}</span>)}</div>}</>}
+                            </td>
                         </tr>
                     ))}
                 </tbody>
             </table>
+            <Trouble error={choose.error} />
         </>
     )
 }
 
-/** How each machine of the room is set for it, by its own dial. */
-function Dials({ lesson }: { lesson: string }) {
-    const dials = useDials(lesson)
+/** How each machine of the room is set for it, by its own dial, in the way it is sewn there. */
+function Dials({ lesson, classId }: { lesson: string; classId: string | undefined }) {
+    const dials = useDials(lesson, classId)
     if (dials.data === undefined || dials.data.length === 0) return null
     return (
         <>
@@ -102,7 +113,7 @@ function Dials({ lesson }: { lesson: string }) {
             <table className="checks">
                 <tbody>
                     {dials.data.map((d) => (
-                        <tr key={d.machine}><th scope="row">{d.name}</th><td>{d.cannot === null ? d.settings.map((s) => <div key={s}>{s}</div>) : <span className="due">{d.cannot}</span>}</td></tr>
+                        <tr key={d.machine}><th scope="row">{d.name}</th><td>{d.cannot === null ? <>{d.instead !== null && <div className="quiet">{d.instead}</div>}{d.settings.map((s) => <div key={s}>{s}</div>)}</> : <span className="due">{d.cannot}</span>}</td></tr>
                     ))}
                 </tbody>
             </table>
@@ -111,16 +122,17 @@ function Dials({ lesson }: { lesson: string }) {
 }
 
 /** Sheets at true size, on the paper in the printer. */
-function Print({ lesson, sampler, drills }: { lesson: string; sampler: boolean; drills: boolean }) {
+function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: string | undefined; sampler: boolean; drills: boolean }) {
     const [format, setFormat] = useLocalStorage<'A4' | 'Letter'>({ key: 'seam-paper', defaultValue: 'A4' })
-    const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}`
+    const of = classId === undefined ? '' : `&class=${classId}`
+    const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
     return (
         <div className="print-acts">
             {sampler && <a className="quiet-act" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</a>}
             <a className="quiet-act" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</a>
             <a className="quiet-act" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</a>
             {drills && <a className="quiet-act" href={link('drills')} target="_blank" rel="noreferrer">{t('Drills 1 : 1')}</a>}
-            {sampler && <a className="link" href={`/api/lessons/${lesson}/svg`}>{t('SVG')}</a>}
+            {sampler && <a className="link" href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('SVG')}</a>}
             <Link className="quiet-act" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Link>
             <a className="link" href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</a>
             <button type="button" className="link" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</button>

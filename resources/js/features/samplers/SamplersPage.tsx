@@ -12,8 +12,8 @@ type Named = View['NamedView']
 
 /** The lessons on the shelf, each as its drawing, by strand; by skill, foot or stitch where one is wanted. */
 export default function SamplersPage() {
-    const lessons = useLessons()
     const inHand = useClassInHand(useMe().data?.classes ?? [])
+    const lessons = useLessons(inHand?.id)
     const [skill, setSkill] = useState('')
     const [foot, setFoot] = useState('')
     const [stitch, setStitch] = useState('')

@@ -1,4 +1,5 @@
 import type { DragEvent } from 'react'
+import { useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useLessons } from '../../api/queries'
 import { t } from '../../app/text'
@@ -16,7 +17,7 @@ interface Props {
 
 /** The room as it stands: a place for each machine, with who sews there and after whom; a student is dragged or touched, then the place. */
 export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
-    const lessons = useLessons().data ?? []
+    const lessons = useLessons(useParams().classId).data ?? []
     const drop = (machine: string) => ({
         onDragOver: (e: DragEvent) => e.preventDefault(),
         onDrop: (e: DragEvent) => { e.preventDefault(); const student = e.dataTransfer.getData('text/plain'); if (student !== '') onMove(student, machine) },

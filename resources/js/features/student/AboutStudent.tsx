@@ -7,7 +7,7 @@ import { Trouble } from '../../ui/Trouble'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
-    const lessons = useLessons().data ?? []
+    const lessons = useLessons(id).data ?? []
     const [note, setNote] = useState(s.note)
     const [wish, setWish] = useState('')
     const path = { params: { path: { class: id, student: s.student } } }

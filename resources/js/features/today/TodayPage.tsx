@@ -81,7 +81,7 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
 }
 
 function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean; teaches: boolean }) {
-    const lessons = useLessons()
+    const lessons = useLessons(id)
     const [choosing, setChoosing] = useState(false)
     // The one that was opened: a newer sample does not take its place under the hand.
     const [panel, setPanel] = useState<string | null>(null)

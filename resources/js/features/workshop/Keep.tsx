@@ -17,10 +17,10 @@ interface Props {
 export function Keep({ tool, text, refused }: Props) {
     const [where, setWhere] = useState('')
     const [said, setSaid] = useState('')
-    const lessons = useLessons()
     const me = useMe()
     const inHand = useClassInHand(me.data?.classes ?? [])
     const classId = useParams().classId ?? inHand?.id ?? ''
+    const lessons = useLessons(inHand?.id)
     const students = useClass(classId)
     const keep = useChange(async () => {
         if (text === null) return

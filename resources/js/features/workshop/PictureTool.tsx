@@ -38,8 +38,8 @@ export function PictureTool() {
     ]
     const found = measured.error === null ? measured.data : undefined
     const taken: Measured | null = found?.length != null
-        ? { marks: found.marks.map((m) => [m.at_mm, m.allowance_mm]), stitch_mm: found.length.mm, row_mm: found.lengths_mm.reduce((a, b) => a + b, 0) }
-        : read.data?.length_mm != null ? { marks: read.data.marks, stitch_mm: read.data.length_mm, row_mm: along(read.data.marks) } : null
+        ? { marks: found.marks.map((m) => [m.at_mm, m.allowance_mm]), stitch_mm: found.length.mm, row_mm: found.lengths_mm.reduce((a, b) => a + b, 0), stitch_u_mm: found.length.u_mm, edge_u_mm: found.allowance?.u_mm ?? null }
+        : read.data?.length_mm != null ? { marks: read.data.marks, stitch_mm: read.data.length_mm, row_mm: along(read.data.marks), stitch_u_mm: half(read.data.length_u_mm), edge_u_mm: half(read.data.allowance_u_mm) } : null
     return (
         <div className="picture-tool">
             <div>
@@ -77,6 +77,9 @@ export function PictureTool() {
         </div>
     )
 }
+
+/** A scan says its uncertainty expanded (k = 2). */
+const half = (expanded: number | null) => (expanded === null ? null : expanded / 2)
 
 /** From the first place along the row to the last. */
 const along = (marks: number[][]) => (marks.at(-1)?.[0] ?? 0) - (marks[0]?.[0] ?? 0)

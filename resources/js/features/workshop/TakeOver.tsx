@@ -1,6 +1,6 @@
 import { useNavigate, useSearchParams } from 'react-router'
-import { api, ask } from '../../api/client'
-import { useChange, useLessons } from '../../api/queries'
+import { api, ask, type View } from '../../api/client'
+import { useChange, useLook } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { addReadings } from '../look/useSample'
@@ -10,6 +10,9 @@ export interface Measured {
     marks: number[][]
     stitch_mm: number | null
     row_mm: number
+    /** How surely they are known, mm. */
+    stitch_u_mm: number | null
+    edge_u_mm: number | null
 }
 
 /** The way back to the sample that the picture is of, with the readings that its row asks for. Nothing where no sample is looked at. */
@@ -17,11 +20,10 @@ export function TakeOver({ found }: { found: Measured | null }) {
     const [search] = useSearchParams()
     const navigate = useNavigate()
     const of = (name: string) => search.get(name) ?? ''
-    const lessons = useLessons()
-    const row = lessons.data?.find((l) => l.id === of('lesson'))?.rows.find((r) => r.id === of('row'))
-    const back = `/look/${of('class')}/${of('student')}?${new URLSearchParams([...search].filter(([name]) => ['lesson', 'version', 'replaces'].includes(name))).toString()}`
+    const row = useLook(of('class'), of('student'), { lesson: search.get('lesson'), replaces: search.get('replaces'), machine: search.get('machine'), schools: search.get('schools') }, of('class') !== '').data?.lesson.rows.find((r) => r.id === of('row'))
+    const back = `/look/${of('class')}/${of('student')}?${new URLSearchParams([...search].filter(([name]) => ['lesson', 'version', 'replaces', 'machine', 'schools'].includes(name))).toString()}`
     const take = useChange(async (measured: Measured) => {
-        const readings = await ask(api.POST('/api/scans/readings', { body: { lesson: of('lesson'), version: Number(of('version')), row: of('row'), ...measured } }))
+        const readings = await ask(api.POST('/api/scans/readings', { body: { lesson: of('lesson'), version: Number(of('version')), row: of('row'), way: search.get('way') === null ? null : (JSON.parse(of('way')) as View['WayView']), ...measured } }))
         await addReadings(of('class'), of('student'), of('lesson'), search.get('replaces'), Number(of('version')), readings)
         await navigate(back)
     })

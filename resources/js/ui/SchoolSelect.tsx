@@ -1,0 +1,24 @@
+import { NativeSelect } from '@mantine/core'
+import type { View } from '../api/client'
+import { t } from '../app/text'
+
+interface Props {
+    label: string
+    setting: View['SettingView']
+    lesson: View['LessonView']
+    /** All schools that are followed then, by id. */
+    onChoose: (schools: string[]) => void
+}
+
+/** Which school of teaching is followed in one setting of a lesson; the others stay as they are. */
+export function SchoolSelect({ label, setting, lesson, onChoose }: Props) {
+    const own = setting.schools.map((o) => o.id)
+    // A value that is no school's own can be gone back to as well.
+    const usual = setting.school === null ? [{ value: '', label: setting.value }] : lesson.way.schools.some((s) => own.includes(s)) && !setting.schools.some((o) => o.usual) ? [{ value: '', label: t('as the lesson has it') }] : []
+    return (
+        <NativeSelect
+            label={label} value={setting.school ?? ''} data={[...usual, ...setting.schools.map((o) => ({ value: o.id, label: `${o.school}: ${o.value}` }))]}
+            onChange={(e) => onChoose([...lesson.way.schools.filter((s) => !own.includes(s)), ...(e.currentTarget.value === '' ? [] : [e.currentTarget.value])])}
+        />
+    )
+}
