@@ -20,6 +20,9 @@ final readonly class Reading
     /** How far a ruler is laid off at most, mm; the rest of a limit is rounding. Common practice, no source. */
     private const LAID_MM = 0.25;
 
+    /** A scale coarser than that, mm: its limit is rounding alone, in which the laying drowns. Common practice, no source. */
+    public const COARSE_MM = 0.75;
+
     /** A counted stretch is sure to ±0.5 stitch; common practice, no source. */
     public const COUNT_LIMIT = 0.5;
 
@@ -67,7 +70,7 @@ final readonly class Reading
      */
     public static function rulerMean(float $meanMm, int $n, float $limitMm = self::RULER_LIMIT_MM, bool $same = false): self
     {
-        $rounded = $same ? max(0.0, $limitMm - self::LAID_MM) : 0.0;
+        $rounded = $same ? max(0.0, $limitMm - ($limitMm > self::COARSE_MM ? 0.0 : self::LAID_MM)) : 0.0;
 
         return self::combined($meanMm, $rounded / sqrt(3), ($limitMm - $rounded) / sqrt(3 * max(1, $n)));
     }

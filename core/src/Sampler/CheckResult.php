@@ -27,6 +27,12 @@ final readonly class CheckResult
         public ?string $habit = null,
     ) {}
 
+    /** The same, called too early: it stays open. */
+    public function open(): self
+    {
+        return new self($this->judgement->open(), $this->text, $this->fix, $this->figures, $this->again, $this->off, $this->u, $this->habit);
+    }
+
     /** The same, with a better way to decide it. */
     public function decidedBy(string $again): self
     {

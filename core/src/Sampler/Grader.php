@@ -26,6 +26,9 @@ final readonly class Grader
     /** Closer ways to read a length, coarsest first, with their half-widths in mm: what a reading of it can be typed as. */
     private const FINER = ['half' => Reading::RULER_LIMIT_MM, 'magnifier' => 0.1];
 
+    /** From here on a length that was read on a coarse scale is called met; chosen by ./seam bench verdicts. */
+    private const CLEARLY = 0.9;
+
     /**
      * @param  list<string>  $faults  ids of what was seen
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
@@ -70,6 +73,10 @@ final readonly class Grader
     private function judge(Check $check, Field $field, array $values): ?CheckResult
     {
         $result = $check->judge($field, $values, $this->words);
+        // A mark of a coarse scale stands for a stretch nearly as wide as what is met: that it is met has to be clearer.
+        if ($field->limitMm > Reading::COARSE_MM && $result?->judgement->verdict === Verdict::Met && $result->judgement->pMet < self::CLEARLY) {
+            $result = $result->open();
+        }
         if ($result?->judgement->verdict !== Verdict::Unsure || ! in_array($field->kind, [FieldKind::Length, FieldKind::Lengths], true)) {
             return $result;
         }
@@ -83,7 +90,7 @@ final readonly class Grader
     }
 
     /**
-     * The check with what it aims at: a reading of its own where there is one, whose limit adds to that of what is judged.
+     * The check with what it aims at: a reading of its own where there is one, whose limit all of them have in common.
      *
      * @return array{Check, Field}
      */
@@ -95,7 +102,7 @@ final readonly class Grader
 
         return $target === null || ! $spec->check instanceof EachCheck
             ? [$spec->check, $field]
-            : [$spec->check->aimedAt($target), $field->within(hypot($field->limitMm, $readings->asRead($row, $aim)->limitMm))];
+            : [$spec->check->aimedAt($target, $readings->asRead($row, $aim)->limitMm), $field];
     }
 
     /**

@@ -108,9 +108,11 @@ final class ReadAsATeacherTest extends TestCase
             return null;
         };
         foreach ([5.0, 6.5, 7.5, 10.0] as $edge) {
-            self::assertSame(Verdict::Met, $verdict('square-spiral', 'spiral', 'lanes', ['spiral.foot-edge' => [$edge], 'spiral.lanes' => array_fill(0, 4, $edge)]), "edge $edge");
-            self::assertSame(Verdict::Met, $verdict('zigzag-ladder', 'looking', 'spacing', ['looking.foot-edge' => [$edge], 'looking.spacing' => array_fill(0, 4, $edge)]), "edge $edge");
-            self::assertSame(Verdict::NotYet, $verdict('square-spiral', 'spiral', 'lanes', ['spiral.foot-edge' => [$edge], 'spiral.lanes' => array_fill(0, 4, $edge + 3.5)]));
+            // Read to half a millimetre, both.
+            $at = fn (float $mm): string => sprintf('%.1f', $mm);
+            self::assertSame(Verdict::Met, $verdict('square-spiral', 'spiral', 'lanes', ['spiral.foot-edge' => [$at($edge)], 'spiral.lanes' => array_fill(0, 4, $at($edge))]), "edge $edge");
+            self::assertSame(Verdict::Met, $verdict('zigzag-ladder', 'looking', 'spacing', ['looking.foot-edge' => [$at($edge)], 'looking.spacing' => array_fill(0, 4, $at($edge))]), "edge $edge");
+            self::assertSame(Verdict::NotYet, $verdict('square-spiral', 'spiral', 'lanes', ['spiral.foot-edge' => [$at($edge)], 'spiral.lanes' => array_fill(0, 4, $at($edge + 3.5))]));
         }
         // Where it was not measured, what most standard feet have.
         self::assertSame(Verdict::Met, $verdict('square-spiral', 'spiral', 'lanes', ['spiral.lanes' => [6.5, 6.5, 6.5, 6.5]]));

@@ -28,10 +28,10 @@ final class ReadBackTest extends TestCase
         self::assertGreaterThan(900, $sum('n'));
         self::assertLessThanOrEqual(0.05, $sum('false') / $sum('n'));
         self::assertLessThanOrEqual(0.20, $sum('still') / $sum('n'), 'after the reading that is asked for');
-        self::assertLessThanOrEqual(0.30, $sum('unsure') / $sum('n'), 'at once');
+        self::assertLessThanOrEqual(0.35, $sum('unsure') / $sum('n'), 'at once');
         foreach ($found as $check => $f) {
-            // By the ruler the lessons ask for, of twenty rows two more than the share by chance. A seam of ±0.5 mm is not one for sixteenths.
-            self::assertLessThanOrEqual($step === 0.5 ? 0.05 * $f['n'] + 2 : 0.3 * $f['n'], $f['false'], $check);
+            // Of twenty rows two more than the share by chance.
+            self::assertLessThanOrEqual(0.05 * $f['n'] + 2, $f['false'], $check);
         }
     }
 }

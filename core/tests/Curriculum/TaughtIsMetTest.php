@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Curriculum;
 
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\BundleFiles;
+use OpenSeam\Core\Curriculum\LessonWays;
+use OpenSeam\Core\Machine\OwnStitch;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Field;
@@ -19,30 +23,50 @@ use PHPUnit\Framework\TestCase;
 /** For every measured check of the shelf: what is taught is met, what lies past near is not, and each fix points the right way. */
 final class TaughtIsMetTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, array<string, mixed>, Field}> lesson, row, the check as its file has it, and its reading */
+    /**
+     * Of every lesson in every way that a class can choose, and of those made from a machine's own stitches.
+     *
+     * @return iterable<string, array{Lesson, string, array<string, mixed>, Field}> lesson, row, the check as its file has it, and its reading
+     */
     private static function checks(): iterable
     {
-        foreach ((array) BundleFiles::read(Fixtures::folder())['lessons'] as $lesson) {
-            foreach ($lesson['sampler']['rows'] as $row) {
-                foreach ($row['checks'] as $check) {
-                    $field = Fixtures::bundle()->lesson($lesson['id'])->rows[$row['id']]->fields[$check['of']];
-                    yield "{$lesson['id']}.{$row['id']}.{$check['id']}" => [$lesson['id'], $row['id'], $check, $field];
+        foreach ((array) BundleFiles::read(Fixtures::folder())['lessons'] as $json) {
+            $usual = Fixtures::bundle()->lesson($json['id']);
+            foreach (self::ways($usual) as $at => $way) {
+                $lesson = $usual->in($way);
+                foreach (LessonWays::lay($json, $way)['sampler']['rows'] as $row) {
+                    foreach ($row['checks'] as $check) {
+                        yield "$usual->id.{$row['id']}.{$check['id']} $at" => [$lesson, $row['id'], $check, $lesson->rows[$row['id']]->fields[$check['of']]];
+                    }
                 }
             }
         }
     }
 
-    /** @param  list<float>  $values */
-    private static function judged(string $lesson, string $row, string $check, Field $field, array $values): GradedCheck
+    /** @return iterable<string, Way> */
+    private static function ways(Lesson $lesson): iterable
     {
-        $found = Fixtures::bundle()->lesson($lesson);
+        yield 'as it is written' => new Way;
+        foreach ($lesson->settings as $setting) {
+            foreach ($setting->schools as $school) {
+                yield $school->school => new Way([$school->id]);
+            }
+        }
+        if ($lesson->each() !== '') {
+            yield 'on a machine' => new Way([], OwnStitch::examples($lesson->each()));
+        }
+    }
+
+    /** @param  list<float>  $values */
+    private static function judged(Lesson $lesson, string $row, string $check, Field $field, array $values): GradedCheck
+    {
         $typed = ["$row.$field->id" => array_map(fn (float $v): string => (string) $v, $values)];
-        foreach ((new Grader(Fixtures::bundle(), Words::in()))->grade($found, Readings::typed($found, $typed, Unit::Millimetre))->checks as $graded) {
+        foreach ((new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::typed($lesson, $typed, Unit::Millimetre))->checks as $graded) {
             if ($graded->key() === "$row.$check") {
                 return $graded;
             }
         }
-        self::fail("There is no $row.$check in $lesson.");
+        self::fail("There is no $row.$check in $lesson->id.");
     }
 
     /** To the nearest step of what is read. */
@@ -67,7 +91,7 @@ final class TaughtIsMetTest extends TestCase
                 $tried++;
             }
         }
-        self::assertGreaterThan(45, $tried);
+        self::assertGreaterThan(90, $tried);
     }
 
     /** One step of the ruler past near, to either side, is never met, and the change that is named leads back. */
@@ -91,14 +115,15 @@ final class TaughtIsMetTest extends TestCase
                 $tried++;
             }
         }
-        self::assertGreaterThan(60, $tried);
+        self::assertGreaterThan(120, $tried);
     }
 
     /** A start of two millimetres was told to go nearer the edge. */
     public function test_a_start_too_near_the_edge_is_told_to_go_further_in(): void
     {
-        $field = Fixtures::bundle()->lesson('first-seam')->rows['seam']->fields['start-in'];
-        self::assertSame('Set the needle down 3 to 5 mm in from the edge.', self::judged('first-seam', 'seam', 'start', $field, [1.0])->change()?->text);
-        self::assertSame('Set the needle down nearer the edge: 3 to 5 mm in.', self::judged('first-seam', 'seam', 'start', $field, [12.0])->change()?->text);
+        $seam = Fixtures::bundle()->lesson('first-seam');
+        $field = $seam->rows['seam']->fields['start-in'];
+        self::assertSame('Set the needle down 3 to 5 mm in from the edge.', self::judged($seam, 'seam', 'start', $field, [1.0])->change()?->text);
+        self::assertSame('Set the needle down nearer the edge: 3 to 5 mm in.', self::judged($seam, 'seam', 'start', $field, [12.0])->change()?->text);
     }
 }

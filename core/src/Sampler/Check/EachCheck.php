@@ -12,19 +12,21 @@ use OpenSeam\Core\Sampler\CheckResult;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Words;
 
-/** Every one of several readings near the target: the furthest one decides. */
+/** Every one of several readings near the target: all of them must be, and the furthest one is named. */
 final readonly class EachCheck implements Check
 {
     public function __construct(
         private float $targetMm,
         private float $metMm,
         private float $nearMm,
+        /** How closely the target itself was read, mm; 0 where it is given. */
+        private float $targetLimitMm = 0.0,
     ) {}
 
     /** The same about what was measured on the sample's own foot instead of what the lesson takes for usual. */
-    public function aimedAt(float $targetMm): self
+    public function aimedAt(float $targetMm, float $limitMm): self
     {
-        return new self($targetMm, $this->metMm, $this->nearMm);
+        return new self($targetMm, $this->metMm, $this->nearMm, $limitMm);
     }
 
     public function judge(Field $field, array $values, Words $words): ?CheckResult
@@ -39,7 +41,8 @@ final readonly class EachCheck implements Check
         }
         $reading = Reading::ruler(abs($errors[$worst]), $field->limitMm);
         $tolerance = Tolerance::atMost($this->metMm, $this->nearMm);
-        $judgement = Judgement::of($reading, $tolerance);
+        $judgement = $reading->u === 0.0 ? Judgement::of($reading, $tolerance)
+            : Judgement::all(array_map(fn (float $e): Reading => Reading::ruler($e, $field->limitMm), $errors), Tolerance::around(0.0, $this->metMm, $this->nearMm), $this->targetLimitMm);
         $limit = $tolerance->nearestLimit($reading->value);
         $met = $judgement->verdict === Verdict::Met;
 
