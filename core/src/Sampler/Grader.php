@@ -80,13 +80,17 @@ final readonly class Grader
         if ($result?->judgement->verdict !== Verdict::Unsure || ! in_array($field->kind, [FieldKind::Length, FieldKind::Lengths], true)) {
             return $result;
         }
-        foreach (self::FINER as $step => $limitMm) {
-            if ($limitMm < $field->limitMm - 1e-9 && $check->judge($field->within($limitMm), $values, $this->words)?->judgement->verdict !== Verdict::Unsure) {
-                return $result->decidedBy($this->words->say("again.$step".($step === 'half' && $this->words->unit === Unit::Inch ? '-inch' : '')));
+        $finer = array_filter(self::FINER, fn (float $limitMm): bool => $limitMm < $field->limitMm - 1e-9);
+        $said = fn (string $step): string => $step === 'half' && $this->words->unit === Unit::Inch ? 'half-inch' : $step;
+        foreach ($finer as $step => $limitMm) {
+            if ($check->judge($field->within($limitMm), $values, $this->words)?->judgement->verdict !== Verdict::Unsure) {
+                return $result->decidedBy($this->words->say('again.'.$said($step)));
             }
         }
+        $next = array_key_first($finer);
 
-        return $result;
+        // As it was read it lies right at the limit; more closely it will lie on one side of it.
+        return $next === null ? $result : $result->decidedBy($this->words->say("again.{$said($next)}-at-limit"));
     }
 
     /**

@@ -192,7 +192,9 @@ final class SamplerTest extends TestCase
                     foreach ($found?->judgement->verdict === Verdict::Unsure ? ['millimetre' => 0.5, 'thirty-second' => 0.5, 'magnifier' => 0.1] : [] as $word => $limit) {
                         if (str_contains((string) $found?->again, $word)) {
                             $asked[$word]++;
-                            self::assertNotSame(Verdict::Unsure, $judge(sprintf('%.4f mm ±%s', $n * $step, $limit))?->judgement->verdict, "$lesson $check $n");
+                            // What was read at the very limit is decided when the closer look finds it on one side.
+                            $where = str_contains((string) $found?->again, 'at the limit') ? 0.8 * $limit : 0.0;
+                            self::assertNotSame(Verdict::Unsure, $judge(sprintf('%.4f mm ±%s', $n * $step + $where, $limit))?->judgement->verdict, "$lesson $check $n");
                         }
                     }
                 }
