@@ -89,7 +89,7 @@ final readonly class Lesson
     }
 
     /**
-     * The other ways in which it asks something else of machines and feet: one setting's school changed at a time.
+     * The other ways that teach as much and ask something else of machines and feet: one setting's school changed at a time.
      *
      * @return list<self>
      */
@@ -107,7 +107,7 @@ final readonly class Lesson
             }
         }
 
-        return $others;
+        return array_values(array_filter($others, fn (self $other): bool => array_diff($this->teaches, $other->teaches) === []));
     }
 
     /**
