@@ -32,12 +32,14 @@ final readonly class ShowDials
         return array_values($book->machines->map(function (Machine $m) use ($lesson, $book): DialView {
             $here = $book->onMachine($lesson, $m->id) ?? $lesson;
 
-            return new DialView(
-                $m->id, $m->name,
-                array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($m->core(), $need, $book), $here->sews)))),
-                $book->cannotOn($lesson, $m->id), $this->instead($lesson, $here),
-            );
+            return new DialView($m->id, $m->name, $this->settings($here, $m->core(), $book), $book->cannotOn($lesson, $m->id), $this->instead($lesson, $here));
         })->all());
+    }
+
+    /** @return list<string> a lesson in the way it is sewn on a machine, as that machine's dials say it */
+    public function settings(Lesson $lesson, CoreMachine $machine, RoomBook $book): array
+    {
+        return array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($machine, $need, $book), $lesson->sews))));
     }
 
     /** In which other way it is sewn there. */
@@ -74,6 +76,8 @@ final readonly class ShowDials
         $room = new Room([$m], array_filter($book->room->feet, fn (Foot $f): bool => $need->feet === [] || in_array($f->kind->id, $need->feet, true)));
         $best = $room->bestFoot('0', $need->setup)['foot'];
         $best === null || $parts[] = '“'.$room->feet[$best]->name.'”';
+        $tape = $best === null ? null : $room->feet[$best]->tapeMm;
+        $tape === null || $parts[] = $words->say('dial.tape', ['width' => $words->length($tape)]);
 
         return implode(', ', $parts);
     }

@@ -29,7 +29,7 @@ use OpenSeam\Core\Measure\Unit;
 /** All that looking at one student's sample needs. */
 final readonly class ShowLook
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private ShowDials $dials) {}
 
     /**
      * @param  string|null  $machine  it was sewn on; null: where the student sits
@@ -54,6 +54,7 @@ final readonly class ShowLook
         $drill = $old !== null ? $old->sample->drill : ($asked === $s->lesson() ? $s->drill() : null);
         $earlier = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $asked && $k !== $old));
         $after = $reading->after($student);
+        $sewnOn = $at === null ? null : $room->machines->firstWhere('id', $at);
 
         return new LookView(
             $student, $s->enrolment->student->name, $s->enrolment->seat,
@@ -68,6 +69,7 @@ final readonly class ShowLook
             $room->cannot($found) ?? $room->cannotOn($found, $at),
             array_values($room->feet->map(FootView::of(...))->all()),
             $old === null ? null : self::replaced($old, $found, $unit),
+            $sewnOn === null || ! $found->machine ? [] : $this->dials->settings($found, $sewnOn->core(), $room),
         );
     }
 

@@ -13,6 +13,7 @@ use App\Models\LessonText;
 use App\Models\ShelfEdition;
 use App\Support\Shelf;
 use App\Support\ShelfBook;
+use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\InputError;
 
 /** The studio's shelf with its editions, and one lesson of it to be changed. */
@@ -46,7 +47,8 @@ final readonly class ShowShelf
         $today = $this->shelf->text($id) ?? throw InputError::at('lesson', $id, 'There is no such lesson on the shelf.');
         $current = is_int($today['version']) ? $today['version'] : 1;
         $samples = $this->book->samples($id);
-        $versions = [];
+        // A version that came with an earlier course can be looked at and taken up again too.
+        $versions = array_fill_keys(BundleFiles::earlierVersions(Shelf::folder(), $id), null);
         foreach (LessonText::query()->where('lesson', $id)->get(['id', 'studio_id', 'version', 'kept_at']) as $text) {
             $versions[$text->version] = $text->kept_at->toIso8601ZuluString();
         }

@@ -15,7 +15,8 @@ return new class extends Migration
 {
     public function up(): void
     {
-        SchemaStep::columns('fault_hunts', ['sample_id'], fn (Blueprint $table) => $table->char('sample_id', 26)->nullable()->index());
+        SchemaStep::columns('fault_hunts', ['sample_id'], fn (Blueprint $table) => $table->char('sample_id', 26)->nullable());
+        SchemaStep::index('fault_hunts', ['sample_id']);
     }
 
     public function down(): void

@@ -156,7 +156,7 @@ final class SchoolsTest extends TestCase
     public function test_plan_print_and_materials_go_by_the_school(): void
     {
         $this->class->update(['course' => 'stitches-first']);
-        $minutes = fn (): float => (float) collect((array) $this->getJson("/api/classes/{$this->class->id}/plan")->assertOk()->json('lessons'))->firstWhere('id', 'edge-finish')['minutes'] ?? 0.0;
+        $minutes = fn (): float => (float) collect((array) $this->getJson("/api/classes/{$this->class->id}/plan")->assertOk()->json('lessons'))->firstWhere('id', 'edge-finish')['minutes'];
         $before = $minutes();
         $this->follow('edge-finish', ['zigzag-only']);
         self::assertLessThan($before, $minutes());

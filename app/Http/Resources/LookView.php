@@ -14,6 +14,7 @@ final readonly class LookView
      * @param  list<LastSampleView>  $earlier
      * @param  list<MachineView>  $machines
      * @param  list<FootView>  $feet
+     * @param  list<string>  $dials
      */
     public function __construct(
         #[OA\Property] public string $student,
@@ -30,5 +31,6 @@ final readonly class LookView
         #[OA\Property(nullable: true, description: 'why this lesson cannot be sewn in this room, or not on the student’s machine')] public ?string $cannot,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FootView::class))] public array $feet,
         #[OA\Property(nullable: true, description: 'what is corrected')] public ?ReplacedView $replaced,
+        #[OA\Property(type: 'array', description: 'as the dials of the machine it is sewn on say it', items: new OA\Items(type: 'string'))] public array $dials,
     ) {}
 }

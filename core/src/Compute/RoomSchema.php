@@ -66,6 +66,7 @@ final class RoomSchema
             ], 'required' => ['min_mm', 'max_mm', 'step_mm'], 'additionalProperties' => false],
             'materials' => Schema::list('what it is for, in words', Schema::text('a kind of cloth', 40), 0, 12),
             'count' => Schema::whole('how many there are', 0, 200),
-        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'smallest_swing_mm', 'open_side', 'positions', 'guide', 'materials', 'count']);
+            'tape_mm' => ['type' => ['number', 'null'], 'description' => 'width of the tape a binder takes, mm', 'minimum' => 6, 'maximum' => 80],
+        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'smallest_swing_mm', 'open_side', 'positions', 'guide', 'materials', 'count', 'tape_mm']);
     }
 }

@@ -39,6 +39,18 @@ final class BundleFiles
         return preg_match('/^[a-z0-9-]+$/', $id) === 1 && is_file($file) ? self::json($file) : null;
     }
 
+    /** @return list<int> versions of a lesson that were shipped before today's, oldest first */
+    public static function earlierVersions(string $folder, string $id): array
+    {
+        $found = [];
+        foreach (glob("$folder/earlier/*.json") ?: [] as $file) {
+            preg_match('/^([a-z0-9-]+)\.(\d+)\.json$/', basename($file), $m) === 1 && $m[1] === $id && $found[] = (int) $m[2];
+        }
+        sort($found);
+
+        return $found;
+    }
+
     /** @return array<string, mixed> */
     private static function json(string $file): array
     {

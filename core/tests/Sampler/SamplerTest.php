@@ -204,6 +204,16 @@ final class SamplerTest extends TestCase
         self::assertGreaterThan(0, $asked['thirty-second'] + $asked['millimetre']);
     }
 
+    /** Ten points on one side that were counted on both come out at half; so does a dial that gives the whole zigzag. */
+    public function test_half_and_double_are_told_from_a_touch_off(): void
+    {
+        $habit = fn (string $count, string $span): ?string => array_values(array_filter(self::grade('zigzag-ladder', ['average.length' => [$count, $span]])->checks, fn (GradedCheck $c): bool => $c->key() === 'average.length'))[0]->result?->habit;
+        self::assertNull($habit('10', '40'));
+        self::assertNull($habit('10', '26'), 'merely short');
+        self::assertStringContainsString('half: usually both sides were counted', (string) $habit('10', '20'));
+        self::assertStringContainsString('double', (string) $habit('10', '80'));
+    }
+
     /** Ten whole stitches and a part of the next over 26 mm: half a stitch more is the middle of what it can be. */
     public function test_only_whole_stitches_may_be_counted(): void
     {

@@ -2162,6 +2162,8 @@ export interface components {
             materials: string[];
             /** @description how many there are */
             count: number;
+            /** @description width of the tape a binder takes, mm */
+            tape_mm: number | null;
         };
         AnswerBody: {
             tool: string;
@@ -3145,6 +3147,8 @@ export interface components {
             cannot: string | null;
             feet: components["schemas"]["FootView"][];
             replaced: components["schemas"]["ReplacedView"] | null;
+            /** @description as the dials of the machine it is sewn on say it */
+            dials: string[];
         };
         /** @description A machine of the room. */
         MachineView: {
@@ -8781,6 +8785,8 @@ export interface operations {
                         materials?: string[];
                         /** @description how many there are */
                         count?: number;
+                        /** @description width of the tape a binder takes, mm */
+                        tape_mm?: number | null;
                     };
                     /**
                      * @description kind
@@ -9460,6 +9466,8 @@ export interface operations {
                         materials?: string[];
                         /** @description how many there are */
                         count?: number;
+                        /** @description width of the tape a binder takes, mm */
+                        tape_mm?: number | null;
                     }[];
                     /** @description a length such as 15,9 or 5/8 */
                     allowance: string;

@@ -16,7 +16,11 @@ const MARGIN = { left: 30, right: 40, top: 30, bottom: 44 }
 /** A sampler to scale, as the core laid it out, with the row as it was measured drawn over it. */
 export function SamplerDrawing({ drawing, measured = [], active = null, title }: Props) {
     const { ref, width, height } = useElementSize()
-    const scale = Math.max(0.5, Math.min((width - MARGIN.left - MARGIN.right) / drawing.width, (height - MARGIN.top - MARGIN.bottom) / drawing.height))
+    const fit = (top: number) => Math.max(0.5, Math.min((width - MARGIN.left - MARGIN.right) / drawing.width, (height - top - MARGIN.bottom) / drawing.height))
+    const leaning = isCrowded(drawing.rows, fit(MARGIN.top))
+    // Names that lean over their rows need as much room above as they are long.
+    const top = leaning ? Math.max(MARGIN.top, ...drawing.rows.map((r) => 16 + r.guide.length * LETTER_PX * Math.sin(LEAN))) : MARGIN.top
+    const scale = fit(top)
     const sewn = new Set(measured.map((row) => row.row))
     return (
         <div ref={ref} className="sampler-box">
@@ -27,7 +31,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                             <path d="M0 1h4M1 0v4" className="weave" />
                         </pattern>
                     </defs>
-                    <g transform={`translate(${Math.max(MARGIN.left, (width - drawing.width * scale - 20) / 2)} ${MARGIN.top})`}>
+                    <g transform={`translate(${Math.max(MARGIN.left, (width - drawing.width * scale - 20) / 2)} ${top})`}>
                         {drawing.pieces.map((p) => (
                             <g key={p.id}>
                                 <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} className={p.material === 'paper' ? 'paper' : 'cloth'} />
@@ -45,7 +49,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     {row.back.map((back, i) => (
                                         <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
                                     ))}
-                                    {row.guide !== '' && <GuideName text={row.guide} x={x * scale} y={y * scale} inside={y > 20} width={drawing.width * scale} />}
+                                    {row.guide !== '' && <GuideName text={row.guide} x={x * scale} y={y * scale} inside={y > BELOW_MM} leaning={leaning} width={drawing.width * scale} />}
                                 </g>
                             )
                         })}
@@ -58,11 +62,25 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
     )
 }
 
+/** Rows that begin further down than this, mm, have their name beside them. */
+const BELOW_MM = 20
+
+/** A letter of this size is about so wide, px. */
+const LETTER_PX = 8
+
+const LEAN = (55 * Math.PI) / 180
+
+/** Two names above the cloth would lie over each other. */
+function isCrowded(rows: View['DrawingView']['rows'], scale: number): boolean {
+    const above = rows.filter((r) => r.guide !== '' && (r.points[0]?.[1] ?? 0) <= BELOW_MM).map((r) => ({ x: (r.points[0]?.[0] ?? 0) * scale, half: (r.guide.length * LETTER_PX) / 2 })).sort((a, b) => a.x - b.x)
+    return above.some((r, i) => i > 0 && r.x - r.half < (above[i - 1]?.x ?? 0) + (above[i - 1]?.half ?? 0))
+}
+
 /** What guides a row: above the cloth over its start, kept inside the picture; beside a start further down. */
-function GuideName({ text, x, y, inside, width }: { text: string; x: number; y: number; inside: boolean; width: number }) {
+function GuideName({ text, x, y, inside, leaning, width }: { text: string; x: number; y: number; inside: boolean; leaning: boolean; width: number }) {
+    if (leaning && !inside) return <text transform={`translate(${x + 4} -6) rotate(${(-LEAN * 180) / Math.PI})`} className="draw-guide">{text}</text>
     if (inside) return <text x={x + 12} y={y + 16} className="draw-guide">{text}</text>
-    // A letter of this size is about 8 px wide.
-    const half = text.length * 4
+    const half = (text.length * LETTER_PX) / 2
     if (x - half < -MARGIN.left) return <text x={-MARGIN.left} y={-8} className="draw-guide">{text}</text>
     if (x + half > width + MARGIN.right) return <text x={width + MARGIN.right} y={-8} textAnchor="end" className="draw-guide">{text}</text>
     return <text x={x} y={-8} textAnchor="middle" className="draw-guide">{text}</text>

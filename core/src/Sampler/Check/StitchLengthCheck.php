@@ -20,6 +20,16 @@ final readonly class StitchLengthCheck implements Check
         private float $nearMm,
     ) {}
 
+    /** Half or double of what was asked for: not a dial a touch off, but a length that was meant otherwise. */
+    private function twice(float $length, Words $words): ?string
+    {
+        return match (true) {
+            abs(2 * $length - $this->targetMm) <= $this->metMm => $words->say('habit.half-length'),
+            abs($length / 2 - $this->targetMm) <= $this->metMm => $words->say('habit.double-length'),
+            default => null,
+        };
+    }
+
     public function judge(Field $field, array $values, Words $words): ?CheckResult
     {
         [$stitches, $span] = [$values[0] ?? null, $values[1] ?? null];
@@ -38,6 +48,7 @@ final readonly class StitchLengthCheck implements Check
                 ? $words->say('again.stitch-limit')
                 : $words->say('again.stitch', ['count' => (string) $read->stitchesToDecide, 'span' => $words->mm($read->stitchesToDecide * $length * ($field->oneSide ? 2 : 1), 0)]),
             abs($length - $this->targetMm), $read->reading->u,
+            $field->oneSide && $read->judgement->verdict === Verdict::NotYet ? $this->twice($length, $words) : null,
         );
     }
 }

@@ -94,6 +94,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                 <Beside lesson={lesson} judged={judged} row={eye?.key.split('.')[0] ?? null} />
                 {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
                 {look.drill !== null && <div className="drill-in-hand">{look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}<span>{look.drill.text}</span></div>}
+                {look.cannot === null && look.dials.length > 0 && <p className="look-dials"><strong>{look.machines.find((m) => m.id === look.machine)?.name}</strong> {look.dials.join(' · ')}</p>}
                 {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
                 <KeptAnswers lesson={lesson.id} student={look.student} />
                 <p className="earlier">

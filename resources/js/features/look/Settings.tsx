@@ -31,7 +31,7 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
     })
     return (
         <details className="settings">
-            <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
+            <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{look.lesson.way.schools.length > 0 && ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}{['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
             <div>
                 <label>
                     <span>{t('Machine')}</span>
@@ -52,8 +52,8 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
                 {plain('needle', t('Needle'), '80')}
                 {plain('cloth', t('Cloth'), t('cotton, 2 layers'))}
                 {plain('note', t('Note'), '')}
-                {onSewn !== null && schools.map((s) => <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />)}
                 {look.lesson.swings && plain('width', t('Width'), '3.5')}
+                {onSewn !== null && schools.map((s) => <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />)}
             </div>
             {foot !== undefined && fit.error === null && fit.data?.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
         </details>

@@ -8,11 +8,11 @@ import { Choice, NumberField, toNumber } from '../workshop/fields'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
-type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
+type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
 
 const typedOf = (f: Facts): Typed => ({
     ...(Object.fromEntries(NUMBERS.map((n) => [n, String(f[n])])) as Record<(typeof NUMBERS)[number], string>),
-    edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm), min_mm: String(f.guide?.min_mm ?? ''), max_mm: String(f.guide?.max_mm ?? ''), step_mm: String(f.guide?.step_mm ?? ''),
+    edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm), tape_mm: f.tape_mm === null ? '' : String(f.tape_mm), min_mm: String(f.guide?.min_mm ?? ''), max_mm: String(f.guide?.max_mm ?? ''), step_mm: String(f.guide?.step_mm ?? ''),
 })
 
 interface Props {
@@ -35,6 +35,7 @@ export function FootForm({ room, foot, onDone }: Props) {
         ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), smallest_swing_mm: number('smallest_swing_mm'), count: number('count'),
         materials: cloths.split(',').map((c) => c.trim()).filter((c) => c !== ''),
         edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
+        tape_mm: typed.tape_mm.trim() === '' ? null : number('tape_mm'),
         guide: typed.min_mm.trim() === '' && typed.max_mm.trim() === '' ? null : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
     }
     const save = useChange(async () => {
@@ -82,6 +83,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                 <NumberField label={t('Guide from')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
                 <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
                 <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
+                {usual(facts.kind).tape_mm !== null && <NumberField label={t('Tape it takes, unfolded')} value={typed.tape_mm} min={6} max={80} step={1} onChange={write('tape_mm')} slider={false} />}
                 <label className="choice wide">{t('For')} <small>{t('with commas between')}</small><input value={cloths} maxLength={300} onChange={(e) => setCloths(e.currentTarget.value)} /></label>
             </div>
             <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>

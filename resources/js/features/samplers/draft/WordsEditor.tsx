@@ -1,6 +1,7 @@
 import { t } from '../../../app/text'
 import type { DraftLesson, DraftSetting } from './lesson'
 import { Num } from './Num'
+import { ShowingEditor } from './ShowingEditor'
 
 interface Props {
     lesson: DraftLesson
@@ -40,6 +41,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
                 </div>
             ))}
             <button type="button" className="link" onClick={() => onChange('setting new', (l) => ({ ...l, settings: [...l.settings, { name: t('Needle'), value: '80' }] }))}>{t('One setting more')}</button>
+            <ShowingEditor lesson={lesson} onChange={onChange} />
             <div className="draft-lines">{lines('cautions', t('Cautions, one on each line'))}{lines('steps', t('Steps'))}{lines('teaching_points', t('Say'))}</div>
         </div>
     )

@@ -10,9 +10,23 @@ export interface DraftLesson {
     cautions: string[]
     teaching_points: string[]
     steps: string[]
+    demonstration?: { setup: string; acts: DraftAct[] }
+    mistakes?: DraftMistake[]
     threads?: { top?: string; bobbin?: string }
     sampler: { pieces: DraftPiece[]; rows: DraftRow[] }
     [other: string]: unknown
+}
+
+/** One act of showing it: what is shown, said and watched for. */
+export interface DraftAct {
+    show: string
+    say: string
+    watch: string
+}
+
+export interface DraftMistake {
+    mistake: string
+    looks: string
 }
 
 export interface DraftSetting {
