@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\PlanSession;
+use App\Models\SewingClass;
 use App\Support\ClassShop;
 use App\Support\Clock;
 use App\Support\Shelf;
@@ -32,7 +33,7 @@ final readonly class CountMaterials
     {
         $found = $session === null ? null : ($shop->sessions[$session - 1] ?? throw InputError::at('session', $session, sprintf('The plan has sessions 1 to %d.', count($shop->sessions))));
 
-        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach ?? $this->expected($shop->class->course));
+        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach ?? $this->expected($shop->class));
     }
 
     /**
@@ -43,7 +44,7 @@ final readonly class CountMaterials
      */
     public function short(ClassShop $shop, array $have, ?float $samplesEach = null): array
     {
-        $each = $samplesEach ?? $this->expected($shop->class->course);
+        $each = $samplesEach ?? $this->expected($shop->class);
         $now = Clock::now();
         $coming = array_values(array_filter($shop->sessions, fn (PlanSession $s): bool => $s->endsAt() > $now));
         $count = fn (int $from, int $to): ClassMaterials => $this->count($shop, array_merge([], ...array_map(fn (PlanSession $s): array => $s->lessonIds(), array_slice($coming, $from, $to - $from))), $each);
@@ -56,9 +57,9 @@ final readonly class CountMaterials
      *
      * @return array<string, float> samples a student is expected to sew of each lesson
      */
-    private function expected(string $course): array
+    private function expected(SewingClass $class): array
     {
-        return $this->repeats->expected($this->shelf->order($course));
+        return $this->repeats->expected($class, $this->shelf->order($class->course));
     }
 
     /**

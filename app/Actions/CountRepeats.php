@@ -31,23 +31,23 @@ final readonly class CountRepeats
     {
         $forecasts = array_column($class->exists ? $this->forecast->each(($this->read)($class, Unit::Millimetre), range(1, self::MOST_SAMPLES)) : [], 'forecast');
 
-        return $this->of($room, $rest, $longest, $sure, $forecasts === [] ? [$this->newcomer($class->course)] : $forecasts);
+        return $this->of($class, $room, $rest, $longest, $sure, $forecasts === [] ? [$this->newcomer($class)] : $forecasts);
     }
 
     /**
      * @param  list<string>  $rest
-     * @param  non-empty-list<FinishForecast>  $class
+     * @param  non-empty-list<FinishForecast>  $forecasts
      */
-    private function of(ClassRoom $room, array $rest, float $longest, float $sure, array $class): Repeats
+    private function of(SewingClass $class, ClassRoom $room, array $rest, float $longest, float $sure, array $forecasts): Repeats
     {
-        $samples = FinishForecast::samplesFor($class, range(1, self::MOST_SAMPLES), $sure);
+        $samples = FinishForecast::samplesFor($forecasts, range(1, self::MOST_SAMPLES), $sure);
         $minutes = $more = [];
         foreach ($rest as $id) {
             $minutes[$id] = $room->minutes($this->shelf, $id)->minutes;
             $more[$id] = $room->again($this->shelf, $id);
         }
 
-        $again = RepeatMinutes::of($minutes, $more, $this->expected($rest), (float) $samples, $longest);
+        $again = RepeatMinutes::of($minutes, $more, $this->expected($class, $rest), (float) $samples, $longest);
 
         return new Repeats($sure, $again->beside, $samples, $again->sessions($longest));
     }
@@ -58,23 +58,25 @@ final readonly class CountRepeats
      * @param  list<string>  $lessons
      * @return array<string, float>
      */
-    public function expected(array $lessons): array
+    public function expected(SewingClass $class, array $lessons): array
     {
-        return array_combine($lessons, $this->ahead($lessons, [1])->expected);
+        return array_combine($lessons, $this->ahead($class, $lessons, [1])->expected);
     }
 
-    private function newcomer(string $course): FinishForecast
+    private function newcomer(SewingClass $class): FinishForecast
     {
-        return $this->ahead($this->shelf->order($course), range(1, self::MOST_SAMPLES));
+        return $this->ahead($class, $this->shelf->order($class->course), range(1, self::MOST_SAMPLES));
     }
 
     /**
      * @param  list<string>  $lessons
      * @param  list<int>  $samples
      */
-    private function ahead(array $lessons, array $samples): FinishForecast
+    private function ahead(SewingClass $class, array $lessons, array $samples): FinishForecast
     {
+        $taught = $this->shelf->taught($class);
+
         return LearningWays::of($this->shelf->bundle()->skills, $this->standings->table())
-            ->forecast([], Clock::now(), array_map(fn (string $id): array => $this->shelf->bundle()->lesson($id)->teaches, $lessons), array_fill(0, count($lessons), false), $samples);
+            ->forecast([], Clock::now(), array_map(fn (string $id): array => $taught->lesson($id)->teaches, $lessons), array_fill(0, count($lessons), false), $samples);
     }
 }

@@ -74,6 +74,7 @@ final readonly class ForecastClass
         $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
         $shown = array_map(fn (StudentReading $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
         $together = $ways->ofClass(array_values($shown));
+        $taught = $this->shelf->taught($reading->class);
         $each = [];
         $newcomer = null;
         foreach ($reading->students as $id => $s) {
@@ -86,7 +87,7 @@ final readonly class ForecastClass
             $left = array_values(array_diff($order, self::met($s)));
             $tried = array_map(fn (KeptSample $k): string => $k->sample->lesson, $s->samples);
             $each[$id] = ['left' => $left, 'forecast' => $ways->forecast(
-                $shown[$id], $reading->now, array_map(fn (string $l): array => $this->shelf->bundle()->lesson($l)->teaches, $left), array_map(fn (string $l): bool => in_array($l, $tried, true), $left), $samples, $together,
+                $shown[$id], $reading->now, array_map(fn (string $l): array => $taught->lesson($l)->teaches, $left), array_map(fn (string $l): bool => in_array($l, $tried, true), $left), $samples, $together,
             )];
             $newcomer = $s->samples === [] ? $each[$id] : $newcomer;
         }

@@ -1,4 +1,4 @@
-import { ActionIcon, Button, TextInput } from '@mantine/core'
+import { ActionIcon, Button, Textarea, TextInput } from '@mantine/core'
 import { t } from '../../../app/text'
 import type { DraftAct, DraftLesson, DraftMistake } from './lesson'
 
@@ -23,9 +23,9 @@ export function ShowingEditor({ lesson, onChange }: Props) {
             <TextInput label={t('What the last row of the room can see')} value={setup} maxLength={300} onChange={(e) => show('setup', { setup: e.currentTarget.value, acts })} />
             {acts.map((a, i) => (
                 <div key={i} className="draft-act">
-                    <TextInput aria-label={t('Act {n}: shown', { n: i + 1 })} placeholder={t('shown')} value={a.show} maxLength={200} onChange={(e) => act(i, 'show', e.currentTarget.value)} />
-                    <TextInput aria-label={t('Act {n}: said', { n: i + 1 })} placeholder={t('said')} value={a.say} maxLength={200} onChange={(e) => act(i, 'say', e.currentTarget.value)} />
-                    <TextInput aria-label={t('Act {n}: watched for', { n: i + 1 })} placeholder={t('watched for')} value={a.watch} maxLength={200} onChange={(e) => act(i, 'watch', e.currentTarget.value)} />
+                    <Textarea autosize minRows={1} aria-label={t('Act {n}: shown', { n: i + 1 })} placeholder={t('shown')} value={a.show} maxLength={200} onChange={(e) => act(i, 'show', e.currentTarget.value)} />
+                    <Textarea autosize minRows={1} aria-label={t('Act {n}: said', { n: i + 1 })} placeholder={t('said')} value={a.say} maxLength={200} onChange={(e) => act(i, 'say', e.currentTarget.value)} />
+                    <Textarea autosize minRows={1} aria-label={t('Act {n}: watched for', { n: i + 1 })} placeholder={t('watched for')} value={a.watch} maxLength={200} onChange={(e) => act(i, 'watch', e.currentTarget.value)} />
                     <ActionIcon variant="subtle" aria-label={t('Take act {n} away', { n: i + 1 })} onClick={() => show(`away ${i}`, { setup, acts: acts.filter((_, k) => k !== i) })}>×</ActionIcon>
                 </div>
             ))}
@@ -33,8 +33,8 @@ export function ShowingEditor({ lesson, onChange }: Props) {
             <h3>{t('Usual mistakes')}</h3>
             {mistakes.map((m, i) => (
                 <div key={i} className="draft-act two">
-                    <TextInput aria-label={t('Mistake {n}', { n: i + 1 })} placeholder={t('mistake')} value={m.mistake} maxLength={120} onChange={(e) => { const mistake = e.currentTarget.value; wrong(`${i} mistake`, mistakes.map((x, k) => (k === i ? { ...x, mistake } : x))) }} />
-                    <TextInput aria-label={t('Mistake {n}: how it looks', { n: i + 1 })} placeholder={t('how it looks')} value={m.looks} maxLength={160} onChange={(e) => { const looks = e.currentTarget.value; wrong(`${i} looks`, mistakes.map((x, k) => (k === i ? { ...x, looks } : x))) }} />
+                    <Textarea autosize minRows={1} aria-label={t('Mistake {n}', { n: i + 1 })} placeholder={t('mistake')} value={m.mistake} maxLength={120} onChange={(e) => { const mistake = e.currentTarget.value; wrong(`${i} mistake`, mistakes.map((x, k) => (k === i ? { ...x, mistake } : x))) }} />
+                    <Textarea autosize minRows={1} aria-label={t('Mistake {n}: how it looks', { n: i + 1 })} placeholder={t('how it looks')} value={m.looks} maxLength={160} onChange={(e) => { const looks = e.currentTarget.value; wrong(`${i} looks`, mistakes.map((x, k) => (k === i ? { ...x, looks } : x))) }} />
                     <ActionIcon variant="subtle" aria-label={t('Take mistake {n} away', { n: i + 1 })} onClick={() => wrong(`away ${i}`, mistakes.filter((_, k) => k !== i))}>×</ActionIcon>
                 </div>
             ))}
