@@ -10,7 +10,6 @@ use App\Support\Bench;
 use App\Support\ClassReading;
 use App\Support\RoomBook;
 use App\Support\Shelf;
-use App\Support\StudentReading;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Bench\BenchSolver;
@@ -27,7 +26,7 @@ final readonly class SeatSession
     /** Whoever stands at the table waits no longer; then the best seating found is shown. */
     private const SECONDS = 3.0;
 
-    public function __construct(private ReadClass $read, private Shelf $shelf) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private ForecastClass $forecast) {}
 
     /**
      * @param  (callable(BenchPlan): mixed)|null  $change  what the teacher says differently
@@ -42,42 +41,53 @@ final readonly class SeatSession
         $change === null || $change($kept);
         $room = RoomBook::read();
         $this->check($kept, $reading, $room);
-        $problem = $this->problem($reading, $kept, $room, $kept->held);
+        $wants = $this->wants($reading, $room);
+        $problem = $this->problem($reading, $kept, $room, $wants, $kept->held);
         $deadline = Deadline::in(self::SECONDS);
         $rounds = RoomBench::rounds($problem, deadline: $deadline);
-        $best = $kept->held === [] ? $rounds[0]->value ?? 0.0 : BenchSolver::solve($this->problem($reading, $kept, $room, []), deadline: $deadline)->value;
+        $best = $kept->held === [] ? $rounds[0]->value ?? 0.0 : BenchSolver::solve($this->problem($reading, $kept, $room, $wants, []), deadline: $deadline)->value;
 
-        return new Bench($reading, $inHand, $kept, $room, $problem, $rounds, $best);
+        return new Bench($reading, $inHand, $kept, $room, $problem, $rounds, $best, $wants);
     }
 
-    /** @param  array<string, array{machine?: string, lesson?: string}>  $held */
-    private function problem(ClassReading $reading, BenchPlan $kept, RoomBook $room, array $held): BenchProblem
+    /**
+     * What each lesson is worth to each student, by the expectation that plan and forecast go by; only what can be sewn in this room at all.
+     *
+     * @return array<string, array<string, float>>
+     */
+    private function wants(ClassReading $reading, RoomBook $room): array
     {
-        $wants = $at = $lessons = [];
         $taught = $this->shelf->taught($reading->class);
-        foreach ($reading->students as $id => $s) {
-            if (isset($kept->away[$id])) {
-                continue;
-            }
-            $wants[$id] = self::wants($s, $held[$id]['lesson'] ?? null, fn (string $l): bool => $room->cannot($taught->lesson($l)) === null);
-            $s->enrolment->machine_id === null || $at[$id] = $s->enrolment->machine_id;
-            foreach (array_keys($wants[$id]) as $lesson) {
-                $lessons[$lesson] ??= $taught->lesson((string) $lesson);
+        $wants = [];
+        foreach ($this->forecast->each($reading, [1]) as $id => ['left' => $left, 'forecast' => $forecast]) {
+            $s = $reading->students[$id];
+            $can = array_values(array_filter($s->advice->candidates, fn (Candidate $c): bool => $room->cannot($taught->lesson($c->lesson)) === null));
+            $wants[(string) $id] = RoomBench::wants($s->lesson(), $can, array_combine($left, $forecast->expected));
+        }
+
+        return $wants;
+    }
+
+    /**
+     * @param  array<string, array<string, float>>  $wants  of everybody
+     * @param  array<string, array{machine?: string, lesson?: string}>  $held
+     */
+    private function problem(ClassReading $reading, BenchPlan $kept, RoomBook $room, array $wants, array $held): BenchProblem
+    {
+        $wants = array_diff_key($wants, $kept->away);
+        $at = $lessons = [];
+        $taught = $this->shelf->taught($reading->class);
+        foreach (array_keys($wants) as $id) {
+            $lesson = $held[$id]['lesson'] ?? null;
+            $wants[$id] = $lesson === null ? $wants[$id] : [$lesson => $wants[$id][$lesson] ?? 0.0];
+            $machine = $reading->students[$id]->enrolment->machine_id;
+            $machine === null || $at[$id] = $machine;
+            foreach (array_keys($wants[$id]) as $wanted) {
+                $lessons[$wanted] ??= $taught->lesson((string) $wanted);
             }
         }
 
         return RoomBench::problem($room->room, $lessons, $wants, $kept->most_lessons, $at, array_filter(array_map(fn (array $h): ?string => $h['machine'] ?? null, $held)));
-    }
-
-    /**
-     * @param  callable(string): bool  $can  be sewn in this room at all
-     * @return array<string, float>
-     */
-    private static function wants(StudentReading $s, ?string $held, callable $can): array
-    {
-        $wants = RoomBench::wants($s->lesson(), array_values(array_filter($s->advice->candidates, fn (Candidate $c): bool => $can($c->lesson))));
-
-        return $held === null ? $wants : [$held => $wants[$held] ?? 0.0];
     }
 
     /** @throws InputError */

@@ -78,7 +78,7 @@ final readonly class ShowBench
             },
             $seat !== null && $seat->lesson !== $s->lesson() && $s->lesson() !== null ? $title($s->lesson()) : null,
             $seat !== null && $seat->lesson === $s->lesson() && $round === 1 ? null : $why['text'] ?? null, isset($why['cost']) ? round($why['cost'], 2) : null,
-            array_map(fn (string|int $l): NamedView => new NamedView((string) $l, $title((string) $l)), array_keys(RoomBench::wants($s->lesson(), $s->advice->candidates))),
+            array_map(fn (string|int $l): NamedView => new NamedView((string) $l, $title((string) $l)), array_keys($bench->wants[$id] ?? [])),
         );
     }
 

@@ -29,6 +29,8 @@ final readonly class Bench
         public array $rounds,
         /** What the first round would be worth if nobody were held. */
         public float $best,
+        /** @var array<string, array<string, float>> what each lesson is worth to each student, first choice first */
+        public array $wants,
     ) {}
 
     /** @return array<string, array{Seat, int}> seat and round, from 1, by student */

@@ -97,21 +97,22 @@ final readonly class RoomBench
     }
 
     /**
-     * What each lesson is worth to a student: the one they were given 1, the
-     * others by what they would gain there beside the most they could gain, at
-     * most three quarters.
+     * What each lesson is worth to a student: the one they were given 1, the others by how much of the course a
+     * minute of them does beside the most that a minute could, at most three quarters.
      *
      * @param  list<Candidate>  $candidates  best first
+     * @param  array<string, float>  $expected  samples until a good one, by lesson of the course still to come, as the forecast has it; what is not in it goes by what it would teach
      * @return array<string, float> first choice first
      */
-    public static function wants(?string $first, array $candidates): array
+    public static function wants(?string $first, array $candidates, array $expected = []): array
     {
         $wants = $first === null ? [] : [$first => 1.0];
         $others = [];
         $most = 1e-9;
-        foreach ($candidates as $c) {
-            $most = ($c->ready && ! $c->passed) || $c->lesson === $first ? max($most, $c->gainPerMinute) : $most;
-            $c->ready && ! $c->passed && $c->drill === null && $c->lesson !== $first && $others[$c->lesson] = max($others[$c->lesson] ?? 0.0, $c->gainPerMinute);
+        $worth = self::worth($candidates, $expected);
+        foreach ($candidates as $i => $c) {
+            $most = ($c->ready && ! $c->passed) || $c->lesson === $first ? max($most, $worth[$i]) : $most;
+            $c->ready && ! $c->passed && $c->drill === null && $c->lesson !== $first && $others[$c->lesson] = max($others[$c->lesson] ?? 0.0, $worth[$i]);
         }
         arsort($others);
         foreach (array_slice($others, 0, self::CHOICES) as $lesson => $gain) {
@@ -120,6 +121,27 @@ final readonly class RoomBench
         }
 
         return $wants;
+    }
+
+    /**
+     * Share of a lesson that a minute does: one of so many samples, each of so many minutes.
+     *
+     * @param  list<Candidate>  $candidates
+     * @param  array<string, float>  $expected
+     * @return list<float> for each candidate
+     */
+    private static function worth(array $candidates, array $expected): array
+    {
+        $gains = array_map(fn (Candidate $c): float => $c->gainPerMinute, $candidates);
+        $known = array_filter($candidates, fn (Candidate $c): bool => isset($expected[$c->lesson]) && $c->drill === null);
+        if ($known === []) {
+            return $gains;
+        }
+        $done = array_map(fn (Candidate $c): float => 1.0 / (max(1.0, $expected[$c->lesson]) * max(1.0, $c->minutes)), $known);
+        // What lies outside the course keeps its place among the others by what it would teach.
+        $scale = max($done) / max([1e-9, ...array_values(array_intersect_key($gains, $known))]);
+
+        return array_map(fn (int $i): float => $done[$i] ?? $gains[$i] * $scale, array_keys($candidates));
     }
 
     /**

@@ -74,5 +74,9 @@ final class RoomBenchTest extends TestCase
         self::assertSame(['hem' => 1.0, 'zip' => 0.5], RoomBench::wants('hem', [$c('hem', 6), $c('zip', 4)]), 'beside what the first would gain');
         self::assertSame(['zip' => 0.75], RoomBench::wants(null, [$c('zip', 4)]));
         self::assertSame([], RoomBench::wants(null, []));
+        // As the forecast has it: a lesson of 20 minutes that takes two samples does half as much of the course a minute as one that takes one.
+        $round = fn (array $wants): array => array_map(fn (float $v): float => round($v, 9), $wants);
+        self::assertSame(['hem' => 1.0, 'bar' => 0.75, 'zip' => 0.375], $round(RoomBench::wants('hem', [$c('hem', 3), $c('bar', 2), $c('zip', 4)], ['hem' => 1.0, 'bar' => 1.0, 'zip' => 2.0])));
+        self::assertSame(['bar' => 0.75, 'own' => 0.375], $round(RoomBench::wants(null, [$c('bar', 2), $c('own', 1)], ['bar' => 1.5])), 'outside the course by what it would teach');
     }
 }

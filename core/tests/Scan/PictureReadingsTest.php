@@ -45,6 +45,12 @@ final class PictureReadingsTest extends TestCase
         [$id, [$stitches, $span]] = [(string) array_key_first($r = PictureReadings::of($row, [], 2.46, 24.9)), array_values($r)[0]];
         self::assertSame([10.0, 24.6], [$stitches, $span]);
         self::assertSame(['10', '0.969'], PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Inch));
+        // Its own limit goes with it: ten times as unsure over ten stitches, √3 of the standard uncertainty.
+        self::assertSame(['10', '24.60 ±0.17'], PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Millimetre, 0.01, 0.5));
+        $read = Readings::typed($lesson, ["$row->id.$id" => PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Inch, 0.01)], Unit::Inch);
+        self::assertEqualsWithDelta(0.01 * 10 * sqrt(3), $read->limits["$row->id.$id"], 0.01);
+        $seam = Fixtures::bundle()->lesson('first-seam')->rows['seam']->fields['allowance'];
+        self::assertSame(['15.93 ±0.12', ''], PictureReadings::typed($seam, [15.93, null], Unit::Millimetre, 0.5, 0.07));
     }
 
     public function test_marks_beyond_the_picture_stay_empty_and_a_row_without_such_readings_is_named(): void
