@@ -41,7 +41,7 @@ say
 say "Measured on $(nproc) cores, PHP $(php -r 'echo PHP_VERSION;'):"
 say "  start with an empty database (packages and build there)   $(seconds "$a" "$b")"
 say "  start again, data kept                                    $(seconds "$c" "$d")"
-say "  first-load JavaScript, gzipped                            $(cd "$ROOT/public/build/assets" && cat main-*.js CloseButton-*.js Trouble-*.js browser-*.js TodayPage-*.js MiniDrawing-*.js ThreadLine-*.js ChooseLesson-*.js Modal-*.js Tape-*.js stitches-*.js | gzip -9 | wc -c | awk '{ printf "%.0f kB", $1 / 1000 }')"
+say "  first-load JavaScript, gzipped                            $(php "$ROOT/ops/first-load.php")"
 php "$ROOT/core/bin/bench.php"
 php "$ROOT/ops/bench-http.php" "http://127.0.0.1:$SEAM_PORT"
 say "People and years:"

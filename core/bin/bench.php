@@ -57,7 +57,7 @@ $measure('core: line through 1,000 points', 100, fn () => LeastSquares::fit($xs,
 
 $satin = StitchSettings::of(StitchBook::standard()->get('satin'), 0.3, 5.0);
 $measure('core: 300 mm of satin, 1,001 needle points', 100, fn () => NeedlePoints::along($satin, 300.0));
-$stitches = array_fill_keys(StitchBook::standard()->ids(), 'A');
+$stitches = array_fill_keys(StitchBook::standard()->own(), 'A');
 $kinds = array_keys(FootBook::standard()->all());
 $machines = array_map(fn (int $i): Machine => Machine::read(Data::of(['name' => "Machine $i", 'drive' => 'mechanical', 'widest_swing_mm' => 5 + $i % 3, 'buttonhole' => 'four-step', 'feed_drop' => 'drops', 'stitch_names' => $stitches])), range(1, 30));
 $feet = array_map(fn (int $i): Foot => Foot::read(Data::of(['kind' => $kinds[$i % count($kinds)]])), range(0, 39));

@@ -34,6 +34,12 @@ final readonly class StitchBook
         return $this->kinds;
     }
 
+    /** @return list<string> stitches that a machine can have of its own, not set up by hand from another */
+    public function own(): array
+    {
+        return array_keys(array_filter($this->kinds, fn (StitchKind $k): bool => $k->madeOf === null));
+    }
+
     /** @return list<string> */
     public function ids(): array
     {
