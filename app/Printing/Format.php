@@ -4,11 +4,21 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
+use OpenSeam\Core\InputError;
+
 /** Paper in the printer, portrait, mm. */
 enum Format: string
 {
     case A4 = 'A4';
     case Letter = 'Letter';
+
+    /** @throws InputError for paper that is neither */
+    public static function asked(mixed $format): self
+    {
+        $format ??= self::A4->value;
+
+        return (is_string($format) ? self::tryFrom($format) : null) ?? throw InputError::at('format', $format, 'It must be one of: A4, Letter.');
+    }
 
     public function widthMm(): float
     {

@@ -55,6 +55,12 @@ final class Shelf
         return $bundle->with($chosen);
     }
 
+    /** The same by the id of a class; of none the lessons as they are. */
+    public function asTaught(string $class): Bundle
+    {
+        return $class === '' ? $this->bundle() : $this->taught(SewingClass::query()->findOrFail($class));
+    }
+
     /** The lesson in a way it was chosen or sewn in once; the usual one where the lesson knows that way no more. */
     public static function inWay(Lesson $lesson, Way $way): Lesson
     {

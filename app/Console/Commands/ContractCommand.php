@@ -18,7 +18,7 @@ final class ContractCommand extends Command
 
     public function handle(): int
     {
-        $openapi = (new Generator)->setVersion('3.1.0')->generate([app_path('Http'), app_path('Places')]);
+        $openapi = (new Generator)->setVersion('3.1.0')->generate([app_path()]);
         if ($openapi === null) {
             $this->error('The contract could not be generated.');
 
@@ -50,6 +50,9 @@ final class ContractCommand extends Command
             $contract['components']['schemas'][$facts]['required'] = array_keys((array) ($contract['components']['schemas'][$facts]['properties'] ?? []));
         }
         $contract['paths'] += self::calculations();
+        // By name, so that moving a class changes nothing here.
+        ksort($contract['paths']);
+        ksort($contract['components']['schemas']);
         $to = $this->option('to');
         $to = is_string($to) ? $to : '';
         file_put_contents(str_starts_with($to, '/') ? $to : base_path($to), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");

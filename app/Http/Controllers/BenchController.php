@@ -7,11 +7,11 @@ namespace App\Http\Controllers;
 use App\Actions\KeepBench;
 use App\Actions\SeatSession;
 use App\Actions\ShowBench;
+use App\Http\Problem;
 use App\Http\Requests\BenchBody;
 use App\Http\Requests\StateBody;
 use App\Http\Requests\VersionBody;
 use App\Http\Resources\BenchView;
-use App\Http\Resources\ErrorBody;
 use App\Models\BenchPlan;
 use App\Models\SewingClass;
 use App\Models\User;
@@ -28,7 +28,7 @@ final readonly class BenchController
         path: '/api/classes/{class}/bench',
         operationId: 'bench',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as it would be seated now', content: new OA\JsonContent(ref: BenchView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as it would be seated now', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
     )]
     public function show(Request $request, string $class, SeatSession $seat): JsonResponse
     {
@@ -43,7 +43,7 @@ final readonly class BenchController
         operationId: 'keepBench',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BenchBody::class)),
-        responses: [new OA\Response(response: 200, description: 'with what the teacher says', content: new OA\JsonContent(ref: BenchView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'with what the teacher says', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
     )]
     public function keep(BenchBody $body, string $class, SeatSession $seat, KeepBench $keep): JsonResponse
     {
@@ -60,7 +60,7 @@ final readonly class BenchController
         operationId: 'noteState',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StateBody::class)),
-        responses: [new OA\Response(response: 200, description: 'seated anew', content: new OA\JsonContent(ref: BenchView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'seated anew', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
     )]
     public function state(StateBody $body, string $class, KeepBench $keep): JsonResponse
     {
@@ -72,7 +72,7 @@ final readonly class BenchController
         operationId: 'startBench',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: VersionBody::class)),
-        responses: [new OA\Response(response: 200, description: 'begun: machines and lessons are handed out', content: new OA\JsonContent(ref: BenchView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'begun: machines and lessons are handed out', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
     )]
     public function start(VersionBody $body, string $class, KeepBench $keep): JsonResponse
     {

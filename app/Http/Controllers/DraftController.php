@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\KeepLesson;
 use App\Actions\ShowShelf;
+use App\Http\Problem;
 use App\Http\Requests\DraftBody;
 use App\Http\Requests\KeepLessonBody;
 use App\Http\Requests\NewCheckBody;
 use App\Http\Requests\NewPathBody;
 use App\Http\Requests\NewRowBody;
 use App\Http\Resources\DraftView;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\LessonTextView;
 use App\Support\BundleSchema;
 use App\Support\RoomBook;
@@ -36,7 +36,7 @@ final readonly class DraftController
         path: '/api/lessons/{lesson}/text',
         operationId: 'lessonText',
         parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LessonTextView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LessonTextView::class)), new Problem],
     )]
     public function text(Request $request, string $lesson, ShowShelf $show): JsonResponse
     {
@@ -50,7 +50,7 @@ final readonly class DraftController
         path: '/api/drafts/read',
         operationId: 'readDraft',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: DraftBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: DraftView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: DraftView::class)), new Problem],
     )]
     public function read(DraftBody $body): JsonResponse
     {
@@ -68,7 +68,7 @@ final readonly class DraftController
         path: '/api/drafts/row',
         operationId: 'startRow',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewRowBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new Problem],
     )]
     public function row(NewRowBody $body): JsonResponse
     {
@@ -79,7 +79,7 @@ final readonly class DraftController
         path: '/api/drafts/check',
         operationId: 'startCheck',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewCheckBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new Problem],
     )]
     public function check(NewCheckBody $body): JsonResponse
     {
@@ -90,7 +90,7 @@ final readonly class DraftController
         path: '/api/drafts/path',
         operationId: 'startPath',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPathBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new Problem],
     )]
     public function path(NewPathBody $body): JsonResponse
     {
@@ -101,7 +101,7 @@ final readonly class DraftController
         path: '/api/drafts',
         operationId: 'keepLesson',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeepLessonBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new Problem],
     )]
     public function keep(KeepLessonBody $body, KeepLesson $keep): JsonResponse
     {

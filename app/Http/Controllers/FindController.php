@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\FindAnything;
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Http\Resources\FoundView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,7 +18,7 @@ final readonly class FindController
         path: '/api/find',
         operationId: 'find',
         parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FoundView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FoundView::class))), new Problem],
     )]
     public function __invoke(Request $request, FindAnything $find): JsonResponse
     {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\HuntFault;
+use App\Http\Problem;
 use App\Http\Requests\HuntBody;
 use App\Http\Requests\TrialBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\FaultLookView;
 use App\Http\Resources\HuntView;
 use App\Support\Shelf;
@@ -22,7 +22,7 @@ final readonly class HuntController
     #[OA\Get(
         path: '/api/faults',
         operationId: 'faults',
-        responses: [new OA\Response(response: 200, description: 'every fault with its look', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FaultLookView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'every fault with its look', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FaultLookView::class))), new Problem],
     )]
     public function faults(Shelf $shelf): JsonResponse
     {
@@ -32,7 +32,7 @@ final readonly class HuntController
     #[OA\Get(
         path: '/api/hunts',
         operationId: 'hunts',
-        responses: [new OA\Response(response: 200, description: 'the last ones', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: HuntView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the last ones', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: HuntView::class))), new Problem],
     )]
     public function index(): JsonResponse
     {
@@ -43,7 +43,7 @@ final readonly class HuntController
         path: '/api/hunts',
         operationId: 'openHunt',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: HuntBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
     )]
     public function open(HuntBody $body): JsonResponse
     {
@@ -54,7 +54,7 @@ final readonly class HuntController
         path: '/api/hunts/{hunt}',
         operationId: 'showHunt',
         parameters: [new OA\Parameter(name: 'hunt', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
     )]
     public function show(string $hunt): JsonResponse
     {
@@ -66,7 +66,7 @@ final readonly class HuntController
         operationId: 'tryCause',
         parameters: [new OA\Parameter(name: 'hunt', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: TrialBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
     )]
     public function try(TrialBody $body, string $hunt): JsonResponse
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Support\LongJob;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,7 +17,7 @@ final readonly class JobController
         path: '/api/jobs/{job}',
         operationId: 'jobProgress',
         parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer'), new OA\Property(property: 'found', type: 'integer', nullable: true, description: 'the best that is known so far')], required: ['done', 'of', 'found'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer'), new OA\Property(property: 'found', type: 'integer', nullable: true, description: 'the best that is known so far')], required: ['done', 'of', 'found'], type: 'object')), new Problem],
     )]
     public function progress(Request $request, string $job): JsonResponse
     {
@@ -28,7 +28,7 @@ final readonly class JobController
         path: '/api/jobs/{job}',
         operationId: 'stopJob',
         parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function stop(Request $request, string $job): JsonResponse
     {

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChooseSchools;
 use App\Actions\ShowDials;
+use App\Http\Problem;
 use App\Http\Requests\SchoolsBody;
 use App\Http\Resources\DialView;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\LessonView;
 use App\Models\SewingClass;
 use App\Support\Shelf;
@@ -16,7 +16,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
-use OpenSeam\Core\Curriculum\Bundle;
 
 /** The lessons on the shelf, as a class is taught them where one is named. */
 final readonly class LessonController
@@ -25,11 +24,11 @@ final readonly class LessonController
         path: '/api/lessons',
         operationId: 'lessons',
         parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the ways this class is taught', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LessonView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LessonView::class))), new Problem],
     )]
     public function index(Request $request, Shelf $shelf): JsonResponse
     {
-        $bundle = self::bundle($request, $shelf);
+        $bundle = $shelf->asTaught($request->string('class')->toString());
 
         return new JsonResponse(array_values(array_map(fn (Lesson $l): LessonView => LessonView::of($l, $bundle), $bundle->lessons)));
     }
@@ -38,11 +37,11 @@ final readonly class LessonController
         path: '/api/lessons/{lesson}/dials',
         operationId: 'dials',
         parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DialView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DialView::class))), new Problem],
     )]
     public function dials(Request $request, string $lesson, Shelf $shelf, ShowDials $show): JsonResponse
     {
-        return new JsonResponse($show(self::bundle($request, $shelf)->lesson($lesson)));
+        return new JsonResponse($show($shelf->asTaught($request->string('class')->toString())->lesson($lesson)));
     }
 
     #[OA\Put(
@@ -50,18 +49,10 @@ final readonly class LessonController
         operationId: 'chooseSchools',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SchoolsBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the lesson as this class is taught it now', content: new OA\JsonContent(ref: LessonView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the lesson as this class is taught it now', content: new OA\JsonContent(ref: LessonView::class)), new Problem],
     )]
     public function choose(SchoolsBody $body, SewingClass $class, ChooseSchools $choose, Shelf $shelf): JsonResponse
     {
         return new JsonResponse(LessonView::of($choose($class, $body->word('lesson'), $body->words('schools')), $shelf->bundle()));
-    }
-
-    /** As a class is taught, where the request names one. */
-    public static function bundle(Request $request, Shelf $shelf): Bundle
-    {
-        $class = $request->string('class')->toString();
-
-        return $class === '' ? $shelf->bundle() : $shelf->taught(SewingClass::query()->findOrFail($class));
     }
 }

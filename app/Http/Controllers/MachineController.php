@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\RetireMachine;
+use App\Http\Problem;
 use App\Http\Requests\MachineBody;
 use App\Http\Requests\ServiceBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\MachineView;
 use App\Models\Foot;
 use App\Models\Machine;
@@ -24,7 +24,7 @@ final readonly class MachineController
     #[OA\Get(
         path: '/api/machines',
         operationId: 'machines',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MachineView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MachineView::class))), new Problem],
     )]
     public function index(): JsonResponse
     {
@@ -35,7 +35,7 @@ final readonly class MachineController
         path: '/api/machines',
         operationId: 'newMachine',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MachineBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new Problem],
     )]
     public function store(MachineBody $body): JsonResponse
     {
@@ -57,7 +57,7 @@ final readonly class MachineController
         operationId: 'updateMachine',
         parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MachineBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new Problem],
     )]
     public function update(MachineBody $body, string $machine): JsonResponse
     {
@@ -71,7 +71,7 @@ final readonly class MachineController
         path: '/api/machines/{machine}',
         operationId: 'retireMachine',
         parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'sure', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function retire(Request $request, string $machine, RetireMachine $retire): JsonResponse
     {
@@ -85,7 +85,7 @@ final readonly class MachineController
         operationId: 'logService',
         parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ServiceBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function service(ServiceBody $body, string $machine): JsonResponse
     {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ShowMaterials;
+use App\Http\Problem;
 use App\Http\Requests\CupboardBody;
 use App\Http\Requests\ShopBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\MaterialsView;
 use App\Http\Resources\ShopView;
 use App\Models\CupboardItem;
@@ -31,7 +31,7 @@ final readonly class MaterialController
         path: '/api/classes/{class}/materials',
         operationId: 'materials',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MaterialsView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MaterialsView::class)), new Problem],
     )]
     public function show(Request $request, string $class, ShowMaterials $show): JsonResponse
     {
@@ -48,7 +48,7 @@ final readonly class MaterialController
         operationId: 'noteMaterial',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CupboardBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function note(CupboardBody $body, string $class): JsonResponse
     {
@@ -75,7 +75,7 @@ final readonly class MaterialController
         path: '/api/shop',
         operationId: 'updateShop',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ShopBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShopView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShopView::class)), new Problem],
     )]
     public function shop(ShopBody $body): JsonResponse
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepPhoto;
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Http\Resources\PhotoView;
 use App\Models\Enrolment;
 use App\Models\Sample;
@@ -26,7 +26,7 @@ final readonly class PhotoController
         operationId: 'keepPhoto',
         requestBody: new OA\RequestBody(required: true, description: 'a JPEG, PNG or WebP', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
         parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'id', in: 'query', required: true, description: 'a ULID made where it was taken', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'row', in: 'query', required: false, description: 'of the lesson; left out for the whole piece', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotoView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotoView::class)), new Problem],
     )]
     public function store(Request $request, string $sample, KeepPhoto $keep): JsonResponse
     {
@@ -43,7 +43,7 @@ final readonly class PhotoController
         path: '/api/classes/{class}/students/{student}/photos',
         operationId: 'photos',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'of the samples of this lesson, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PhotoView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'of the samples of this lesson, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PhotoView::class))), new Problem],
     )]
     public function index(Request $request, string $class, string $student): JsonResponse
     {
@@ -56,7 +56,7 @@ final readonly class PhotoController
         path: '/api/photos/{photo}',
         operationId: 'photo',
         parameters: [new OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function show(string $photo): Response
     {
@@ -70,7 +70,7 @@ final readonly class PhotoController
         path: '/api/photos/{photo}',
         operationId: 'dropPhoto',
         parameters: [new OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'removed for good'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'removed for good'), new Problem],
     )]
     public function drop(string $photo): JsonResponse
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CostPlan;
-use App\Actions\EstimateCourse;
 use App\Actions\ExportBundle;
 use App\Actions\ExportPlan;
 use App\Actions\ForecastClass;
@@ -15,12 +14,10 @@ use App\Actions\ShowPlan;
 use App\Actions\ShowPlanNeeds;
 use App\Actions\StorePlan;
 use App\Actions\TryPlan;
-use App\Http\Requests\EstimateBody;
+use App\Http\Problem;
 use App\Http\Requests\LayOutBody;
 use App\Http\Requests\MendBody;
 use App\Http\Requests\PlanBody;
-use App\Http\Resources\ErrorBody;
-use App\Http\Resources\EstimateView;
 use App\Http\Resources\ForecastView;
 use App\Http\Resources\NamedView;
 use App\Http\Resources\PlanCostView;
@@ -35,7 +32,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
-use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Curriculum\BundleJson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -49,7 +45,7 @@ final readonly class PlanController
         path: '/api/classes/{class}/plan',
         operationId: 'showPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
     )]
     public function show(string $class): JsonResponse
     {
@@ -61,7 +57,7 @@ final readonly class PlanController
         operationId: 'storePlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PlanBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
     )]
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
@@ -76,7 +72,7 @@ final readonly class PlanController
         operationId: 'layOutPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: LayOutBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
     )]
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
@@ -91,7 +87,7 @@ final readonly class PlanController
         operationId: 'tryPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: LayOutBody::class)),
-        responses: [new OA\Response(response: 200, description: 'how it would look; nothing is kept', content: new OA\JsonContent(ref: PlanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'how it would look; nothing is kept', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
     )]
     public function tryOut(LayOutBody $body, string $class, TryPlan $try): JsonResponse
     {
@@ -104,7 +100,7 @@ final readonly class PlanController
         path: '/api/classes/{class}/plan/costs',
         operationId: 'planCosts',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'one sample of each lesson, and with time to sew again', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanCostView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'one sample of each lesson, and with time to sew again', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanCostView::class))), new Problem],
     )]
     public function costs(string $class, CostPlan $cost): JsonResponse
     {
@@ -115,27 +111,11 @@ final readonly class PlanController
         path: '/api/classes/{class}/plan/needs',
         operationId: 'planNeeds',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'what must stand ready on each day', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanNeedsView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'what must stand ready on each day', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanNeedsView::class))), new Problem],
     )]
     public function needs(string $class, ShowPlanNeeds $needs): JsonResponse
     {
         return new JsonResponse($needs(SewingClass::query()->findOrFail($class)));
-    }
-
-    #[OA\Post(
-        path: '/api/plan/estimate',
-        operationId: 'estimateCourse',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EstimateBody::class)),
-        responses: [new OA\Response(response: 200, description: 'how many sessions a course would take a class that is not there yet', content: new OA\JsonContent(ref: EstimateView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
-    )]
-    public function estimate(EstimateBody $body, EstimateCourse $estimate, Shelf $shelf): JsonResponse
-    {
-        $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
-        $class = new SewingClass(['studio_id' => $body->teacher()->studio_id, 'course' => $course, 'helpers' => $body->whole('helpers')] + $body->frame());
-        /** @var array{together?: list<list<string>>, home?: list<string>, order?: string} $wishes */
-        $wishes = $body->wishes();
-
-        return new JsonResponse($estimate($class, $body->whole('students'), $body->whole('machines'), $body->whole('minutes'), PlanWishes::of($wishes)));
     }
 
     /** The dates a plan has: what a body leaves out stays. */
@@ -151,7 +131,7 @@ final readonly class PlanController
         operationId: 'mendPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MendBody::class)),
-        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new Problem],
     )]
     public function mend(MendBody $body, string $class, MendPlan $mend, Shelf $shelf): JsonResponse
     {
@@ -164,7 +144,7 @@ final readonly class PlanController
         path: '/api/classes/{class}/forecast',
         operationId: 'forecast',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ForecastView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ForecastView::class)), new Problem],
     )]
     public function forecast(Request $request, string $class, ForecastClass $forecast): JsonResponse
     {
@@ -177,7 +157,7 @@ final readonly class PlanController
         path: '/api/classes/{class}/plan/export',
         operationId: 'exportPlan',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
-        responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function export(Request $request, string $class, ExportPlan $export, ExportBundle $bundle): Response
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ShowRoom;
+use App\Http\Problem;
 use App\Http\Requests\FootBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\FootView;
 use App\Http\Resources\RoomView;
 use App\Models\Foot;
@@ -23,7 +23,7 @@ final readonly class RoomController
         path: '/api/room',
         operationId: 'room',
         parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RoomView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RoomView::class)), new Problem],
     )]
     public function show(Request $request, ShowRoom $show): JsonResponse
     {
@@ -36,7 +36,7 @@ final readonly class RoomController
         path: '/api/feet',
         operationId: 'newFoot',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
     )]
     public function store(FootBody $body): JsonResponse
     {
@@ -48,7 +48,7 @@ final readonly class RoomController
         operationId: 'updateFoot',
         parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
     )]
     public function update(FootBody $body, string $foot): JsonResponse
     {
@@ -63,7 +63,7 @@ final readonly class RoomController
         path: '/api/feet/{foot}',
         operationId: 'retireFoot',
         parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function retire(string $foot): JsonResponse
     {

@@ -8,11 +8,11 @@ use App\Actions\JudgeSample;
 use App\Actions\MarkSample;
 use App\Actions\RecordSample;
 use App\Actions\ShowSample;
+use App\Http\Problem;
 use App\Http\Requests\NoteBody;
 use App\Http\Requests\PreviewBody;
 use App\Http\Requests\SampleBody;
 use App\Http\Requests\WithdrawBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\JudgedView;
 use App\Http\Resources\KeptView;
 use App\Http\Resources\SampleView;
@@ -21,9 +21,9 @@ use App\Models\Enrolment;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\Student;
-use App\Models\User;
 use App\Support\RoomBook;
 use App\Support\Shelf;
+use App\Support\Who;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -39,7 +39,7 @@ final readonly class SampleController
         path: '/api/samples/preview',
         operationId: 'previewSample',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PreviewBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JudgedView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JudgedView::class)), new Problem],
     )]
     public function preview(PreviewBody $body, JudgeSample $judge): JsonResponse
     {
@@ -53,7 +53,7 @@ final readonly class SampleController
         path: '/api/samples',
         operationId: 'keepSample',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SampleBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptView::class)), new Problem],
     )]
     public function store(SampleBody $body, RecordSample $record): JsonResponse
     {
@@ -74,13 +74,13 @@ final readonly class SampleController
         path: '/api/samples/{sample}',
         operationId: 'showSample',
         parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
     )]
     public function show(Request $request, Sample $sample, ShowSample $show): JsonResponse
     {
         Gate::authorize('view', $sample);
 
-        return new JsonResponse($show($sample, $this->teacher($request)));
+        return new JsonResponse($show($sample, Who::asks($request)));
     }
 
     #[OA\Post(
@@ -88,7 +88,7 @@ final readonly class SampleController
         operationId: 'annotateSample',
         parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NoteBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
     )]
     public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
@@ -103,7 +103,7 @@ final readonly class SampleController
         operationId: 'withdrawSample',
         parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: WithdrawBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
     )]
     public function withdraw(WithdrawBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
@@ -117,22 +117,14 @@ final readonly class SampleController
         path: '/api/samples/{sample}/withdraw',
         operationId: 'bringSampleBack',
         parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
     )]
     public function bringBack(Request $request, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
         Gate::authorize('change', $sample);
-        $mark->bringBack($this->teacher($request), $sample);
+        $mark->bringBack(Who::asks($request), $sample);
 
-        return new JsonResponse($show($sample, $this->teacher($request)));
-    }
-
-    private function teacher(Request $request): User
-    {
-        /** @var User $user the route is behind sign-in */
-        $user = $request->user();
-
-        return $user;
+        return new JsonResponse($show($sample, Who::asks($request)));
     }
 
     /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Problem;
 use App\Http\Requests\PictureReadingsBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\ScanView;
 use App\Support\Shelf;
 use Illuminate\Http\JsonResponse;
@@ -30,7 +30,7 @@ final readonly class ScanController
         operationId: 'readScan',
         parameters: [new OA\Parameter(name: 'width', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'height', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'dpi', in: 'query', required: true, schema: new OA\Schema(type: 'number'))],
         requestBody: new OA\RequestBody(required: true, description: 'one byte a pixel, shades of grey, row by row', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
-        responses: [new OA\Response(response: 200, description: 'what it says, or that it cannot be told', content: new OA\JsonContent(ref: ScanView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'what it says, or that it cannot be told', content: new OA\JsonContent(ref: ScanView::class)), new Problem],
     )]
     public function read(Request $request): JsonResponse
     {
@@ -47,7 +47,7 @@ final readonly class ScanController
         path: '/api/scans/readings',
         operationId: 'pictureReadings',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PictureReadingsBody::class)),
-        responses: [new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))), new Problem],
     )]
     public function readings(PictureReadingsBody $body, Shelf $shelf): JsonResponse
     {
@@ -67,7 +67,7 @@ final readonly class ScanController
         path: '/api/scans/simulated',
         operationId: 'simulatedScan',
         parameters: [new OA\Parameter(name: 'seed', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'length_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'allowance_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'drift_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'wobble_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
-        responses: [new OA\Response(response: 200, description: 'a drawn scan at 300 dpi, as a stand-in for a scanner', content: new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'a drawn scan at 300 dpi, as a stand-in for a scanner', content: new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function simulated(Request $request): Response
     {

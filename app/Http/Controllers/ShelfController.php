@@ -7,10 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\BringBundle;
 use App\Actions\ExportBundle;
 use App\Actions\ShowShelf;
+use App\Http\Problem;
 use App\Http\Requests\BackBody;
 use App\Http\Requests\BundleBody;
 use App\Http\Resources\BundleChangesView;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\ShelfView;
 use App\Support\ShelfBook;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +25,7 @@ final readonly class ShelfController
     #[OA\Get(
         path: '/api/shelf',
         operationId: 'shelf',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new Problem],
     )]
     public function show(ShowShelf $show): JsonResponse
     {
@@ -36,7 +36,7 @@ final readonly class ShelfController
         path: '/api/shelf/export',
         operationId: 'exportBundle',
         parameters: [new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'course', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(description: 'a bundle as described by course-bundle.schema.json', type: 'object'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(description: 'a bundle as described by course-bundle.schema.json', type: 'object'))), new Problem],
     )]
     public function export(Request $request, ExportBundle $export): Response
     {
@@ -51,7 +51,7 @@ final readonly class ShelfController
         path: '/api/shelf/compare',
         operationId: 'compareBundle',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BundleBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new Problem],
     )]
     public function compare(BundleBody $body, BringBundle $bring): JsonResponse
     {
@@ -62,7 +62,7 @@ final readonly class ShelfController
         path: '/api/shelf/import',
         operationId: 'importBundle',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BundleBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new Problem],
     )]
     public function import(BundleBody $body, BringBundle $bring): JsonResponse
     {
@@ -73,7 +73,7 @@ final readonly class ShelfController
         path: '/api/shelf/back',
         operationId: 'shelfBack',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BackBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new Problem],
     )]
     public function back(BackBody $body, ShelfBook $book, ShowShelf $show): JsonResponse
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ReadSoundness;
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Http\Resources\SoundnessView;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -16,7 +16,7 @@ final readonly class SoundnessController
     #[OA\Get(
         path: '/api/soundness',
         operationId: 'soundness',
-        responses: [new OA\Response(response: 200, description: 'what its history says', content: new OA\JsonContent(ref: SoundnessView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'what its history says', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
     )]
     public function show(ReadSoundness $read): JsonResponse
     {
@@ -26,7 +26,7 @@ final readonly class SoundnessController
     #[OA\Post(
         path: '/api/soundness',
         operationId: 'fitSoundness',
-        responses: [new OA\Response(response: 200, description: 'gone by its own samples where they foretell better', content: new OA\JsonContent(ref: SoundnessView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'gone by its own samples where they foretell better', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
     )]
     public function fit(ReadSoundness $read): JsonResponse
     {
@@ -38,7 +38,7 @@ final readonly class SoundnessController
     #[OA\Delete(
         path: '/api/soundness',
         operationId: 'forgetSoundness',
-        responses: [new OA\Response(response: 200, description: 'the usual numbers again', content: new OA\JsonContent(ref: SoundnessView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the usual numbers again', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
     )]
     public function forget(ReadSoundness $read): JsonResponse
     {

@@ -6,14 +6,17 @@ namespace App\Http\Controllers;
 
 use App\Actions\ShowOwnPage;
 use App\Actions\ShowStudent;
+use App\Http\Problem;
 use App\Http\Requests\StudentBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\OwnPageView;
 use App\Http\Resources\StudentView;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\User;
 use App\Printing\Format;
+use App\Printing\Pdf;
+use App\Printing\ProgressCard;
+use App\Printing\Sheet;
 use App\Support\Link;
 use App\Support\OwnPageEnd;
 use App\Support\Shelf;
@@ -23,6 +26,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 
 /** One student: for the teacher, and the page the student sees. */
 final readonly class StudentController
@@ -33,7 +37,7 @@ final readonly class StudentController
         path: '/api/classes/{class}/students/{student}',
         operationId: 'showStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'everything about them', content: new OA\JsonContent(ref: StudentView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'everything about them', content: new OA\JsonContent(ref: StudentView::class)), new Problem],
     )]
     public function show(Request $request, string $class, string $student): JsonResponse
     {
@@ -48,7 +52,7 @@ final readonly class StudentController
         operationId: 'noteStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudentBody::class)),
-        responses: [new OA\Response(response: 204, description: 'noted'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'noted'), new Problem],
     )]
     public function update(StudentBody $body, string $class, string $student, Shelf $shelf): JsonResponse
     {
@@ -68,7 +72,7 @@ final readonly class StudentController
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'openPage',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new Problem],
     )]
     public function openPage(string $class, string $student): JsonResponse
     {
@@ -84,7 +88,7 @@ final readonly class StudentController
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'closePage',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'the link no longer works'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'the link no longer works'), new Problem],
     )]
     public function closePage(string $class, string $student): JsonResponse
     {
@@ -97,7 +101,7 @@ final readonly class StudentController
         path: '/api/page/{token}',
         operationId: 'ownPage',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the student’s own page', content: new OA\JsonContent(ref: OwnPageView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the student’s own page', content: new OA\JsonContent(ref: OwnPageView::class)), new Problem],
     )]
     public function page(string $token, ShowOwnPage $show): JsonResponse
     {
@@ -108,7 +112,7 @@ final readonly class StudentController
         path: '/api/page/{token}/sheet',
         operationId: 'ownSheet',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'the practice sheet at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'the practice sheet at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function sheet(Request $request, string $token, ShowOwnPage $show): Response
     {
@@ -120,5 +124,20 @@ final readonly class StudentController
     private function enrolment(string $class, string $student): Enrolment
     {
         return Enrolment::query()->where('class_id', $class)->where('student_id', $student)->firstOrFail();
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}/print',
+        operationId: 'printStudent',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+    )]
+    public function print(Request $request, string $class, string $student, ShowStudent $show): Response
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        $sheet = new Sheet(Format::asked($request->query('format')), $found->name);
+        ProgressCard::add($sheet, $found->name, $show($found, $student, Unit::Millimetre));
+
+        return Pdf::of($sheet->bytes(), 'progress');
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\FindSettings;
+use App\Http\Problem;
 use App\Http\Requests\AnswerBody;
-use App\Http\Resources\ErrorBody;
 use App\Http\Resources\KeptAnswerView;
 use App\Http\Resources\SettingsLogView;
 use App\Models\KeptAnswer;
@@ -32,7 +32,7 @@ final readonly class WorkshopController
         path: '/api/settings',
         operationId: 'settingsLog',
         parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'settings of good samples', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SettingsLogView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'settings of good samples', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SettingsLogView::class))), new Problem],
     )]
     public function settings(Request $request, FindSettings $find): JsonResponse
     {
@@ -43,7 +43,7 @@ final readonly class WorkshopController
         path: '/api/answers',
         operationId: 'keepAnswer',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: AnswerBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptAnswerView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptAnswerView::class)), new Problem],
     )]
     public function keep(AnswerBody $body, Shelf $shelf): JsonResponse
     {
@@ -65,7 +65,7 @@ final readonly class WorkshopController
         path: '/api/answers',
         operationId: 'answers',
         parameters: [new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KeptAnswerView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KeptAnswerView::class))), new Problem],
     )]
     public function index(Request $request): JsonResponse
     {
@@ -81,7 +81,7 @@ final readonly class WorkshopController
         path: '/api/answers/{answer}',
         operationId: 'dropAnswer',
         parameters: [new OA\Parameter(name: 'answer', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function drop(string $answer): JsonResponse
     {

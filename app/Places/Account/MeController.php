@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Http\Resources\MeView;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -21,7 +21,7 @@ final readonly class MeController
     #[OA\Get(
         path: '/api/me',
         operationId: 'me',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new Problem],
     )]
     public function show(Request $request): JsonResponse
     {
@@ -32,7 +32,7 @@ final readonly class MeController
         path: '/api/me',
         operationId: 'updateMe',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MeBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new Problem],
     )]
     public function update(MeBody $body): JsonResponse
     {
@@ -46,7 +46,7 @@ final readonly class MeController
         path: '/api/me/password',
         operationId: 'changePassword',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ChangePasswordBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function password(ChangePasswordBody $body, ChangePassword $change): JsonResponse
     {
@@ -61,7 +61,7 @@ final readonly class MeController
     #[OA\Get(
         path: '/api/me/devices',
         operationId: 'devices',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DeviceView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DeviceView::class))), new Problem],
     )]
     public function devices(Request $request): JsonResponse
     {
@@ -71,7 +71,7 @@ final readonly class MeController
     #[OA\Delete(
         path: '/api/me/devices',
         operationId: 'signOutEverywhere',
-        responses: [new OA\Response(response: 204, description: 'signed out everywhere but here'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'signed out everywhere but here'), new Problem],
     )]
     public function signOutEverywhere(Request $request): JsonResponse
     {

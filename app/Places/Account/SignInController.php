@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
+use App\Http\Problem;
 use App\Http\Problems;
-use App\Http\Resources\ErrorBody;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -20,7 +20,7 @@ final readonly class SignInController
         path: '/api/sign-in',
         operationId: 'signIn',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SignInBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function signIn(SignInBody $body, SignInThrottle $throttle): JsonResponse
     {
@@ -40,7 +40,7 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/sign-out',
         operationId: 'signOut',
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function signOut(Request $request): JsonResponse
     {
@@ -55,7 +55,7 @@ final readonly class SignInController
         path: '/api/forgot-password',
         operationId: 'forgotPassword',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ForgotBody::class)),
-        responses: [new OA\Response(response: 204, description: 'a link is on its way, if there is such an account'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'a link is on its way, if there is such an account'), new Problem],
     )]
     public function forgot(ForgotBody $body): JsonResponse
     {
@@ -69,7 +69,7 @@ final readonly class SignInController
         path: '/api/new-password',
         operationId: 'newPassword',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPasswordBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function newPassword(NewPasswordBody $body, ChangePassword $change): JsonResponse
     {
@@ -82,7 +82,7 @@ final readonly class SignInController
     #[OA\Get(
         path: '/api/registration',
         operationId: 'registration',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RegistrationView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RegistrationView::class)), new Problem],
     )]
     public function registration(Registration $registration): JsonResponse
     {
@@ -93,7 +93,7 @@ final readonly class SignInController
         path: '/api/studios',
         operationId: 'openStudio',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: OpenStudioBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function openStudio(OpenStudioBody $body, Registration $registration): JsonResponse
     {
@@ -108,7 +108,7 @@ final readonly class SignInController
         path: '/api/join/{token}',
         operationId: 'invitation',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JoinView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JoinView::class)), new Problem],
     )]
     public function invitation(string $token, JoinStudio $join): JsonResponse
     {
@@ -120,7 +120,7 @@ final readonly class SignInController
         operationId: 'joinStudio',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: JoinBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function join(JoinBody $body, string $token, JoinStudio $join): JsonResponse
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Studio;
 
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Student;
@@ -24,7 +24,7 @@ final readonly class KeepingController
         operationId: 'updateClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ClassBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function updateClass(ClassBody $body, SewingClass $class): JsonResponse
     {
@@ -37,7 +37,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/archive',
         operationId: 'archiveClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'put away: it is listed on the page of the studio'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'put away: it is listed on the page of the studio'), new Problem],
     )]
     public function archive(SewingClass $class): JsonResponse
     {
@@ -50,7 +50,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/archive',
         operationId: 'unarchiveClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function unarchive(SewingClass $class): JsonResponse
     {
@@ -63,7 +63,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/goes',
         operationId: 'whatGoesWithClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: GoesView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: GoesView::class)), new Problem],
     )]
     public function classGoes(SewingClass $class): JsonResponse
     {
@@ -74,7 +74,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}',
         operationId: 'deleteClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new Problem],
     )]
     public function deleteClass(SewingClass $class): JsonResponse
     {
@@ -87,7 +87,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/restore',
         operationId: 'restoreClass',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function restoreClass(string $class): JsonResponse
     {
@@ -101,7 +101,7 @@ final readonly class KeepingController
         operationId: 'renameStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: RenameBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function rename(RenameBody $body, SewingClass $class, Student $student): JsonResponse
     {
@@ -116,7 +116,7 @@ final readonly class KeepingController
         operationId: 'moveStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MoveBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function move(MoveBody $body, SewingClass $class, Student $student): JsonResponse
     {
@@ -130,7 +130,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/students/{student}/seat',
         operationId: 'takeOut',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'taken out of this class; the history stays'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'taken out of this class; the history stays'), new Problem],
     )]
     public function takeOut(SewingClass $class, Student $student): JsonResponse
     {
@@ -143,7 +143,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/students/{student}/goes',
         operationId: 'whatGoesWithStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: GoesView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: GoesView::class)), new Problem],
     )]
     public function studentGoes(SewingClass $class, Student $student): JsonResponse
     {
@@ -156,7 +156,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/students/{student}',
         operationId: 'deleteStudent',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new Problem],
     )]
     public function deleteStudent(SewingClass $class, Student $student): JsonResponse
     {
@@ -170,7 +170,7 @@ final readonly class KeepingController
         path: '/api/students/{student}/restore',
         operationId: 'restoreStudent',
         parameters: [new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function restoreStudent(string $student): JsonResponse
     {
@@ -183,7 +183,7 @@ final readonly class KeepingController
         path: '/api/classes/{class}/students/{student}/data',
         operationId: 'studentData',
         parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['json', 'pdf']))],
-        responses: [new OA\Response(response: 200, description: 'everything that is kept of one student', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'everything that is kept of one student', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function data(Request $request, SewingClass $class, Student $student, StudentFile $file): Response
     {
@@ -201,7 +201,7 @@ final readonly class KeepingController
         path: '/api/students',
         operationId: 'knownStudents',
         parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'who was in a class before', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KnownStudentView::class))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'who was in a class before', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KnownStudentView::class))), new Problem],
     )]
     public function known(Request $request, KnownStudents $known): JsonResponse
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Studio;
 
-use App\Http\Resources\ErrorBody;
+use App\Http\Problem;
 use App\Models\Invitation;
 use App\Models\Studio;
 use App\Models\User;
@@ -22,7 +22,7 @@ final readonly class StudioController
     #[OA\Get(
         path: '/api/studio',
         operationId: 'studio',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new Problem],
     )]
     public function show(Request $request): JsonResponse
     {
@@ -33,7 +33,7 @@ final readonly class StudioController
         path: '/api/studio',
         operationId: 'updateStudio',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudioBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new Problem],
     )]
     public function update(StudioBody $body): JsonResponse
     {
@@ -46,7 +46,7 @@ final readonly class StudioController
         path: '/api/studio/invitations',
         operationId: 'invite',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: InviteBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: InvitedView::class)), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: InvitedView::class)), new Problem],
     )]
     public function invite(InviteBody $body, InvitePerson $invite): JsonResponse
     {
@@ -57,7 +57,7 @@ final readonly class StudioController
         path: '/api/studio/invitations/{invitation}',
         operationId: 'takeInvitationBack',
         parameters: [new OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function takeBack(Invitation $invitation): JsonResponse
     {
@@ -71,7 +71,7 @@ final readonly class StudioController
         operationId: 'changeRole',
         parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: RoleBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function role(RoleBody $body, User $person, ChangePeople $change): JsonResponse
     {
@@ -84,7 +84,7 @@ final readonly class StudioController
         path: '/api/studio/people/{person}',
         operationId: 'removePerson',
         parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function remove(User $person, ChangePeople $change): JsonResponse
     {
@@ -97,7 +97,7 @@ final readonly class StudioController
         path: '/api/studio/close',
         operationId: 'closeStudio',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CloseStudioBody::class)),
-        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new Problem],
     )]
     public function close(CloseStudioBody $body): JsonResponse
     {
@@ -111,7 +111,7 @@ final readonly class StudioController
     #[OA\Post(
         path: '/api/studio/reopen',
         operationId: 'reopenStudio',
-        responses: [new OA\Response(response: 204, description: 'as asked'), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
     )]
     public function reopen(Request $request): JsonResponse
     {
@@ -123,7 +123,7 @@ final readonly class StudioController
     #[OA\Get(
         path: '/api/studio/privacy',
         operationId: 'privacyNote',
-        responses: [new OA\Response(response: 200, description: 'a page to hang up', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 'default', description: 'what is wrong', content: new OA\JsonContent(properties: [new OA\Property(property: 'error', ref: ErrorBody::class)]))],
+        responses: [new OA\Response(response: 200, description: 'a page to hang up', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function privacy(Request $request, PrivacyNote $note): Response
     {

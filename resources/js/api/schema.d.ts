@@ -4,39 +4,23 @@
  */
 
 export interface paths {
-    "/api/classes/{class}/bench": {
+    "/api/answers": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["bench"];
-        put: operations["keepBench"];
-        post?: never;
+        get: operations["answers"];
+        put?: never;
+        post: operations["keepAnswer"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/bench/state": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["noteState"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/bench/start": {
+    "/api/answers/{answer}": {
         parameters: {
             query?: never;
             header?: never;
@@ -45,8 +29,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["startBench"];
-        delete?: never;
+        post?: never;
+        delete: operations["dropAnswer"];
         options?: never;
         head?: never;
         patch?: never;
@@ -84,7 +68,7 @@ export interface paths {
         patch: operations["updateClass"];
         trace?: never;
     };
-    "/api/classes/{class}/students": {
+    "/api/classes/{class}/archive": {
         parameters: {
             query?: never;
             header?: never;
@@ -93,22 +77,22 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["addStudents"];
-        delete?: never;
+        post: operations["archiveClass"];
+        delete: operations["unarchiveClass"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/today": {
+    "/api/classes/{class}/bench": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["today"];
-        put?: never;
+        get: operations["bench"];
+        put: operations["keepBench"];
         post?: never;
         delete?: never;
         options?: never;
@@ -116,87 +100,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/students/{student}/look": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["look"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}/skills/{skill}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["skillEvidence"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}/next": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["nextLesson"];
-        put?: never;
-        post: operations["chooseNext"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/pulse": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["pulse"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{lesson}/text": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["lessonText"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/drafts/read": {
+    "/api/classes/{class}/bench/start": {
         parameters: {
             query?: never;
             header?: never;
@@ -205,14 +109,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["readDraft"];
+        post: operations["startBench"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/drafts/row": {
+    "/api/classes/{class}/bench/state": {
         parameters: {
             query?: never;
             header?: never;
@@ -220,70 +124,22 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
-        post: operations["startRow"];
+        put: operations["noteState"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/drafts/check": {
+    "/api/classes/{class}/forecast": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
-        post: operations["startCheck"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/drafts/path": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["startPath"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/drafts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["keepLesson"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/find": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["find"];
+        get: operations["forecast"];
         put?: never;
         post?: never;
         delete?: never;
@@ -292,176 +148,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/faults": {
+    "/api/classes/{class}/goes": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["faults"];
+        get: operations["whatGoesWithClass"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/hunts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["hunts"];
-        put?: never;
-        post: operations["openHunt"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/hunts/{hunt}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["showHunt"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/hunts/{hunt}/trials": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["tryCause"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["jobProgress"];
-        put?: never;
-        post?: never;
-        delete: operations["stopJob"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["lessons"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{lesson}/dials": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["dials"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/schools": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["chooseSchools"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/machines": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["machines"];
-        put?: never;
-        post: operations["newMachine"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/machines/{machine}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["updateMachine"];
-        post?: never;
-        delete: operations["retireMachine"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/machines/{machine}/service": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["logService"];
         delete?: never;
         options?: never;
         head?: never;
@@ -484,70 +180,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/shop": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["updateShop"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples/{sample}/photos": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["keepPhoto"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}/photos": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["photos"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/photos/{photo}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["photo"];
-        put?: never;
-        post?: never;
-        delete: operations["dropPhoto"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/classes/{class}/plan": {
         parameters: {
             query?: never;
@@ -564,38 +196,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/plan/lay-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["layOutPlan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/plan/try": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["tryPlan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/classes/{class}/plan/costs": {
         parameters: {
             query?: never;
@@ -604,70 +204,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["planCosts"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/plan/needs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["planNeeds"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plan/estimate": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["estimateCourse"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/plan/mend": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["mendPlan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/forecast": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["forecast"];
         put?: never;
         post?: never;
         delete?: never;
@@ -692,14 +228,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/print": {
+    "/api/classes/{class}/plan/lay-out": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["printLesson"];
+        get?: never;
+        put?: never;
+        post: operations["layOutPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/plan/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mendPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/plan/needs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planNeeds"];
         put?: never;
         post?: never;
         delete?: never;
@@ -708,32 +276,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/svg": {
+    "/api/classes/{class}/plan/try": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["svgLesson"];
+        get?: never;
         put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/print/paper-drive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["printPaperDrive"];
-        put?: never;
-        post?: never;
+        post: operations["tryPlan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -756,590 +308,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/students/{student}/print": {
+    "/api/classes/{class}/pulse": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["printStudent"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/room": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["room"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/feet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["newFoot"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/feet/{foot}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["updateFoot"];
-        post?: never;
-        delete: operations["retireFoot"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["previewSample"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["keepSample"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples/{sample}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["showSample"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples/{sample}/notes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["annotateSample"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/samples/{sample}/withdraw": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["withdrawSample"];
-        delete: operations["bringSampleBack"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/scans/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["readScan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/scans/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["pictureReadings"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/scans/simulated": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["simulatedScan"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["shelf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf/export": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["exportBundle"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["compareBundle"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importBundle"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf/back": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["shelfBack"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/soundness": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["soundness"];
-        put?: never;
-        post: operations["fitSoundness"];
-        delete: operations["forgetSoundness"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["showStudent"];
-        put: operations["noteStudent"];
-        post?: never;
-        delete: operations["deleteStudent"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}/page": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["openPage"];
-        delete: operations["closePage"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/page/{token}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ownPage"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/page/{token}/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ownSheet"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/settings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["settingsLog"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/answers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["answers"];
-        put?: never;
-        post: operations["keepAnswer"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/answers/{answer}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["dropAnswer"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["me"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch: operations["updateMe"];
-        trace?: never;
-    };
-    "/api/me/password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["changePassword"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me/devices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["devices"];
-        put?: never;
-        post?: never;
-        delete: operations["signOutEverywhere"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signOut"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/forgot-password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["forgotPassword"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/new-password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["newPassword"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/registration": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["registration"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studios": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["openStudio"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/join/{token}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["invitation"];
-        put?: never;
-        post: operations["joinStudio"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["archiveClass"];
-        delete: operations["unarchiveClass"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/goes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["whatGoesWithClass"];
+        get: operations["pulse"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1364,7 +340,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/students/{student}/name": {
+    "/api/classes/{class}/schools": {
         parameters: {
             query?: never;
             header?: never;
@@ -1372,7 +348,87 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["renameStudent"];
+        put: operations["chooseSchools"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addStudents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showStudent"];
+        put: operations["noteStudent"];
+        post?: never;
+        delete: operations["deleteStudent"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studentData"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/goes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whatGoesWithStudent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1396,6 +452,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["renameStudent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nextLesson"];
+        put?: never;
+        post: operations["chooseNext"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openPage"];
+        delete: operations["closePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/students/{student}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printStudent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students/{student}/seat": {
         parameters: {
             query?: never;
@@ -1412,14 +548,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{class}/students/{student}/goes": {
+    "/api/classes/{class}/students/{student}/skills/{skill}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["whatGoesWithStudent"];
+        get: operations["skillEvidence"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1428,158 +564,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/students/{student}/restore": {
+    "/api/classes/{class}/today": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
-        post: operations["restoreStudent"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{class}/students/{student}/data": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["studentData"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/students": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["knownStudents"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["studio"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch: operations["updateStudio"];
-        trace?: never;
-    };
-    "/api/studio/invitations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["invite"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio/invitations/{invitation}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["takeInvitationBack"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio/people/{person}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["changeRole"];
-        post?: never;
-        delete: operations["removePerson"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["closeStudio"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio/reopen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["reopenStudio"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/studio/privacy": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["privacyNote"];
+        get: operations["today"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2030,140 +1022,1031 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drafts/row": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startRow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["faults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["newFoot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feet/{foot}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updateFoot"];
+        post?: never;
+        delete: operations["retireFoot"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/forgot-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["forgotPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hunts"];
+        put?: never;
+        post: operations["openHunt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts/{hunt}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showHunt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hunts/{hunt}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryCause"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobProgress"];
+        put?: never;
+        post?: never;
+        delete: operations["stopJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/join/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitation"];
+        put?: never;
+        post: operations["joinStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/dials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svgLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessonText"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["machines"];
+        put?: never;
+        post: operations["newMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updateMachine"];
+        post?: never;
+        delete: operations["retireMachine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{machine}/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logService"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["updateMe"];
+        trace?: never;
+    };
+    "/api/me/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/new-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["newPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete: operations["dropPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["estimateCourse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/print/paper-drive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printPaperDrive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/registration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["registration"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["room"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepSample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewSample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showSample"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["annotateSample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{sample}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdrawSample"];
+        delete: operations["bringSampleBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readScan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pictureReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["simulatedScan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settingsLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shelfBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareBundle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportBundle"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importBundle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updateShop"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soundness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["soundness"];
+        put?: never;
+        post: operations["fitSoundness"];
+        delete: operations["forgetSoundness"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knownStudents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{student}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreStudent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studio"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["updateStudio"];
+        trace?: never;
+    };
+    "/api/studio/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["closeStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeInvitationBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeRole"];
+        post?: never;
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/privacy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["privacyNote"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reopenStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studios": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openStudio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        MachineFacts: {
-            /** @description what it is called in the room */
-            name: string;
-            /**
-             * @description what drives it
-             * @enum {string}
-             */
-            drive: "mechanical" | "computerised" | "straight-only";
-            /**
-             * @description how feet are fixed
-             * @enum {string}
-             */
-            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
-            /** @description widest zigzag, mm */
-            widest_swing_mm: number;
-            /** @description mm */
-            shortest_stitch_mm: number;
-            /** @description mm */
-            longest_stitch_mm: number;
-            /** @description where width is not free: the only zigzags */
-            fixed_zigzags: {
-                /** @description mm */
-                width_mm: number;
-                /** @description mm for each stroke */
-                length_mm: number;
-                /** @description its mark on the dial */
-                name: string;
-            }[];
-            /** @description from the centre, left negative; 0 is among them */
-            needle_positions_mm: number[];
-            /** @description the dial’s usual mark */
-            tension_mark: string;
-            /** @description width of the plate’s slot, mm */
-            slot_mm: number;
-            /** @description guide lines from the centre needle */
-            plate_lines_mm: number[];
-            /**
-             * @description kind
-             * @enum {string}
-             */
-            buttonhole: "none" | "one-step" | "four-step";
-            /**
-             * @description the end it starts; empty: unknown
-             * @enum {string}
-             */
-            buttonhole_starts: "" | "front" | "back";
-            /** @description mm */
-            longest_buttonhole_mm: number;
-            /**
-             * @description how the feed is put out of work
-             * @enum {string}
-             */
-            feed_drop: "drops" | "cover" | "none";
-            /** @description full speed */
-            strokes_per_minute: number;
-            /** @description type */
-            bobbin: string;
-            /** @description metres on a full bobbin */
-            bobbin_metres: number;
-            /**
-             * @description what its length dial means by a zigzag’s length
-             * @enum {string}
-             */
-            zigzag_length: "per-stroke" | "per-cycle";
-            /** @description the manual allows magnets near it */
-            magnets_allowed: boolean;
-            /** @description its own number or letter of each stitch it has, by stitch id */
-            stitch_names: {
-                [key: string]: string;
-            };
-            /** @description what else it has and is shown on it */
-            also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
-        };
-        FootFacts: {
-            /** @description what it is called in the room */
-            name: string;
-            /**
-             * @description kind of foot
-             * @enum {string}
-             */
-            kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
-            /**
-             * @description how it is fixed
-             * @enum {string}
-             */
-            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
-            /** @description opening to the left, mm from the centre needle */
-            opening_left_mm: number;
-            /** @description opening to the right, mm from the centre needle */
-            opening_right_mm: number;
-            /**
-             * @description flat or with a groove beneath
-             * @enum {string}
-             */
-            sole: "flat" | "grooved";
-            /** @description left edge, mm from the centre needle */
-            edge_left_mm: number;
-            /** @description right edge, mm from the centre needle */
-            edge_right_mm: number;
-            /** @description inside edge of the toe, mm from the centre needle */
-            edge_inner_mm: number | null;
-            /** @description widest zigzag it takes, mm */
-            largest_swing_mm: number;
-            /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
-            smallest_swing_mm: number;
-            /**
-             * @description the side without an edge to strike
-             * @enum {string|null}
-             */
-            open_side: "left" | "right" | "either" | null;
-            /**
-             * @description needle positions allowed
-             * @enum {string}
-             */
-            positions: "all" | "centre";
-            /** @description blade or ruler arm: min_mm, max_mm, step_mm */
-            guide: {
-                /** @description mm */
-                min_mm: number;
-                /** @description mm */
-                max_mm: number;
-                /** @description mm */
-                step_mm: number;
-            } | null;
-            /** @description what it is for, in words */
-            materials: string[];
-            /** @description how many there are */
-            count: number;
-            /** @description width of the tape a binder takes, mm */
-            tape_mm: number | null;
+        /** @description The next lesson and why. */
+        AdviceView: {
+            /** @enum {string} */
+            kind: "repeat" | "drill" | "refresh" | "go-on" | "enrich";
+            lesson: string | null;
+            drill: string | null;
+            title: string;
+            change: components["schemas"]["ChangeView"];
+            reasons: components["schemas"]["ReasonView"][];
+            candidates: components["schemas"]["CandidateView"][];
+            warm_up: components["schemas"]["DrillView"] | null;
+            /** @description why nobody can sew it in this room */
+            cannot: string | null;
         };
         AnswerBody: {
             tool: string;
@@ -2197,352 +2080,6 @@ export interface components {
             /** @description only show what it would cost; nothing is kept */
             try?: boolean;
         };
-        BundleBody: {
-            /** @description as described by course-bundle.schema.json */
-            bundle: {
-                [key: string]: unknown;
-            };
-            /** @description of the shelf it was compared with */
-            edition?: number;
-        };
-        ChoiceBody: {
-            lesson: string;
-            drill?: string | null;
-            because?: string | null;
-            /** @description id of what the student had been given when this was chosen, empty for nothing yet; left out, nobody is asked */
-            given?: string | null;
-        };
-        CupboardBody: {
-            item: string;
-            have?: number;
-            price?: number;
-            ticked?: boolean;
-        };
-        DraftBody: {
-            /** @description as in a bundle */
-            lesson: {
-                [key: string]: unknown;
-            };
-        };
-        EstimateBody: {
-            students: number;
-            helpers: number;
-            machines: number;
-            /** @description of a session */
-            minutes: number;
-            course?: string;
-            home?: string[];
-            /** @enum {string} */
-            order?: "course" | "stitches-first" | "feet-first" | "one-day";
-            together?: string[][];
-            settle?: number;
-            clear?: number;
-            review_every?: number;
-            review_minutes?: number;
-            pace?: number;
-        };
-        FootBody: {
-            facts: components["schemas"]["FootFacts"];
-        };
-        HuntBody: {
-            /** @description a ULID made where it is opened */
-            id: string;
-            /** @description fault ids */
-            seen: string[];
-            machine?: string | null;
-            student?: string | null;
-            /** @description the sample it is seen on, kept or still in hand: what is found counts for the student */
-            sample?: string | null;
-            known?: {
-                length_mm?: number;
-                width_mm?: number;
-                tension_notches?: number;
-                /** @enum {string} */
-                cloth?: "woven" | "thin" | "stretch";
-                stabiliser?: boolean;
-                fast?: boolean;
-                needle_new?: boolean;
-                rethreaded?: boolean;
-                bobbin_reseated?: boolean;
-            };
-        };
-        KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: {
-                [key: string]: unknown;
-            };
-            /** @description the one it was made from; 0: a new lesson */
-            version: number;
-        };
-        LayOutBody: {
-            version: number;
-            /** @description a ULID of the caller, to ask how far it is and to stop it */
-            job?: string;
-            starts_on: string;
-            time: string;
-            sessions: number;
-            minutes: number;
-            /** @description days without a class, as 2030-12-25 */
-            closed?: string[];
-            /** @description 1 Monday to 7 Sunday; none: that of the first session */
-            weekdays?: number[];
-            every_weeks?: number;
-            /** @description by day: the date and time instead, as 2030-12-28 10:00 */
-            made_up?: {
-                [key: string]: string;
-            };
-            /** @description minutes, by number of the session, where they differ */
-            lengths?: {
-                [key: string]: number;
-            };
-            /** @description number of the session, from 1, by lesson */
-            pins?: {
-                [key: string]: number;
-            };
-            /** @description number of the first session, by lesson */
-            not_before?: {
-                [key: string]: number;
-            };
-            /** @description number of the last session, by lesson */
-            not_after?: {
-                [key: string]: number;
-            };
-            /** @description groups of lessons for one session */
-            together?: string[][];
-            /** @description lessons sewn at home */
-            home?: string[];
-            /** @enum {string} */
-            order?: "course" | "stitches-first" | "feet-first" | "one-day";
-            /** @description minutes to open up */
-            settle?: number;
-            /** @description minutes to clear up */
-            clear?: number;
-            /** @description sessions; 0: none */
-            review_every?: number;
-            review_minutes?: number;
-            /** @description percent of the usual time */
-            pace?: number;
-            /** @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson */
-            sure?: number | null;
-        };
-        MachineBody: {
-            name: string;
-            /** @enum {string} */
-            drive: "mechanical" | "computerised" | "straight-only";
-            tension_mark: string;
-            usable: boolean;
-            note: string;
-            facts?: components["schemas"]["MachineFacts"];
-        };
-        MendBody: {
-            version: number;
-        };
-        NewCheckBody: {
-            row: {
-                [key: string]: unknown;
-            };
-            label: string;
-            /** @enum {string} */
-            kind: "yes-no" | "length" | "lengths" | "count" | "stitches";
-            teaches: string[];
-        };
-        NewClassBody: {
-            name: string;
-            students: string[];
-            starts_on: string;
-            time: string;
-            sessions: number;
-            minutes: number;
-            helpers: number;
-            machines: number;
-            /** @description days without a class, as 2030-12-25 */
-            closed?: string[];
-            /** @description a course of the shelf; the first one when left out */
-            course?: string;
-            /** @description a class whose plan and wishes are copied */
-            from?: string;
-            /** @description it really began then: without it, dates in the past are asked back */
-            began?: boolean;
-            weekdays?: number[];
-            every_weeks?: number;
-            made_up?: {
-                [key: string]: string;
-            };
-            lengths?: {
-                [key: string]: number;
-            };
-            together?: string[][];
-            home?: string[];
-            /** @enum {string} */
-            order?: "course" | "stitches-first" | "feet-first" | "one-day";
-            settle?: number;
-            clear?: number;
-            review_every?: number;
-            review_minutes?: number;
-            pace?: number;
-        };
-        NewPathBody: {
-            /** @enum {string} */
-            run: "edge" | "line" | "arc" | "circle" | "s-curve" | "square-spiral" | "round-spiral";
-            /** @description of the piece */
-            width_mm: number;
-            height_mm: number;
-        };
-        NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: {
-                [key: string]: unknown;
-            };
-            piece: string;
-            stitch: string;
-        };
-        NoteBody: {
-            text: string;
-        };
-        PictureReadingsBody: {
-            lesson: string;
-            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
-            version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
-            row: string;
-            /** @description place along the row and distance to the edge there, mm */
-            marks: number[][];
-            stitch_mm?: number | null;
-            /** @description how much of the row was measured */
-            row_mm: number;
-            /** @description standard uncertainty of the length of a stitch */
-            stitch_u_mm?: number | null;
-            /** @description standard uncertainty of a distance to the edge */
-            edge_u_mm?: number | null;
-        };
-        PlanBody: {
-            version: number;
-            sessions: string[][];
-            /** @description lessons sewn at home after each session */
-            home?: string[][];
-            /** @description number of the session, from 1, by lesson */
-            pins?: {
-                [key: string]: number;
-            };
-        };
-        PreviewBody: {
-            /** @description that it will be kept by: what was found to be behind its faults counts */
-            id?: string | null;
-            class: string;
-            student: string;
-            lesson: string;
-            /** @description sewn instead of the whole lesson */
-            drill?: string | null;
-            readings: {
-                [key: string]: (string | number | null)[];
-            };
-            faults: string[];
-            /** @description the teacher’s own verdicts, by check */
-            overruled?: {
-                [key: string]: {
-                    /** @enum {string} */
-                    verdict: "met" | "near" | "not-yet";
-                    because: string;
-                };
-            } | null;
-            replaces?: string | null;
-            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
-            version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
-        };
-        SampleBody: WithRequired<components["schemas"]["PreviewBody"], "id" | "class" | "student" | "lesson" | "readings" | "faults"> & {
-            /** @description a ULID made where the sample was looked at */
-            id: string;
-            class: string;
-            student: string;
-            lesson: string;
-            /** @description sewn instead of the whole lesson */
-            drill?: string | null;
-            readings: {
-                [key: string]: (string | number | null)[];
-            };
-            faults: string[];
-            settings?: {
-                [key: string]: string | null;
-            };
-            /** @description the teacher’s own verdicts, by check */
-            overruled?: {
-                [key: string]: {
-                    /** @enum {string} */
-                    verdict: "met" | "near" | "not-yet";
-                    because: string;
-                };
-            } | null;
-            replaces?: string | null;
-            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
-            version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
-            next?: components["schemas"]["ChoiceBody"];
-            /** @description samples of this lesson by this student that were known where it was looked at */
-            known?: number | null;
-            /** @description keep it beside another one that was kept meanwhile */
-            sure?: boolean;
-        };
-        SchoolsBody: {
-            lesson: string;
-            /** @description ids, at most one for each setting of the lesson; what is not named is taught the usual way */
-            schools: string[];
-        };
-        ServiceBody: {
-            /** @enum {string} */
-            kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
-            note: string;
-        };
-        ShopBody: {
-            cloth_width_mm: number;
-            selvedge_mm: number;
-            spool_m: number;
-        };
-        StateBody: {
-            student: string;
-            /** @enum {string} */
-            state: "here" | "late" | "absent" | "left";
-        };
-        StudentBody: {
-            /** @description the teacher’s own, for nobody else */
-            note: string;
-            /** @description lesson ids */
-            wishes: string[];
-            /** @description there is one at home */
-            own_machine: boolean;
-        };
-        StudentsBody: {
-            /** @description names of those who are new */
-            students?: string[];
-            /** @description ids of those who were here before; their history comes along */
-            returning?: string[];
-        };
-        TrialBody: {
-            /** @description trials that were known before this one */
-            after: number;
-            cause: string;
-            /** @enum {string} */
-            result: "cured" | "same" | "worse";
-        };
-        VersionBody: {
-            /** @description that was looked at */
-            version: number;
-        };
-        WithdrawBody: {
-            because?: string | null;
-        };
-        /** @description The next lesson and why. */
-        AdviceView: {
-            /** @enum {string} */
-            kind: "repeat" | "drill" | "refresh" | "go-on" | "enrich";
-            lesson: string | null;
-            drill: string | null;
-            title: string;
-            change: components["schemas"]["ChangeView"];
-            reasons: components["schemas"]["ReasonView"][];
-            candidates: components["schemas"]["CandidateView"][];
-            warm_up: components["schemas"]["DrillView"] | null;
-            /** @description why nobody can sew it in this room */
-            cannot: string | null;
-        };
         /** @description Who sits where with what in the session in hand. */
         BenchView: {
             class: components["schemas"]["NamedView"];
@@ -2568,6 +2105,14 @@ export interface components {
             /** @description to hand out */
             feet: components["schemas"]["DayFootView"][];
             tape: components["schemas"]["TapePieceView"][];
+        };
+        BundleBody: {
+            /** @description as described by course-bundle.schema.json */
+            bundle: {
+                [key: string]: unknown;
+            };
+            /** @description of the shelf it was compared with */
+            edition?: number;
         };
         /** @description What bringing in a bundle does to one lesson, skill, fault or course. */
         BundleChangeView: {
@@ -2624,6 +2169,10 @@ export interface components {
              */
             result: "cured" | "same" | "worse" | null;
         };
+        ChangePasswordBody: {
+            current: string;
+            password: string;
+        };
         /** @description The one thing to change. */
         ChangeView: {
             /** @enum {string} */
@@ -2652,6 +2201,17 @@ export interface components {
             habit: string | null;
             overruled: components["schemas"]["OverruledView"] | null;
         };
+        ChoiceBody: {
+            lesson: string;
+            drill?: string | null;
+            because?: string | null;
+            /** @description id of what the student had been given when this was chosen, empty for nothing yet; left out, nobody is asked */
+            given?: string | null;
+        };
+        ClassBody: {
+            name?: string;
+            shared?: boolean;
+        };
         /** @description Students and skills. */
         ClassView: {
             class: components["schemas"]["NamedView"];
@@ -2665,6 +2225,10 @@ export interface components {
             /** @description who could sit next to whom */
             pairs: components["schemas"]["PairView"][];
         };
+        CloseStudioBody: {
+            /** @description of the studio, typed by whoever deletes it */
+            name: string;
+        };
         /** @description A check beside the same one of the sample before. */
         ComparedView: {
             key: string;
@@ -2675,6 +2239,12 @@ export interface components {
             how: "better" | "same" | "worse";
             /** @description what it was */
             before: string;
+        };
+        CupboardBody: {
+            item: string;
+            have?: number;
+            price?: number;
+            ticked?: boolean;
         };
         /** @description A cutting plan. */
         CuttingView: {
@@ -2700,6 +2270,14 @@ export interface components {
             wanted: number;
             have: number;
         };
+        /** @description Where somebody is signed in. */
+        DeviceView: {
+            id: string;
+            last_at: string;
+            /** @description the browser, in a word */
+            what: string;
+            here: boolean;
+        };
         /** @description How one machine of the room is set for a lesson, by its own dial. */
         DialView: {
             machine: string;
@@ -2709,6 +2287,12 @@ export interface components {
             cannot: string | null;
             /** @description another way it is sewn on it than the class is taught */
             instead: string | null;
+        };
+        DraftBody: {
+            /** @description as in a bundle */
+            lesson: {
+                [key: string]: unknown;
+            };
         };
         /** @description Something about a lesson being drafted. */
         DraftProblemView: {
@@ -2794,6 +2378,23 @@ export interface components {
             message: string;
             kept: string;
         };
+        EstimateBody: {
+            students: number;
+            helpers: number;
+            machines: number;
+            /** @description of a session */
+            minutes: number;
+            course?: string;
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            together?: string[][];
+            settle?: number;
+            clear?: number;
+            review_every?: number;
+            review_minutes?: number;
+            pace?: number;
+        };
         /** @description How many sessions a course would take. */
         EstimateView: {
             /** @description its lessons */
@@ -2863,6 +2464,67 @@ export interface components {
             options: string[];
             hint: string;
         };
+        FootBody: {
+            facts: components["schemas"]["FootFacts"];
+        };
+        FootFacts: {
+            /** @description what it is called in the room */
+            name: string;
+            /**
+             * @description kind of foot
+             * @enum {string}
+             */
+            kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
+            /**
+             * @description how it is fixed
+             * @enum {string}
+             */
+            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description opening to the left, mm from the centre needle */
+            opening_left_mm: number;
+            /** @description opening to the right, mm from the centre needle */
+            opening_right_mm: number;
+            /**
+             * @description flat or with a groove beneath
+             * @enum {string}
+             */
+            sole: "flat" | "grooved";
+            /** @description left edge, mm from the centre needle */
+            edge_left_mm: number;
+            /** @description right edge, mm from the centre needle */
+            edge_right_mm: number;
+            /** @description inside edge of the toe, mm from the centre needle */
+            edge_inner_mm: number | null;
+            /** @description widest zigzag it takes, mm */
+            largest_swing_mm: number;
+            /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
+            smallest_swing_mm: number;
+            /**
+             * @description the side without an edge to strike
+             * @enum {string|null}
+             */
+            open_side: "left" | "right" | "either" | null;
+            /**
+             * @description needle positions allowed
+             * @enum {string}
+             */
+            positions: "all" | "centre";
+            /** @description blade or ruler arm: min_mm, max_mm, step_mm */
+            guide: {
+                /** @description mm */
+                min_mm: number;
+                /** @description mm */
+                max_mm: number;
+                /** @description mm */
+                step_mm: number;
+            } | null;
+            /** @description what it is for, in words */
+            materials: string[];
+            /** @description how many there are */
+            count: number;
+            /** @description width of the tape a binder takes, mm */
+            tape_mm: number | null;
+        };
         /** @description A kind of foot there is, with measures to start from. */
         FootKindView: {
             id: string;
@@ -2916,6 +2578,9 @@ export interface components {
             /** @description the lesson that will take longest */
             stall: string | null;
         };
+        ForgotBody: {
+            email: string;
+        };
         /** @description Something found. */
         FoundView: {
             /** @enum {string} */
@@ -2944,6 +2609,46 @@ export interface components {
             because: string;
             /** @description because of who sat where */
             by_bench: boolean;
+        };
+        /** @description What goes with a class or a student when it is deleted. */
+        GoesView: {
+            name: string;
+            students: string[];
+            staying: string[];
+            samples: number;
+            photos: number;
+            /** @description it can be brought back until this day */
+            until: string;
+        };
+        /** @description A student who was deleted, or taken out of a class, and can be brought back. */
+        GoneStudentView: {
+            id: string;
+            name: string;
+            samples: number;
+            /** @description for good on this day */
+            gone_on: string;
+        };
+        HuntBody: {
+            /** @description a ULID made where it is opened */
+            id: string;
+            /** @description fault ids */
+            seen: string[];
+            machine?: string | null;
+            student?: string | null;
+            /** @description the sample it is seen on, kept or still in hand: what is found counts for the student */
+            sample?: string | null;
+            known?: {
+                length_mm?: number;
+                width_mm?: number;
+                tension_notches?: number;
+                /** @enum {string} */
+                cloth?: "woven" | "thin" | "stretch";
+                stabiliser?: boolean;
+                fast?: boolean;
+                needle_new?: boolean;
+                rethreaded?: boolean;
+                bobbin_reseated?: boolean;
+            };
         };
         /** @description The search for what is behind a fault. */
         HuntView: {
@@ -2978,6 +2683,39 @@ export interface components {
             change: string;
             overruled: boolean;
         };
+        /** @description An invitation that was not taken up yet. */
+        InvitationView: {
+            id: string;
+            /** @description empty: by link */
+            email: string;
+            /** @enum {string} */
+            role: "owner" | "teacher" | "helper";
+            until: string;
+        };
+        InviteBody: {
+            /** @enum {string} */
+            role: "owner" | "teacher" | "helper";
+            email?: string | null;
+        };
+        /** @description A new invitation with its link, which is told once. */
+        InvitedView: {
+            id: string;
+            link: string;
+            mailed: boolean;
+        };
+        JoinBody: {
+            name: string;
+            email: string;
+            password: string;
+        };
+        /** @description What an invitation is for. */
+        JoinView: {
+            studio: string;
+            /** @enum {string} */
+            role: "owner" | "teacher" | "helper";
+            /** @description where the invitation went; empty: nobody in particular */
+            email: string;
+        };
         /** @description A sample judged, and what comes next. */
         JudgedView: {
             /** @enum {string|null} */
@@ -2990,6 +2728,13 @@ export interface components {
             compared: components["schemas"]["ComparedView"][];
             /** @description the rows of that sample */
             before: components["schemas"]["MeasuredRowView"][];
+        };
+        KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+            lesson: {
+                [key: string]: unknown;
+            };
+            /** @description the one it was made from; 0: a new lesson */
+            version: number;
         };
         /** @description An answer of the workshop kept beside a lesson or with a student. */
         KeptAnswerView: {
@@ -3046,6 +2791,13 @@ export interface components {
              */
             fitted_loss: number | null;
         };
+        /** @description Somebody who was in a class of this studio before. */
+        KnownStudentView: {
+            id: string;
+            name: string;
+            /** @description the last class */
+            was: string;
+        };
         /** @description The last sample in one line. */
         LastSampleView: {
             id: string;
@@ -3058,6 +2810,57 @@ export interface components {
             open: number;
             /** @description when it was looked at; a correction stands where the first look stood */
             kept_at: string;
+        };
+        LayOutBody: {
+            version: number;
+            /** @description a ULID of the caller, to ask how far it is and to stop it */
+            job?: string;
+            starts_on: string;
+            time: string;
+            sessions: number;
+            minutes: number;
+            /** @description days without a class, as 2030-12-25 */
+            closed?: string[];
+            /** @description 1 Monday to 7 Sunday; none: that of the first session */
+            weekdays?: number[];
+            every_weeks?: number;
+            /** @description by day: the date and time instead, as 2030-12-28 10:00 */
+            made_up?: {
+                [key: string]: string;
+            };
+            /** @description minutes, by number of the session, where they differ */
+            lengths?: {
+                [key: string]: number;
+            };
+            /** @description number of the session, from 1, by lesson */
+            pins?: {
+                [key: string]: number;
+            };
+            /** @description number of the first session, by lesson */
+            not_before?: {
+                [key: string]: number;
+            };
+            /** @description number of the last session, by lesson */
+            not_after?: {
+                [key: string]: number;
+            };
+            /** @description groups of lessons for one session */
+            together?: string[][];
+            /** @description lessons sewn at home */
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            /** @description minutes to open up */
+            settle?: number;
+            /** @description minutes to clear up */
+            clear?: number;
+            /** @description sessions; 0: none */
+            review_every?: number;
+            review_minutes?: number;
+            /** @description percent of the usual time */
+            pace?: number;
+            /** @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson */
+            sure?: number | null;
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {
@@ -3150,6 +2953,88 @@ export interface components {
             /** @description as the dials of the machine it is sewn on say it */
             dials: string[];
         };
+        MachineBody: {
+            name: string;
+            /** @enum {string} */
+            drive: "mechanical" | "computerised" | "straight-only";
+            tension_mark: string;
+            usable: boolean;
+            note: string;
+            facts?: components["schemas"]["MachineFacts"];
+        };
+        MachineFacts: {
+            /** @description what it is called in the room */
+            name: string;
+            /**
+             * @description what drives it
+             * @enum {string}
+             */
+            drive: "mechanical" | "computerised" | "straight-only";
+            /**
+             * @description how feet are fixed
+             * @enum {string}
+             */
+            mount: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description widest zigzag, mm */
+            widest_swing_mm: number;
+            /** @description mm */
+            shortest_stitch_mm: number;
+            /** @description mm */
+            longest_stitch_mm: number;
+            /** @description where width is not free: the only zigzags */
+            fixed_zigzags: {
+                /** @description mm */
+                width_mm: number;
+                /** @description mm for each stroke */
+                length_mm: number;
+                /** @description its mark on the dial */
+                name: string;
+            }[];
+            /** @description from the centre, left negative; 0 is among them */
+            needle_positions_mm: number[];
+            /** @description the dial’s usual mark */
+            tension_mark: string;
+            /** @description width of the plate’s slot, mm */
+            slot_mm: number;
+            /** @description guide lines from the centre needle */
+            plate_lines_mm: number[];
+            /**
+             * @description kind
+             * @enum {string}
+             */
+            buttonhole: "none" | "one-step" | "four-step";
+            /**
+             * @description the end it starts; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_starts: "" | "front" | "back";
+            /** @description mm */
+            longest_buttonhole_mm: number;
+            /**
+             * @description how the feed is put out of work
+             * @enum {string}
+             */
+            feed_drop: "drops" | "cover" | "none";
+            /** @description full speed */
+            strokes_per_minute: number;
+            /** @description type */
+            bobbin: string;
+            /** @description metres on a full bobbin */
+            bobbin_metres: number;
+            /**
+             * @description what its length dial means by a zigzag’s length
+             * @enum {string}
+             */
+            zigzag_length: "per-stroke" | "per-cycle";
+            /** @description the manual allows magnets near it */
+            magnets_allowed: boolean;
+            /** @description its own number or letter of each stitch it has, by stitch id */
+            stitch_names: {
+                [key: string]: string;
+            };
+            /** @description what else it has and is shown on it */
+            also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+        };
         /** @description A machine of the room. */
         MachineView: {
             id: string;
@@ -3207,6 +3092,15 @@ export interface components {
             cutting: components["schemas"]["CuttingView"][];
             shop: components["schemas"]["ShopView"];
         };
+        MeBody: {
+            /** @enum {string} */
+            unit?: "mm" | "in";
+            name?: string;
+            /** @enum {string} */
+            hand?: "right" | "left";
+            /** @enum {string} */
+            language?: "en";
+        };
         /** @description Who is signed in. */
         MeView: {
             name: string;
@@ -3236,10 +3130,91 @@ export interface components {
             row: string;
             points: number[][];
         };
+        MendBody: {
+            version: number;
+        };
+        MoveBody: {
+            to: string;
+        };
         /** @description A thing with a name. */
         NamedView: {
             id: string;
             title: string;
+        };
+        NewCheckBody: {
+            row: {
+                [key: string]: unknown;
+            };
+            label: string;
+            /** @enum {string} */
+            kind: "yes-no" | "length" | "lengths" | "count" | "stitches";
+            teaches: string[];
+        };
+        NewClassBody: {
+            name: string;
+            students: string[];
+            starts_on: string;
+            time: string;
+            sessions: number;
+            minutes: number;
+            helpers: number;
+            machines: number;
+            /** @description days without a class, as 2030-12-25 */
+            closed?: string[];
+            /** @description a course of the shelf; the first one when left out */
+            course?: string;
+            /** @description a class whose plan and wishes are copied */
+            from?: string;
+            /** @description it really began then: without it, dates in the past are asked back */
+            began?: boolean;
+            weekdays?: number[];
+            every_weeks?: number;
+            made_up?: {
+                [key: string]: string;
+            };
+            lengths?: {
+                [key: string]: number;
+            };
+            together?: string[][];
+            home?: string[];
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            settle?: number;
+            clear?: number;
+            review_every?: number;
+            review_minutes?: number;
+            pace?: number;
+        };
+        NewPasswordBody: {
+            token: string;
+            email: string;
+            password: string;
+        };
+        NewPathBody: {
+            /** @enum {string} */
+            run: "edge" | "line" | "arc" | "circle" | "s-curve" | "square-spiral" | "round-spiral";
+            /** @description of the piece */
+            width_mm: number;
+            height_mm: number;
+        };
+        NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+            lesson: {
+                [key: string]: unknown;
+            };
+            piece: string;
+            stitch: string;
+        };
+        NoteBody: {
+            text: string;
+        };
+        OpenStudioBody: {
+            studio: string;
+            name: string;
+            email: string;
+            password: string;
+            timezone: string;
+            /** @description of whoever was given one to open a studio */
+            link?: string | null;
         };
         /** @description The teacher's own verdict on a check: what the readings say, and why it was overruled. */
         OverruledView: {
@@ -3275,6 +3250,15 @@ export interface components {
             learner: string;
             skill: string;
         };
+        /** @description Somebody of the studio. */
+        PersonView: {
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "owner" | "teacher" | "helper";
+            me: boolean;
+        };
         /** @description A photo of a sample; the picture itself has its own address. */
         PhotoView: {
             id: string;
@@ -3284,6 +3268,22 @@ export interface components {
             width: number;
             height: number;
             kept_at: string;
+        };
+        PictureReadingsBody: {
+            lesson: string;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
+            row: string;
+            /** @description place along the row and distance to the edge there, mm */
+            marks: number[][];
+            stitch_mm?: number | null;
+            /** @description how much of the row was measured */
+            row_mm: number;
+            /** @description standard uncertainty of the length of a stitch */
+            stitch_u_mm?: number | null;
+            /** @description standard uncertainty of a distance to the edge */
+            edge_u_mm?: number | null;
         };
         /** @description A piece in mm. */
         PieceView: {
@@ -3311,6 +3311,16 @@ export interface components {
             width: number;
             /** Format: float */
             length: number;
+        };
+        PlanBody: {
+            version: number;
+            sessions: string[][];
+            /** @description lessons sewn at home after each session */
+            home?: string[][];
+            /** @description number of the session, from 1, by lesson */
+            pins?: {
+                [key: string]: number;
+            };
         };
         /** @description What a way of planning costs. */
         PlanCostView: {
@@ -3460,6 +3470,31 @@ export interface components {
              */
             sure: number | null;
         };
+        PreviewBody: {
+            /** @description that it will be kept by: what was found to be behind its faults counts */
+            id?: string | null;
+            class: string;
+            student: string;
+            lesson: string;
+            /** @description sewn instead of the whole lesson */
+            drill?: string | null;
+            readings: {
+                [key: string]: (string | number | null)[];
+            };
+            faults: string[];
+            /** @description the teacher’s own verdicts, by check */
+            overruled?: {
+                [key: string]: {
+                    /** @enum {string} */
+                    verdict: "met" | "near" | "not-yet";
+                    because: string;
+                };
+            } | null;
+            replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
+        };
         /** @description Says whether anything happened in a class: the same word, nothing did. */
         PulseView: {
             at: string;
@@ -3468,6 +3503,16 @@ export interface components {
         ReasonView: {
             text: string;
             evidence: components["schemas"]["EvidenceView"][];
+        };
+        /** @description Who may open a studio here. */
+        RegistrationView: {
+            /** @description anybody may */
+            open: boolean;
+            /** @description there is no studio of somebody’s own yet */
+            first: boolean;
+        };
+        RenameBody: {
+            name: string;
         };
         /** @description The sample that is corrected, as it was typed. */
         ReplacedView: {
@@ -3487,6 +3532,10 @@ export interface components {
                     because: string;
                 };
             };
+        };
+        RoleBody: {
+            /** @enum {string} */
+            role: "owner" | "teacher" | "helper";
         };
         /** @description Whether a machine sews a stitch, at the settings most people start from. */
         RoomCellView: {
@@ -3586,6 +3635,39 @@ export interface components {
             /** @description and met then */
             met: number;
         };
+        SampleBody: WithRequired<components["schemas"]["PreviewBody"], "id" | "class" | "student" | "lesson" | "readings" | "faults"> & {
+            /** @description a ULID made where the sample was looked at */
+            id: string;
+            class: string;
+            student: string;
+            lesson: string;
+            /** @description sewn instead of the whole lesson */
+            drill?: string | null;
+            readings: {
+                [key: string]: (string | number | null)[];
+            };
+            faults: string[];
+            settings?: {
+                [key: string]: string | null;
+            };
+            /** @description the teacher’s own verdicts, by check */
+            overruled?: {
+                [key: string]: {
+                    /** @enum {string} */
+                    verdict: "met" | "near" | "not-yet";
+                    because: string;
+                };
+            } | null;
+            replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
+            next?: components["schemas"]["ChoiceBody"];
+            /** @description samples of this lesson by this student that were known where it was looked at */
+            known?: number | null;
+            /** @description keep it beside another one that was kept meanwhile */
+            sure?: boolean;
+        };
         /** @description A word on a kept sample. */
         SampleNoteView: {
             /** @enum {string} */
@@ -3657,6 +3739,11 @@ export interface components {
             open: number;
             good: number;
         };
+        SchoolsBody: {
+            lesson: string;
+            /** @description ids, at most one for each setting of the lesson; what is not named is taught the usual way */
+            schools: string[];
+        };
         /** @description One sample on the long seam of a student. */
         SeamStitchView: {
             /** @description number of the session it was sewn in */
@@ -3701,6 +3788,11 @@ export interface components {
             cost: number | null;
             /** @description lessons they could sew, first choice first */
             choices: components["schemas"]["NamedView"][];
+        };
+        ServiceBody: {
+            /** @enum {string} */
+            kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
+            note: string;
         };
         /** @description Something that was done to a machine. */
         ServiceView: {
@@ -3776,6 +3868,11 @@ export interface components {
             /** @description newest first */
             editions: components["schemas"]["EditionView"][];
         };
+        ShopBody: {
+            cloth_width_mm: number;
+            selvedge_mm: number;
+            spool_m: number;
+        };
         /** @description How things come from the studio's shop. */
         ShopView: {
             /** Format: float */
@@ -3809,6 +3906,10 @@ export interface components {
             faults: string[];
             settings: components["schemas"]["KeptSettingView"][];
             photos: components["schemas"]["PhotoView"][];
+        };
+        SignInBody: {
+            email: string;
+            password: string;
         };
         /** @description Everything behind one level. */
         SkillEvidenceView: {
@@ -3862,6 +3963,11 @@ export interface components {
             next_title: string;
             sure: number;
         };
+        StateBody: {
+            student: string;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+        };
         /** @description A stitch the program can draw. */
         StitchView: {
             id: string;
@@ -3877,6 +3983,14 @@ export interface components {
             width_mm: number;
             /** @description a stitch of the machine that it is set up from by hand */
             made_of: string | null;
+        };
+        StudentBody: {
+            /** @description the teacher’s own, for nobody else */
+            note: string;
+            /** @description lesson ids */
+            wishes: string[];
+            /** @description there is one at home */
+            own_machine: boolean;
         };
         /** @description A skill as one student stands with it. */
         StudentSkillView: {
@@ -3921,189 +4035,11 @@ export interface components {
             /** @description until when the private page of the student can be opened; null: there is no link */
             page_until: string | null;
         };
-        /** @description A stretch of the session, in minutes from its start. */
-        TapePieceView: {
-            /** @enum {string} */
-            kind: "settle" | "review" | "show" | "sew" | "look" | "free" | "clear";
-            /** Format: float */
-            from: number;
-            /** Format: float */
-            to: number;
-            round: number;
-            lesson: string | null;
-            title: string;
-        };
-        /** @description A student in the session. */
-        TodayRowView: {
-            student: string;
-            name: string;
-            seat: number;
-            machine: string | null;
-            /** @enum {string} */
-            level: "not-tried" | "begun" | "coming" | "sure" | "refresh-due";
-            in_hand: components["schemas"]["InHandView"];
-            last: components["schemas"]["LastSampleView"] | null;
-            next_title: string;
-            why: string[];
-            looked: boolean;
-            /** @description kept in this session, oldest first */
-            kept: components["schemas"]["SessionSampleView"][];
-            sewing_since: string | null;
-            /** @enum {string} */
-            state: "here" | "late" | "absent" | "left";
-            /** @description of the bench plan it began with; 0 where there is none */
-            round: number;
-        };
-        /** @description The session in hand. */
-        TodayView: {
-            now: string;
-            class: components["schemas"]["NamedView"];
-            session: components["schemas"]["SessionView"] | null;
-            students: components["schemas"]["TodayRowView"][];
-        };
-        /** @description How a lesson is sewn where that may differ: the schools followed, and the machine's own stitches it is made from. */
-        WayView: {
-            schools: string[];
-            stitches: {
-                stitch: string;
-                width_mm: number;
-                length_mm: number;
-                name: string;
-            }[];
-        };
-        ChangePasswordBody: {
-            current: string;
-            password: string;
-        };
-        /** @description Where somebody is signed in. */
-        DeviceView: {
-            id: string;
-            last_at: string;
-            /** @description the browser, in a word */
-            what: string;
-            here: boolean;
-        };
-        ForgotBody: {
-            email: string;
-        };
-        JoinBody: {
-            name: string;
-            email: string;
-            password: string;
-        };
-        /** @description What an invitation is for. */
-        JoinView: {
-            studio: string;
-            /** @enum {string} */
-            role: "owner" | "teacher" | "helper";
-            /** @description where the invitation went; empty: nobody in particular */
-            email: string;
-        };
-        MeBody: {
-            /** @enum {string} */
-            unit?: "mm" | "in";
-            name?: string;
-            /** @enum {string} */
-            hand?: "right" | "left";
-            /** @enum {string} */
-            language?: "en";
-        };
-        NewPasswordBody: {
-            token: string;
-            email: string;
-            password: string;
-        };
-        OpenStudioBody: {
-            studio: string;
-            name: string;
-            email: string;
-            password: string;
-            timezone: string;
-            /** @description of whoever was given one to open a studio */
-            link?: string | null;
-        };
-        /** @description Who may open a studio here. */
-        RegistrationView: {
-            /** @description anybody may */
-            open: boolean;
-            /** @description there is no studio of somebody’s own yet */
-            first: boolean;
-        };
-        SignInBody: {
-            email: string;
-            password: string;
-        };
-        ClassBody: {
-            name?: string;
-            shared?: boolean;
-        };
-        CloseStudioBody: {
-            /** @description of the studio, typed by whoever deletes it */
-            name: string;
-        };
-        /** @description What goes with a class or a student when it is deleted. */
-        GoesView: {
-            name: string;
-            students: string[];
-            staying: string[];
-            samples: number;
-            photos: number;
-            /** @description it can be brought back until this day */
-            until: string;
-        };
-        /** @description A student who was deleted, or taken out of a class, and can be brought back. */
-        GoneStudentView: {
-            id: string;
-            name: string;
-            samples: number;
-            /** @description for good on this day */
-            gone_on: string;
-        };
-        /** @description An invitation that was not taken up yet. */
-        InvitationView: {
-            id: string;
-            /** @description empty: by link */
-            email: string;
-            /** @enum {string} */
-            role: "owner" | "teacher" | "helper";
-            until: string;
-        };
-        InviteBody: {
-            /** @enum {string} */
-            role: "owner" | "teacher" | "helper";
-            email?: string | null;
-        };
-        /** @description A new invitation with its link, which is told once. */
-        InvitedView: {
-            id: string;
-            link: string;
-            mailed: boolean;
-        };
-        /** @description Somebody who was in a class of this studio before. */
-        KnownStudentView: {
-            id: string;
-            name: string;
-            /** @description the last class */
-            was: string;
-        };
-        MoveBody: {
-            to: string;
-        };
-        /** @description Somebody of the studio. */
-        PersonView: {
-            id: string;
-            name: string;
-            email: string;
-            /** @enum {string} */
-            role: "owner" | "teacher" | "helper";
-            me: boolean;
-        };
-        RenameBody: {
-            name: string;
-        };
-        RoleBody: {
-            /** @enum {string} */
-            role: "owner" | "teacher" | "helper";
+        StudentsBody: {
+            /** @description names of those who are new */
+            students?: string[];
+            /** @description ids of those who were here before; their history comes along */
+            returning?: string[];
         };
         StudioBody: {
             name?: string;
@@ -4148,6 +4084,70 @@ export interface components {
             /** @description mail goes out; else it lies on the machine */
             mails: boolean;
         };
+        /** @description A stretch of the session, in minutes from its start. */
+        TapePieceView: {
+            /** @enum {string} */
+            kind: "settle" | "review" | "show" | "sew" | "look" | "free" | "clear";
+            /** Format: float */
+            from: number;
+            /** Format: float */
+            to: number;
+            round: number;
+            lesson: string | null;
+            title: string;
+        };
+        /** @description A student in the session. */
+        TodayRowView: {
+            student: string;
+            name: string;
+            seat: number;
+            machine: string | null;
+            /** @enum {string} */
+            level: "not-tried" | "begun" | "coming" | "sure" | "refresh-due";
+            in_hand: components["schemas"]["InHandView"];
+            last: components["schemas"]["LastSampleView"] | null;
+            next_title: string;
+            why: string[];
+            looked: boolean;
+            /** @description kept in this session, oldest first */
+            kept: components["schemas"]["SessionSampleView"][];
+            sewing_since: string | null;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+            /** @description of the bench plan it began with; 0 where there is none */
+            round: number;
+        };
+        /** @description The session in hand. */
+        TodayView: {
+            now: string;
+            class: components["schemas"]["NamedView"];
+            session: components["schemas"]["SessionView"] | null;
+            students: components["schemas"]["TodayRowView"][];
+        };
+        TrialBody: {
+            /** @description trials that were known before this one */
+            after: number;
+            cause: string;
+            /** @enum {string} */
+            result: "cured" | "same" | "worse";
+        };
+        VersionBody: {
+            /** @description that was looked at */
+            version: number;
+        };
+        /** @description How a lesson is sewn where that may differ: the schools followed, and the machine's own stitches it is made from. */
+        WayView: {
+            schools: string[];
+            stitches: {
+                stitch: string;
+                width_mm: number;
+                length_mm: number;
+                name: string;
+            }[];
+        };
+        WithdrawBody: {
+            because?: string | null;
+        };
     };
     responses: never;
     parameters: never;
@@ -4157,136 +4157,92 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    bench: {
+    answers: {
+        parameters: {
+            query?: {
+                lesson?: string;
+                student?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAnswerView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAnswerView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropAnswer: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                class: string;
+                answer: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description as it would be seated now */
-            200: {
+            /** @description as asked */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["BenchView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    keepBench: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BenchBody"];
-            };
-        };
-        responses: {
-            /** @description with what the teacher says */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    noteState: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StateBody"];
-            };
-        };
-        responses: {
-            /** @description seated anew */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    startBench: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["VersionBody"];
-            };
-        };
-        responses: {
-            /** @description begun: machines and lessons are handed out */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchView"];
-                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -4435,7 +4391,7 @@ export interface operations {
             };
         };
     };
-    addStudents: {
+    archiveClass: {
         parameters: {
             query?: never;
             header?: never;
@@ -4444,13 +4400,9 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StudentsBody"];
-            };
-        };
+        requestBody?: never;
         responses: {
-            /** @description as asked */
+            /** @description put away: it is listed on the page of the studio */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -4470,692 +4422,12 @@ export interface operations {
             };
         };
     };
-    today: {
+    unarchiveClass: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TodayView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    look: {
-        parameters: {
-            query?: {
-                lesson?: string;
-                version?: number;
-                /** @description a kept sample that is corrected: its lesson, version and drill */
-                replaces?: string;
-                /** @description it was sewn on; where the student sits when it is not given */
-                machine?: string;
-                /** @description it was sewn by, ids with commas; as the class is taught when it is not given */
-                schools?: string;
-            };
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LookView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    skillEvidence: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-                skill: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SkillEvidenceView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    nextLesson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AdviceView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    chooseNext: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ChoiceBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    pulse: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description changes with everything that was kept or said of the class */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PulseView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    lessonText: {
-        parameters: {
-            query?: {
-                version?: number;
-            };
-            header?: never;
-            path: {
-                lesson: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonTextView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    readDraft: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DraftBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DraftView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    startRow: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewRowBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        row: {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    startCheck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewCheckBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        reading: {
-                            [key: string]: unknown;
-                        };
-                        check: {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    startPath: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewPathBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        path: {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    keepLesson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeepLessonBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        id: string;
-                        version: number;
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    find: {
-        parameters: {
-            query?: {
-                q?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FoundView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    faults: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description every fault with its look */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FaultLookView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    hunts: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the last ones */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HuntView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    openHunt: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HuntBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HuntView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    showHunt: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                hunt: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HuntView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    tryCause: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                hunt: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TrialBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HuntView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    jobProgress: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        done: number;
-                        of: number;
-                        /** @description the best that is known so far */
-                        found: number | null;
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    stopJob: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job: string;
             };
             cookie?: never;
         };
@@ -5181,61 +4453,24 @@ export interface operations {
             };
         };
     };
-    lessons: {
+    bench: {
         parameters: {
-            query?: {
-                /** @description in the ways this class is taught */
-                class?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    dials: {
-        parameters: {
-            query?: {
-                /** @description in the way this class is taught */
-                class?: string;
-            };
+            query?: never;
             header?: never;
             path: {
-                lesson: string;
+                class: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description as asked */
+            /** @description as it would be seated now */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DialView"][];
+                    "application/json": components["schemas"]["BenchView"];
                 };
             };
             /** @description what is wrong */
@@ -5251,7 +4486,7 @@ export interface operations {
             };
         };
     };
-    chooseSchools: {
+    keepBench: {
         parameters: {
             query?: never;
             header?: never;
@@ -5262,17 +4497,17 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SchoolsBody"];
+                "application/json": components["schemas"]["BenchBody"];
             };
         };
         responses: {
-            /** @description the lesson as this class is taught it now */
+            /** @description with what the teacher says */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonView"];
+                    "application/json": components["schemas"]["BenchView"];
                 };
             };
             /** @description what is wrong */
@@ -5288,11 +4523,87 @@ export interface operations {
             };
         };
     };
-    machines: {
+    startBench: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionBody"];
+            };
+        };
+        responses: {
+            /** @description begun: machines and lessons are handed out */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    noteState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StateBody"];
+            };
+        };
+        responses: {
+            /** @description seated anew */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -5303,7 +4614,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MachineView"][];
+                    "application/json": components["schemas"]["ForecastView"];
                 };
             };
             /** @description what is wrong */
@@ -5319,55 +4630,16 @@ export interface operations {
             };
         };
     };
-    newMachine: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MachineBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MachineView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    updateMachine: {
+    whatGoesWithClass: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                machine: string;
+                class: string;
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MachineBody"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description as asked */
             200: {
@@ -5375,76 +4647,8 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MachineView"];
+                    "application/json": components["schemas"]["GoesView"];
                 };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    retireMachine: {
-        parameters: {
-            query?: {
-                sure?: number;
-            };
-            header?: never;
-            path: {
-                machine: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    logService: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                machine: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ServiceBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -5511,184 +4715,6 @@ export interface operations {
         };
         responses: {
             /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    updateShop: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ShopBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShopView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    keepPhoto: {
-        parameters: {
-            query: {
-                /** @description a ULID made where it was taken */
-                id: string;
-                /** @description of the lesson; left out for the whole piece */
-                row?: string;
-            };
-            header?: never;
-            path: {
-                sample: string;
-            };
-            cookie?: never;
-        };
-        /** @description a JPEG, PNG or WebP */
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description kept */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PhotoView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    photos: {
-        parameters: {
-            query: {
-                lesson: string;
-            };
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description of the samples of this lesson, newest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PhotoView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    photo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the picture */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/jpeg": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    dropPhoto: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description removed for good */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -5778,80 +4804,6 @@ export interface operations {
             };
         };
     };
-    layOutPlan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LayOutBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    tryPlan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LayOutBody"];
-            };
-        };
-        responses: {
-            /** @description how it would look; nothing is kept */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
     planCosts: {
         parameters: {
             query?: never;
@@ -5885,9 +4837,11 @@ export interface operations {
             };
         };
     };
-    planNeeds: {
+    exportPlan: {
         parameters: {
-            query?: never;
+            query: {
+                as: "calendar" | "table" | "bundle";
+            };
             header?: never;
             path: {
                 class: string;
@@ -5896,13 +4850,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description what must stand ready on each day */
+            /** @description an iCalendar file, a CSV table, or a course bundle */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanNeedsView"][];
+                    "application/octet-stream": string;
                 };
             };
             /** @description what is wrong */
@@ -5918,26 +4872,28 @@ export interface operations {
             };
         };
     };
-    estimateCourse: {
+    layOutPlan: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                class: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["EstimateBody"];
+                "application/json": components["schemas"]["LayOutBody"];
             };
         };
         responses: {
-            /** @description how many sessions a course would take a class that is not there yet */
+            /** @description as asked */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["EstimateView"];
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
             /** @description what is wrong */
@@ -5994,7 +4950,7 @@ export interface operations {
             };
         };
     };
-    forecast: {
+    planNeeds: {
         parameters: {
             query?: never;
             header?: never;
@@ -6005,13 +4961,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description as asked */
+            /** @description what must stand ready on each day */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ForecastView"];
+                    "application/json": components["schemas"]["PlanNeedsView"][];
                 };
             };
             /** @description what is wrong */
@@ -6027,134 +4983,28 @@ export interface operations {
             };
         };
     };
-    exportPlan: {
+    tryPlan: {
         parameters: {
-            query: {
-                as: "calendar" | "table" | "bundle";
-            };
+            query?: never;
             header?: never;
             path: {
                 class: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayOutBody"];
+            };
+        };
         responses: {
-            /** @description an iCalendar file, a CSV table, or a course bundle */
+            /** @description how it would look; nothing is kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/octet-stream": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    printLesson: {
-        parameters: {
-            query: {
-                /** @description in the way this class is taught */
-                class?: string;
-                what: "sampler" | "card" | "teacher" | "drills";
-                format?: "A4" | "Letter";
-            };
-            header?: never;
-            path: {
-                lesson: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description a PDF at true size */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    svgLesson: {
-        parameters: {
-            query?: {
-                /** @description in the way this class is taught */
-                class?: string;
-            };
-            header?: never;
-            path: {
-                lesson: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the sampler at true size */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/svg+xml": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    printPaperDrive: {
-        parameters: {
-            query?: {
-                hand?: "right" | "left";
-                format?: "A4" | "Letter";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description a PDF at true size */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
+                    "application/json": components["schemas"]["PlanView"];
                 };
             };
             /** @description what is wrong */
@@ -6208,27 +5058,24 @@ export interface operations {
             };
         };
     };
-    printStudent: {
+    pulse: {
         parameters: {
-            query?: {
-                format?: "A4" | "Letter";
-            };
+            query?: never;
             header?: never;
             path: {
                 class: string;
-                student: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description a progress card */
+            /** @description changes with everything that was kept or said of the class */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/pdf": string;
+                    "application/json": components["schemas"]["PulseView"];
                 };
             };
             /** @description what is wrong */
@@ -6244,117 +5091,12 @@ export interface operations {
             };
         };
     };
-    room: {
-        parameters: {
-            query?: {
-                class?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RoomView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    newFoot: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FootBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FootView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    updateFoot: {
+    restoreClass: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                foot: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FootBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FootView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    retireFoot: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                foot: string;
+                class: string;
             };
             cookie?: never;
         };
@@ -6380,94 +5122,28 @@ export interface operations {
             };
         };
     };
-    previewSample: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PreviewBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JudgedView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    keepSample: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SampleBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    showSample: {
+    chooseSchools: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                sample: string;
+                class: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolsBody"];
+            };
+        };
         responses: {
-            /** @description the sample as it stands now */
+            /** @description the lesson as this class is taught it now */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SampleView"];
+                    "application/json": components["schemas"]["LessonView"];
                 };
             };
             /** @description what is wrong */
@@ -6483,476 +5159,27 @@ export interface operations {
             };
         };
     };
-    annotateSample: {
+    addStudents: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                sample: string;
+                class: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NoteBody"];
-            };
-        };
-        responses: {
-            /** @description the sample as it stands now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SampleView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    withdrawSample: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sample: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WithdrawBody"];
-            };
-        };
-        responses: {
-            /** @description the sample as it stands now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SampleView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    bringSampleBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sample: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the sample as it stands now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SampleView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    readScan: {
-        parameters: {
-            query: {
-                width: number;
-                height: number;
-                dpi: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description one byte a pixel, shades of grey, row by row */
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description what it says, or that it cannot be told */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ScanView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    pictureReadings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PictureReadingsBody"];
-            };
-        };
-        responses: {
-            /** @description what the row asks for, as it is typed */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        [key: string]: string[];
-                    };
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    simulatedScan: {
-        parameters: {
-            query?: {
-                seed?: number;
-                length_mm?: number;
-                allowance_mm?: number;
-                drift_mm?: number;
-                wobble_mm?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description a drawn scan at 300 dpi, as a stand-in for a scanner */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/png": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    shelf: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    exportBundle: {
-        parameters: {
-            query?: {
-                lesson?: string;
-                course?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    compareBundle: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BundleBody"];
+                "application/json": components["schemas"]["StudentsBody"];
             };
         };
         responses: {
             /** @description as asked */
-            200: {
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["BundleChangesView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    importBundle: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BundleBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BundleChangesView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    shelfBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BackBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    soundness: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description what its history says */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SoundnessView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    fitSoundness: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description gone by its own samples where they foretell better */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SoundnessView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    forgetSoundness: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the usual numbers again */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SoundnessView"];
-                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -7069,6 +5296,261 @@ export interface operations {
             };
         };
     };
+    studentData: {
+        parameters: {
+            query: {
+                as: "json" | "pdf";
+            };
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description everything that is kept of one student */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    whatGoesWithStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: {
+                lesson?: string;
+                version?: number;
+                /** @description a kept sample that is corrected: its lesson, version and drill */
+                replaces?: string;
+                /** @description it was sewn on; where the student sits when it is not given */
+                machine?: string;
+                /** @description it was sewn by, ids with commas; as the class is taught when it is not given */
+                schools?: string;
+            };
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    moveStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    renameStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RenameBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    nextLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    chooseNext: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     openPage: {
         parameters: {
             query?: never;
@@ -7138,24 +5620,27 @@ export interface operations {
             };
         };
     };
-    ownPage: {
+    photos: {
         parameters: {
-            query?: never;
+            query: {
+                lesson: string;
+            };
             header?: never;
             path: {
-                token: string;
+                class: string;
+                student: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description the student’s own page */
+            /** @description of the samples of this lesson, newest first */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnPageView"];
+                    "application/json": components["schemas"]["PhotoView"][];
                 };
             };
             /** @description what is wrong */
@@ -7171,20 +5656,21 @@ export interface operations {
             };
         };
     };
-    ownSheet: {
+    printStudent: {
         parameters: {
             query?: {
                 format?: "A4" | "Letter";
             };
             header?: never;
             path: {
-                token: string;
+                class: string;
+                student: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description the practice sheet at true size */
+            /** @description a progress card */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -7192,756 +5678,6 @@ export interface operations {
                 content: {
                     "application/pdf": string;
                 };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    settingsLog: {
-        parameters: {
-            query?: {
-                q?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description settings of good samples */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SettingsLogView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    answers: {
-        parameters: {
-            query?: {
-                lesson?: string;
-                student?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptAnswerView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    keepAnswer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AnswerBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptAnswerView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    dropAnswer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                answer: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    me: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    updateMe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MeBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    changePassword: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ChangePasswordBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    devices: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DeviceView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    signOutEverywhere: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description signed out everywhere but here */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    signIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignInBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    signOut: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    forgotPassword: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ForgotBody"];
-            };
-        };
-        responses: {
-            /** @description a link is on its way, if there is such an account */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    newPassword: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewPasswordBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    registration: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RegistrationView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    openStudio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OpenStudioBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    invitation: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                token: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JoinView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    joinStudio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                token: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JoinBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    archiveClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description put away: it is listed on the page of the studio */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    unarchiveClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    whatGoesWithClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GoesView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    restoreClass: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    renameStudent: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RenameBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    moveStudent: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MoveBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -7988,13 +5724,14 @@ export interface operations {
             };
         };
     };
-    whatGoesWithStudent: {
+    skillEvidence: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 class: string;
                 student: string;
+                skill: string;
             };
             cookie?: never;
         };
@@ -8006,7 +5743,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["GoesView"];
+                    "application/json": components["schemas"]["SkillEvidenceView"];
                 };
             };
             /** @description what is wrong */
@@ -8022,382 +5759,24 @@ export interface operations {
             };
         };
     };
-    restoreStudent: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    studentData: {
-        parameters: {
-            query: {
-                as: "json" | "pdf";
-            };
-            header?: never;
-            path: {
-                class: string;
-                student: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description everything that is kept of one student */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/octet-stream": string;
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    knownStudents: {
-        parameters: {
-            query?: {
-                q?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description who was in a class before */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KnownStudentView"][];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    studio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StudioView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    updateStudio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StudioBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StudioView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    invite: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["InviteBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InvitedView"];
-                };
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    takeInvitationBack: {
+    today: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                invitation: string;
+                class: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
             /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    changeRole: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                person: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RoleBody"];
-            };
-        };
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    removePerson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                person: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    closeStudio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CloseStudioBody"];
-            };
-        };
-        responses: {
-            /** @description deleted; brought back until thirty days later */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    reopenStudio: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description as asked */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description what is wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        error?: components["schemas"]["ErrorBody"];
-                    };
-                };
-            };
-        };
-    };
-    privacyNote: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description a page to hang up */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/pdf": string;
+                    "application/json": components["schemas"]["TodayView"];
                 };
             };
             /** @description what is wrong */
@@ -10958,6 +8337,2627 @@ export interface operations {
                         fixed: string;
                     };
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepLessonBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        version: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheckBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        reading: {
+                            [key: string]: unknown;
+                        };
+                        check: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPathBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        path: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    startRow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRowBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        row: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    faults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every fault with its look */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultLookView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    newFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FootBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                foot: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FootBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    retireFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                foot: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forgotPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForgotBody"];
+            };
+        };
+        responses: {
+            /** @description a link is on its way, if there is such an account */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    hunts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the last ones */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openHunt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HuntBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showHunt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hunt: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    tryCause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hunt: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HuntView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    jobProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        done: number;
+                        of: number;
+                        /** @description the best that is known so far */
+                        found: number | null;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    stopJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    joinStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: {
+                /** @description in the ways this class is taught */
+                class?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dials: {
+        parameters: {
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DialView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printLesson: {
+        parameters: {
+            query: {
+                /** @description in the way this class is taught */
+                class?: string;
+                what: "sampler" | "card" | "teacher" | "drills";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    svgLesson: {
+        parameters: {
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sampler at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lessonText: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonTextView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    machines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    newMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    retireMachine: {
+        parameters: {
+            query?: {
+                sure?: number;
+            };
+            header?: never;
+            path: {
+                machine: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    logService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description signed out everywhere but here */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangePasswordBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    newPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPasswordBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the student’s own page */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPageView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownSheet: {
+        parameters: {
+            query?: {
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the practice sheet at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description removed for good */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    estimateCourse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EstimateBody"];
+            };
+        };
+        responses: {
+            /** @description how many sessions a course would take a class that is not there yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EstimateView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printPaperDrive: {
+        parameters: {
+            query?: {
+                hand?: "right" | "left";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    registration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RegistrationView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    room: {
+        parameters: {
+            query?: {
+                class?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SampleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    previewSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgedView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    annotateSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteBody"];
+            };
+        };
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepPhoto: {
+        parameters: {
+            query: {
+                /** @description a ULID made where it was taken */
+                id: string;
+                /** @description of the lesson; left out for the whole piece */
+                row?: string;
+            };
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        /** @description a JPEG, PNG or WebP */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    withdrawSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawBody"];
+            };
+        };
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    bringSampleBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sample: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sample as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readScan: {
+        parameters: {
+            query: {
+                width: number;
+                height: number;
+                dpi: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description one byte a pixel, shades of grey, row by row */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description what it says, or that it cannot be told */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScanView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    pictureReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureReadingsBody"];
+            };
+        };
+        responses: {
+            /** @description what the row asks for, as it is typed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    simulatedScan: {
+        parameters: {
+            query?: {
+                seed?: number;
+                length_mm?: number;
+                allowance_mm?: number;
+                drift_mm?: number;
+                wobble_mm?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a drawn scan at 300 dpi, as a stand-in for a scanner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    settingsLog: {
+        parameters: {
+            query?: {
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description settings of good samples */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettingsLogView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    shelfBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    compareBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleChangesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    exportBundle: {
+        parameters: {
+            query?: {
+                lesson?: string;
+                course?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    importBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BundleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleChangesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    soundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what its history says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    fitSoundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description gone by its own samples where they foretell better */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forgetSoundness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the usual numbers again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoundnessView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    knownStudents: {
+        parameters: {
+            query?: {
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description who was in a class before */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownStudentView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    restoreStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    studio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    updateStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudioBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    closeStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CloseStudioBody"];
+            };
+        };
+        responses: {
+            /** @description deleted; brought back until thirty days later */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    takeInvitationBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    changeRole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    privacyNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a page to hang up */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    reopenStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openStudio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenStudioBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
