@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 // Studios for ops/bench-evening.php: each with a teacher, and a class of ten whose session is running.
 
-use App\Actions\OpenStudio;
-use App\Actions\PlanCourse;
+use App\Places\Plan\PlanCourse;
+use App\Records\CourseDates;
+use App\Records\OpenStudio;
 use App\Support\Clock;
-use App\Support\CourseDates;
 use App\Support\CurrentStudio;
 use Illuminate\Contracts\Console\Kernel;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 // Fills a studio with ten years: 50 students a year, a million readings. Invented, by lot.
 // Usage: php ops/bench-years.php (inside the set-up of ./seam bench).
 
-use App\Actions\OpenStudio;
-use App\Actions\PlanCourse;
-use App\Support\CourseDates;
+use App\Places\Plan\PlanCourse;
+use App\Records\CourseDates;
+use App\Records\OpenStudio;
 use App\Support\CurrentStudio;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Console\Kernel;

@@ -50,7 +50,7 @@ abstract class TestCase extends FrameworkTestCase
     protected function teacher(string $studio = 'Test room'): User
     {
 
-        return $this->app?->make(\App\Actions\OpenStudio::class)($studio, 'A teacher', Str::lower(Str::random(12)).'@room.example', 'a long password', 'UTC') ?? throw new \RuntimeException;
+        return $this->app?->make(\App\Records\OpenStudio::class)($studio, 'A teacher', Str::lower(Str::random(12)).'@room.example', 'a long password', 'UTC') ?? throw new \RuntimeException;
     }
 
     /**

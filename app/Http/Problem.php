@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Http\Resources\ErrorBody;
 use OpenApi\Attributes as OA;
 
 /** What every address answers when something is wrong. */

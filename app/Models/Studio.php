@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $timezone
  * @property bool $demo
  * @property string|null $shelf_edition
- * @property string|null $tracing its own numbers of the skill model (JSON), see App\Support\Tracing
+ * @property string|null $tracing its own numbers of the skill model (JSON), see App\Records\Tracing
  * @property float $cloth_width_mm
  * @property float $selvedge_mm
  * @property float $spool_m

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use App\Http\Resources\BenchView;
-use App\Http\Resources\SeatView;
+use App\Views\BenchView;
+use App\Views\SeatView;
 
 /** A card to cut out for each student of a session: where, what, with which foot, what to change. */
 final class BenchCards

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use App\Http\Resources\MaterialLineView;
 use App\Models\Studio;
+use App\Views\MaterialLineView;
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Material\CuttingLayout;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use App\Http\Resources\StudentView;
+use App\Views\StudentView;
 
 /** What a student can do so far, in thread lines, to take home. */
 final class ProgressCard

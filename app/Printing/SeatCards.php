@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use App\Http\Resources\DialView;
 use App\Models\Enrolment;
+use App\Views\DialView;
 
 /** One page for each seat: how that machine is set for each lesson, by its own dial. */
 final class SeatCards

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Studio;
+use App\Records\Tracing;
 use OpenSeam\Core\Skill\TracingParameters;
 
 /**

@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Models\Enrolment;
 use App\Models\SewingClass;
+use App\Records\MachineCare;
+use App\Records\RoomBook;
+use App\Records\Shelf;
 use App\Support\Clock;
-use App\Support\MachineCare;
-use App\Support\RoomBook;
-use App\Support\Shelf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;

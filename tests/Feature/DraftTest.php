@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\RebuildStandings;
 use App\Models\Sample;
 use App\Models\SkillStanding;
 use App\Models\User;
+use App\Records\RebuildStandings;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\FollowRules;
 use App\Models\SkillStanding;
-use App\Support\Facts;
+use App\Records\Facts;
+use App\Records\FollowRules;
 use Tests\TestCase;
 
 /** After an upgrade the levels are those of the new rules. */

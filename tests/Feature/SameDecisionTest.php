@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LoadDemo;
+use App\Console\LoadDemo;
 use App\Models\SewingClass;
 use App\Models\User;
+use App\Records\Shelf;
+use App\Records\StudentRecords;
 use App\Support\Clock;
-use App\Support\Shelf;
-use App\Support\StudentRecords;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\NextLesson\Finding;

@@ -10,7 +10,7 @@ use App\Models\Role;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\User;
-use App\Support\StudentRecords;
+use App\Records\StudentRecords;
 use Illuminate\Support\Str;
 use OpenSeam\Core\Words;
 use Tests\TestCase;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LoadDemo;
+use App\Console\LoadDemo;
 use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Models\Studio;
 use App\Models\User;
+use App\Records\Tracing;
 use App\Support\Clock;
-use App\Support\Tracing;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LoadDemo;
+use App\Console\LoadDemo;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\SkillStanding;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Shelf;
+use App\Records\Shelf;
 use Illuminate\Console\Command;
 use OpenSeam\Core\InputError;
 

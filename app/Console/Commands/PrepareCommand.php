@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\FollowRules;
+use App\Records\Facts;
+use App\Records\FollowRules;
+use App\Records\Shelf;
 use App\Support\Backup\BackupBroken;
 use App\Support\Backup\BackupFolder;
-use App\Support\Facts;
-use App\Support\Shelf;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
 use OpenSeam\Core\InputError;

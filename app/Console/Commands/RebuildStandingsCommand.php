@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\RebuildStandings;
+use App\Records\RebuildStandings;
 use App\Support\CurrentStudio;
 use Illuminate\Console\Command;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\FollowRules;
+use App\Records\Facts;
+use App\Records\FollowRules;
 use App\Support\Backup\Archive;
 use App\Support\Backup\BackupBroken;
 use App\Support\Backup\Restoring;
-use App\Support\Facts;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Database\QueryException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\LoadDemo;
+use App\Console\LoadDemo;
 use App\Models\Studio;
 use App\Places\Account\Registration;
 use Illuminate\Console\Command;

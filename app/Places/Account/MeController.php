@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Places\Account;
 
 use App\Http\Problem;
-use App\Http\Resources\MeView;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

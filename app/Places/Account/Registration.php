@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
-use App\Actions\OpenStudio;
 use App\Models\Studio;
 use App\Models\User;
-use App\Support\Facts;
+use App\Records\Facts;
+use App\Records\OpenStudio;
 use App\Support\Link;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\InputError;

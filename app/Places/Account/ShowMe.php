@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
-use App\Actions\ListClasses;
-use App\Http\Resources\MeView;
-use App\Http\Resources\NamedView;
 use App\Models\User;
+use App\Records\Facts;
+use App\Records\ListClasses;
+use App\Records\Shelf;
 use App\Support\Clock;
-use App\Support\Facts;
-use App\Support\Shelf;
+use App\Views\NamedView;
 use Carbon\CarbonImmutable;
 
 /** Who is signed in, where, with which classes, and what they ought to know. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Studio;
 
-use App\Http\Requests\Body;
+use App\Http\Body;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['to'], properties: [

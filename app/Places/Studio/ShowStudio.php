@@ -10,7 +10,7 @@ use App\Models\Role;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
-use App\Support\Facts;
+use App\Records\Facts;
 use App\Support\QrCode;
 use Carbon\CarbonImmutable;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Places\Studio;
 
-use App\Http\Resources\StudentViews;
 use App\Models\Enrolment;
 use App\Models\LessonAssignment;
 use App\Models\Sample;
@@ -13,8 +12,9 @@ use App\Models\SamplePhoto;
 use App\Models\Student;
 use App\Printing\Format;
 use App\Printing\Sheet;
-use App\Support\KeptSample;
-use App\Support\StudentRecords;
+use App\Records\KeptSample;
+use App\Records\StudentRecords;
+use App\Views\StudentViews;
 use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Words;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Backup;
 
-use App\Support\Facts;
+use App\Records\Facts;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;

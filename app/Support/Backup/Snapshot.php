@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Backup;
 
-use App\Support\Facts;
+use App\Records\Facts;
 use Illuminate\Database\Connection;
 
 /** The database as it is at one moment, whatever is kept meanwhile: one transaction with a consistent view, as the server's own dump takes it. */

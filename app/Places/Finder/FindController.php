@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Finder;
+
+use App\Http\Problem;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** Finds students and lessons by what is typed. */
+final readonly class FindController
+{
+    #[OA\Get(
+        path: '/api/find',
+        operationId: 'find',
+        parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FoundView::class))), new Problem],
+    )]
+    public function __invoke(Request $request, FindAnything $find): JsonResponse
+    {
+        $words = $request->query('q');
+
+        return new JsonResponse($find(is_string($words) ? mb_substr(trim($words), 0, 60) : ''));
+    }
+}

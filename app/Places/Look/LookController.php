@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use App\Http\Problem;
+use App\Models\SewingClass;
+use App\Support\Who;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The sheet on which one sample is looked at. */
+final readonly class LookController
+{
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}/look',
+        operationId: 'look',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'machine', in: 'query', required: false, description: 'it was sewn on; where the student sits when it is not given', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'schools', in: 'query', required: false, description: 'it was sewn by, ids with commas; as the class is taught when it is not given', schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LookView::class)), new Problem],
+    )]
+    public function look(Request $request, string $class, string $student, ShowLook $show): JsonResponse
+    {
+        $lesson = $request->query('lesson');
+        $version = $request->query('version');
+        $replaces = $request->query('replaces');
+        $machine = $request->string('machine')->toString();
+
+        return new JsonResponse($show(
+            SewingClass::query()->findOrFail($class), $student, is_string($lesson) && $lesson !== '' ? $lesson : null, Who::asks($request)->unit,
+            is_string($version) && ctype_digit($version) ? (int) $version : null, is_string($replaces) && $replaces !== '' ? strtolower($replaces) : null,
+            $machine !== '' ? $machine : null, $request->has('schools') ? array_values(array_filter(explode(',', $request->string('schools')->toString()))) : null,
+        ));
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use App\Http\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string')])]
+final class NoteBody extends Body
+{
+    public function rules(): array
+    {
+        return ['text' => ['required', 'string', 'max:1000']];
+    }
+}

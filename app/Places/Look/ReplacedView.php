@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use OpenApi\Attributes as OA;
+
+/** The sample that is corrected, as it was typed. */
+#[OA\Schema]
+final readonly class ReplacedView
+{
+    /**
+     * @param  array<string, list<string>>  $readings
+     * @param  list<string>  $faults
+     * @param  array<string, string>  $settings
+     * @param  array<string, array{verdict: string, because: string}>  $overruled
+     */
+    public function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $kept_at,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public array $readings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $faults,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $settings,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'))] public array $overruled,
+    ) {}
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use App\Http\ChoiceBody;
+use App\Records\Choice;
+use App\Records\NewSample;
+use App\Views\WayView;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['id', 'class', 'student', 'lesson', 'readings', 'faults'], properties: [
+    new OA\Property(property: 'id', type: 'string', description: 'a ULID made where the sample was looked at'),
+    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
+    new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
+    new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
+    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
+    new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
+    new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
+    new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; as the class is taught where it is not given'),
+    new OA\Property(property: 'next', ref: ChoiceBody::class),
+    new OA\Property(property: 'known', type: 'integer', nullable: true, description: 'samples of this lesson by this student that were known where it was looked at'),
+    new OA\Property(property: 'sure', type: 'boolean', description: 'keep it beside another one that was kept meanwhile'),
+])]
+final class SampleBody extends PreviewBody
+{
+    /** What can be noted of how a sample was sewn. */
+    private const SETTINGS = ['machine', 'foot', 'needle', 'length', 'width', 'tension', 'cloth', 'note'];
+
+    public function rules(): array
+    {
+        $rules = [
+            'id' => ['required', 'string', 'ulid'],
+            'known' => ['nullable', 'integer', 'min:0', 'max:100000'],
+            'sure' => ['sometimes', 'boolean'],
+            'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
+            'settings.*' => ['nullable', 'string', 'max:200'],
+            'next' => ['nullable', 'array:lesson,drill,because,given'],
+        ] + parent::rules();
+
+        return $rules + array_combine(array_map(fn (string $k): string => "next.$k", array_keys(ChoiceBody::fields())), array_map(
+            fn (array $r): array => $r[0] === 'required' ? ['required_with:next', ...array_slice($r, 1)] : $r, ChoiceBody::fields(),
+        ));
+    }
+
+    public function messages(): array
+    {
+        return ['settings.array' => 'Settings can be: '.implode(', ', self::SETTINGS).'.', 'next.lesson.required_with' => '“next.lesson” must be given when another lesson is chosen.'] + parent::messages();
+    }
+
+    public function sample(): NewSample
+    {
+        $given = $this->validated('settings');
+        $settings = [];
+        foreach (is_array($given) ? $given : [] as $name => $value) {
+            $settings[(string) $name] = is_string($value) ? $value : null;
+        }
+        $next = $this->validated('next');
+
+        return new NewSample(
+            strtolower($this->word('id')), $this->word('lesson'), $this->readings(), $this->words('faults'), $settings,
+            $this->wordOrNull('drill'),
+            $this->wordOrNull('replaces') === null ? null : strtolower($this->word('replaces')),
+            is_array($next) ? new Choice($this->word('next.lesson'), $this->wordOrNull('next.drill'), $this->word('next.because')) : null,
+            $this->version(), $this->overruled(), $this->validated('known') === null || $this->boolean('sure') ? null : $this->whole('known'), $this->way(),
+        );
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use App\Http\Problem;
+use App\Models\Enrolment;
+use App\Models\Sample;
+use App\Models\SewingClass;
+use App\Models\Student;
+use App\Records\RoomBook;
+use App\Records\Shelf;
+use App\Support\Who;
+use App\Views\JudgedView;
+use App\Views\Titles;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+
+/** Looking at samples and keeping them. */
+final readonly class SampleController
+{
+    public function __construct(private Shelf $shelf) {}
+
+    #[OA\Post(
+        path: '/api/samples/preview',
+        operationId: 'previewSample',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PreviewBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JudgedView::class)), new Problem],
+    )]
+    public function preview(PreviewBody $body, JudgeSample $judge): JsonResponse
+    {
+        [$class, $student] = $this->find($body);
+        $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, strtolower($body->wordOrNull('id') ?? 'preview'), $body->wordOrNull('replaces'), $body->version(), $body->overruled(), $body->wordOrNull('drill'), $body->way());
+
+        return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()));
+    }
+
+    #[OA\Post(
+        path: '/api/samples',
+        operationId: 'keepSample',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SampleBody::class)),
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptView::class)), new Problem],
+    )]
+    public function store(SampleBody $body, RecordSample $record): JsonResponse
+    {
+        [$class, $student] = $this->find($body);
+        $sample = $body->sample();
+        $judged = $record($body->teacher(), $class, $student, $sample);
+        $advice = $judged->advice;
+        $overruled = $sample->choice !== null && ($sample->choice->lesson !== $advice->lesson || $sample->choice->drill !== $advice->drill?->id);
+
+        return new JsonResponse(new KeptView(
+            $sample->id, $student->id, JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()),
+            $overruled ? Titles::of($this->shelf->bundle(), $sample->choice->lesson, $sample->choice->drill) : Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id),
+            $overruled,
+        ), 201);
+    }
+
+    #[OA\Get(
+        path: '/api/samples/{sample}',
+        operationId: 'showSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+    )]
+    public function show(Request $request, Sample $sample, ShowSample $show): JsonResponse
+    {
+        Gate::authorize('view', $sample);
+
+        return new JsonResponse($show($sample, Who::asks($request)));
+    }
+
+    #[OA\Post(
+        path: '/api/samples/{sample}/notes',
+        operationId: 'annotateSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NoteBody::class)),
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+    )]
+    public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        Gate::authorize('change', $sample);
+        $mark->annotate($body->teacher(), $sample, $body->word('text'));
+
+        return new JsonResponse($show($sample, $body->teacher()));
+    }
+
+    #[OA\Post(
+        path: '/api/samples/{sample}/withdraw',
+        operationId: 'withdrawSample',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: WithdrawBody::class)),
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+    )]
+    public function withdraw(WithdrawBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        Gate::authorize('change', $sample);
+        $mark->withdraw($body->teacher(), $sample, $body->word('because'));
+
+        return new JsonResponse($show($sample, $body->teacher()));
+    }
+
+    #[OA\Delete(
+        path: '/api/samples/{sample}/withdraw',
+        operationId: 'bringSampleBack',
+        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+    )]
+    public function bringBack(Request $request, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
+    {
+        Gate::authorize('change', $sample);
+        $mark->bringBack(Who::asks($request), $sample);
+
+        return new JsonResponse($show($sample, Who::asks($request)));
+    }
+
+    /**
+     * @return array{SewingClass, Student}
+     *
+     * @throws InputError when the student is not in the class of this studio
+     */
+    private function find(PreviewBody $body): array
+    {
+        $class = SewingClass::query()->find($body->word('class'))
+            ?? throw InputError::at('class', $body->word('class'), 'There is no such class in this studio.');
+        $enrolment = Enrolment::seated($class->id, $body->word('student'))->first();
+        if ($enrolment !== null) {
+            return [$class, $enrolment->student];
+        }
+        throw InputError::at('student', $body->word('student'), 'There is no such student in this class.');
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Look;
+
+use App\Http\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: [], properties: [new OA\Property(property: 'because', type: 'string', nullable: true)])]
+final class WithdrawBody extends Body
+{
+    public function rules(): array
+    {
+        return ['because' => ['nullable', 'string', 'max:1000']];
+    }
+}

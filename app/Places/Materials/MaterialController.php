@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Materials;
+
+use App\Http\Problem;
+use App\Models\CupboardItem;
+use App\Models\MaterialTick;
+use App\Models\SewingClass;
+use App\Models\Studio;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Material\Bought;
+
+/** What a class needs to buy and cut. */
+final readonly class MaterialController
+{
+    /** Nobody sews a sampler more often in one course. */
+    private const MOST_SAMPLES = 20.0;
+
+    #[OA\Get(
+        path: '/api/classes/{class}/materials',
+        operationId: 'materials',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MaterialsView::class)), new Problem],
+    )]
+    public function show(Request $request, string $class, ShowMaterials $show): JsonResponse
+    {
+        $session = $request->query('session');
+        $each = $request->query('samples_each');
+        $each === null || is_numeric($each) && $each >= 1 && $each <= self::MOST_SAMPLES || throw InputError::at('samples_each', $each, 'From 1 to 20 samples of a lesson for each student.');
+        $session === null || ctype_digit($session) || throw InputError::at('session', $session, 'It must be the number of a session.');
+
+        return new JsonResponse($show(SewingClass::query()->findOrFail($class), $session === null ? null : (int) $session, $each === null ? null : (float) $each));
+    }
+
+    #[OA\Put(
+        path: '/api/classes/{class}/materials',
+        operationId: 'noteMaterial',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CupboardBody::class)),
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+    )]
+    public function note(CupboardBody $body, string $class): JsonResponse
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        DB::transaction(function () use ($body, $found): void {
+            $item = $body->word('item');
+            $values = [];
+            foreach (['have', 'price'] as $name) {
+                if ($body->has($name)) {
+                    $values[$name] = $body->amount($name);
+                }
+            }
+            $values === [] || CupboardItem::query()->updateOrCreate(['studio_id' => $found->studio_id, 'item' => $item], $values);
+            if ($body->has('ticked')) {
+                MaterialTick::query()->where('class_id', $found->id)->where('item', $item)->delete();
+                $body->boolean('ticked') && MaterialTick::query()->create(['studio_id' => $found->studio_id, 'class_id' => $found->id, 'item' => $item]);
+            }
+        });
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Put(
+        path: '/api/shop',
+        operationId: 'updateShop',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ShopBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShopView::class)), new Problem],
+    )]
+    public function shop(ShopBody $body): JsonResponse
+    {
+        $bought = Bought::of($body->amount('cloth_width_mm'), $body->amount('selvedge_mm'), $body->amount('spool_m'));
+        $studio = Studio::query()->findOrFail($body->teacher()->studio_id);
+        $studio->forceFill(['cloth_width_mm' => $bought->clothWidthMm, 'selvedge_mm' => $bought->selvedgeMm, 'spool_m' => $bought->spoolMetres])->save();
+
+        return new JsonResponse(ShopView::of($studio));
+    }
+}

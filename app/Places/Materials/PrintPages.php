@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Materials;
+
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Models\Studio;
+use App\Places\Room\ShowDials;
+use App\Places\Session\SeatSession;
+use App\Places\Session\ShowBench;
+use App\Printing\BenchCards;
+use App\Printing\Format;
+use App\Printing\HandoutPages;
+use App\Printing\LessonCard;
+use App\Printing\MaterialPages;
+use App\Printing\PaperDrivePages;
+use App\Printing\SamplerPages;
+use App\Printing\SeatCards;
+use App\Printing\Sheet;
+use App\Records\ClassShop;
+use App\Records\RoomBook;
+use App\Records\Shelf;
+use App\Support\LongJob;
+use OpenSeam\Core\Course\Drill;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
+
+/** Everything that can be printed, as one PDF. */
+final readonly class PrintPages
+{
+    public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
+
+    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack'];
+
+    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench) {}
+
+    /** @throws InputError for something that cannot be printed of a lesson */
+    public function lesson(Lesson $lesson, string $what, Format $format): string
+    {
+        $sheet = new Sheet($format, $lesson->title);
+        match ($what) {
+            'sampler' => $lesson->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
+            'card' => LessonCard::student($sheet, $lesson, self::address($lesson)),
+            'teacher' => LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson)),
+            'drills' => self::drills($sheet, $lesson),
+            default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_LESSON).'.'),
+        };
+
+        return $sheet->bytes();
+    }
+
+    /** @throws InputError when none of its drills is sewn */
+    private static function drills(Sheet $sheet, Lesson $lesson): void
+    {
+        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->pieces !== []);
+        $sewn !== [] || throw InputError::at('what', 'drills', "The drills of {$lesson->title} have no rows to print; its card can be printed.");
+        foreach ($sewn as $drill) {
+            SamplerPages::drill($sheet, $drill);
+        }
+    }
+
+    public function paperDrive(Format $format, bool $leftHanded): string
+    {
+        $sheet = new Sheet($format, 'Paper drive');
+        PaperDrivePages::add($sheet, $leftHanded);
+
+        return $sheet->bytes();
+    }
+
+    /**
+     * @throws InputError for something that cannot be printed of a class
+     * @throws \App\Support\JobStopped when whoever waits has enough
+     */
+    public function class(SewingClass $class, string $what, Format $format, LongJob $job): string
+    {
+        $sheet = new Sheet($format, $class->name);
+        $lessons = array_map(fn (string $id): Lesson => $this->shelf->taught($class)->lesson($id), $this->shelf->order($class->course));
+        match ($what) {
+            'seats' => $this->seats($sheet, $class, $lessons),
+            'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, Unit::Millimetre))),
+            'materials' => $this->shopping($sheet, $class),
+            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...)),
+            'pack' => $this->pack($sheet, $class, $lessons, $job),
+            default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
+        };
+
+        return $sheet->bytes();
+    }
+
+    /** @param  list<Lesson>  $lessons */
+    private function pack(Sheet $sheet, SewingClass $class, array $lessons, LongJob $job): void
+    {
+        // The seat cards and the cutting plans are one step each.
+        $steps = count($lessons) + 2;
+        foreach ($lessons as $done => $lesson) {
+            $job->step($done, $steps);
+            LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson));
+            LessonCard::student($sheet, $lesson, self::address($lesson));
+            SamplerPages::add($sheet, $lesson);
+        }
+        PaperDrivePages::add($sheet, false);
+        PaperDrivePages::add($sheet, true);
+        $job->step(count($lessons), $steps);
+        $this->seats($sheet, $class, $lessons);
+        $job->step(count($lessons) + 1, $steps);
+        $this->shopping($sheet, $class);
+        $job->step($steps, $steps);
+    }
+
+    /** @param  list<Lesson>  $lessons */
+    private function seats(Sheet $sheet, SewingClass $class, array $lessons): void
+    {
+        $book = RoomBook::read($class->studio_id);
+        $dials = [];
+        foreach ($lessons as $lesson) {
+            $dials[$lesson->title] = ($this->dials)($lesson, $book);
+        }
+        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials);
+    }
+
+    private function shopping(Sheet $sheet, SewingClass $class): void
+    {
+        $shop = ClassShop::of($class);
+        MaterialPages::add($sheet, $this->materials->of($shop, null, null)->lines, ($this->count)($shop)->layouts, $class->name, $shop->studio);
+    }
+
+    private static function address(Lesson $lesson): string
+    {
+        return url("/samplers/{$lesson->id}");
+    }
+}

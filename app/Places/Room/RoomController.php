@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Room;
+
+use App\Http\Problem;
+use App\Models\Foot;
+use App\Models\SewingClass;
+use App\Support\Clock;
+use App\Views\FootView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The room as a whole, and its feet. */
+final readonly class RoomController
+{
+    #[OA\Get(
+        path: '/api/room',
+        operationId: 'room',
+        parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RoomView::class)), new Problem],
+    )]
+    public function show(Request $request, ShowRoom $show): JsonResponse
+    {
+        $class = $request->query('class');
+
+        return new JsonResponse($show(is_string($class) && $class !== '' ? SewingClass::query()->findOrFail($class) : null));
+    }
+
+    #[OA\Post(
+        path: '/api/feet',
+        operationId: 'newFoot',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
+    )]
+    public function store(FootBody $body): JsonResponse
+    {
+        return new JsonResponse(FootView::of(Foot::add($body->teacher()->studio_id, $body->facts())), 201);
+    }
+
+    #[OA\Put(
+        path: '/api/feet/{foot}',
+        operationId: 'updateFoot',
+        parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
+    )]
+    public function update(FootBody $body, string $foot): JsonResponse
+    {
+        $found = Foot::standing()->findOrFail($foot);
+        $facts = $body->facts();
+        $found->fill(['name' => $facts['name'], 'kind' => $facts['kind'], 'count' => $facts['count'], 'facts' => $facts])->save();
+
+        return new JsonResponse(FootView::of($found));
+    }
+
+    #[OA\Delete(
+        path: '/api/feet/{foot}',
+        operationId: 'retireFoot',
+        parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+    )]
+    public function retire(string $foot): JsonResponse
+    {
+        Foot::standing()->findOrFail($foot)->update(['retired_at' => Clock::now()]);
+
+        return new JsonResponse(null, 204);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Room;
+
+use App\Views\FootView;
+use App\Views\NamedView;
+use OpenApi\Attributes as OA;
+
+/** The room: machines, feet, and what works with what. */
+#[OA\Schema]
+final readonly class RoomView
+{
+    /**
+     * @param  list<RoomMachineView>  $machines
+     * @param  list<FootView>  $feet
+     * @param  list<StitchView>  $stitches
+     * @param  list<RoomCellView>  $cells
+     * @param  list<RoomLessonView>  $lessons
+     * @param  list<FootKindView>  $kinds
+     * @param  list<NamedView>  $mounts
+     * @param  list<NamedView>  $wants
+     * @param  list<NamedView>  $cloths
+     * @param  list<NamedView>  $made
+     */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RoomMachineView::class))] public array $machines,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FootView::class))] public array $feet,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StitchView::class))] public array $stitches,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RoomCellView::class))] public array $cells,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RoomLessonView::class))] public array $lessons,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FootKindView::class))] public array $kinds,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $mounts,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $wants,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $cloths,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $made,
+    ) {}
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Samplers;
+
+use App\Http\Problem;
+use App\Records\RoomBook;
+use App\Records\Shelf;
+use App\Support\BundleSchema;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\Curriculum\BundleJson;
+use OpenSeam\Core\Curriculum\CheckStarter;
+use OpenSeam\Core\Curriculum\LessonDraft;
+use OpenSeam\Core\Curriculum\PathStarter;
+use OpenSeam\Core\Curriculum\RowStarter;
+use OpenSeam\Core\InputError;
+
+/** The drafting table: a lesson taken from the shelf, changed and put back. */
+final readonly class DraftController
+{
+    public function __construct(private Shelf $shelf) {}
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/text',
+        operationId: 'lessonText',
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LessonTextView::class)), new Problem],
+    )]
+    public function text(Request $request, string $lesson, ShowShelf $show): JsonResponse
+    {
+        $version = $request->query('version');
+        $view = $show->lesson($lesson, is_string($version) && ctype_digit($version) ? (int) $version : null);
+
+        return JsonResponse::fromJsonString(BundleJson::encode((array) $view));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/read',
+        operationId: 'readDraft',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: DraftBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: DraftView::class)), new Problem],
+    )]
+    public function read(DraftBody $body): JsonResponse
+    {
+        $shape = null;
+        try {
+            BundleSchema::checkLesson($body->lessonAsObject());
+        } catch (InputError $e) {
+            $shape = $e;
+        }
+
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomBook::read()->room, $shape)));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/row',
+        operationId: 'startRow',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewRowBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new Problem],
+    )]
+    public function row(NewRowBody $body): JsonResponse
+    {
+        return new JsonResponse(['row' => RowStarter::row($body->lesson(), $body->word('piece'), $body->word('stitch'))]);
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/check',
+        operationId: 'startCheck',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewCheckBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new Problem],
+    )]
+    public function check(NewCheckBody $body): JsonResponse
+    {
+        return new JsonResponse(CheckStarter::of($body->row(), $body->word('label'), $body->word('kind'), $body->words('teaches')));
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/path',
+        operationId: 'startPath',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPathBody::class)),
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new Problem],
+    )]
+    public function path(NewPathBody $body): JsonResponse
+    {
+        return new JsonResponse(['path' => PathStarter::of($body->word('run'), $body->amount('width_mm'), $body->amount('height_mm'))]);
+    }
+
+    #[OA\Post(
+        path: '/api/drafts',
+        operationId: 'keepLesson',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeepLessonBody::class)),
+        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new Problem],
+    )]
+    public function keep(KeepLessonBody $body, KeepLesson $keep): JsonResponse
+    {
+        $id = $keep($body->teacher(), $body->lesson(), $body->lessonAsObject(), $body->whole('version'));
+
+        return new JsonResponse(['id' => $id, 'version' => $this->shelf->bundle()->lesson($id)->version], 201);
+    }
+}

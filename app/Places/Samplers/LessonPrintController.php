@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Samplers;
+
+use App\Http\Problem;
+use App\Places\Materials\PrintPages;
+use App\Printing\Format;
+use App\Printing\Pdf;
+use App\Printing\SamplerSvg;
+use App\Records\Shelf;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+
+/** A lesson’s sheets at true size. */
+final readonly class LessonPrintController
+{
+    public function __construct(private PrintPages $print, private Shelf $shelf) {}
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/print',
+        operationId: 'printLesson',
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+    )]
+    public function lesson(Request $request, string $lesson): Response
+    {
+        $what = $request->string('what')->toString();
+
+        return Pdf::of($this->print->lesson($this->shelf->asTaught($request->string('class')->toString())->lesson($lesson), $what, Format::asked($request->query('format'))), "$lesson-$what");
+    }
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/svg',
+        operationId: 'svgLesson',
+        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the sampler at true size', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))), new Problem],
+    )]
+    public function svg(Request $request, string $lesson): Response
+    {
+        $found = $this->shelf->asTaught($request->string('class')->toString())->lesson($lesson);
+        $found->pieces !== [] || throw InputError::at('lesson', $lesson, "{$found->title} has no sampler to draw.");
+
+        return new Response(SamplerSvg::of($found), 200, ['Content-Type' => 'image/svg+xml', 'Content-Disposition' => "attachment; filename=\"$lesson.svg\""]);
+    }
+
+    #[OA\Get(
+        path: '/api/print/paper-drive',
+        operationId: 'printPaperDrive',
+        parameters: [new OA\Parameter(name: 'hand', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['right', 'left'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+    )]
+    public function paperDrive(Request $request): Response
+    {
+        $hand = $request->string('hand', 'right')->toString();
+        in_array($hand, ['right', 'left'], true) || throw InputError::at('hand', $hand, 'It must be one of: right, left.');
+
+        return Pdf::of($this->print->paperDrive(Format::asked($request->query('format')), $hand === 'left'), "paper-drive-$hand");
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Samplers;
+
+use App\Http\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['row', 'label', 'kind', 'teaches'], properties: [
+    new OA\Property(property: 'row', type: 'object', additionalProperties: true), new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['yes-no', 'length', 'lengths', 'count', 'stitches']), new OA\Property(property: 'teaches', type: 'array', items: new OA\Items(type: 'string')),
+])]
+final class NewCheckBody extends Body
+{
+    public function rules(): array
+    {
+        return ['row' => ['required', 'array'], 'label' => ['required', 'string', 'max:60'], 'kind' => ['required', 'string', 'max:20'], 'teaches' => ['present', 'array', 'max:40'], 'teaches.*' => ['string', 'max:60']];
+    }
+
+    /** @return array<string, mixed> */
+    public function row(): array
+    {
+        return $this->asSent('row');
+    }
+}

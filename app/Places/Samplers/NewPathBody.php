@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Samplers;
+
+use App\Http\Body;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['run', 'width_mm', 'height_mm'], properties: [
+    new OA\Property(property: 'run', type: 'string', enum: ['edge', 'line', 'arc', 'circle', 's-curve', 'square-spiral', 'round-spiral']),
+    new OA\Property(property: 'width_mm', type: 'number', description: 'of the piece'), new OA\Property(property: 'height_mm', type: 'number'),
+])]
+final class NewPathBody extends Body
+{
+    public function rules(): array
+    {
+        return ['run' => ['required', 'string', 'max:20'], 'width_mm' => ['required', 'numeric', 'min:1', 'max:5000'], 'height_mm' => ['required', 'numeric', 'min:1', 'max:5000']];
+    }
+}

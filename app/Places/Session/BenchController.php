@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Session;
+
+use App\Http\Problem;
+use App\Models\BenchPlan;
+use App\Models\SewingClass;
+use App\Models\User;
+use App\Views\BenchView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The next session's bench: who sits where with what. */
+final readonly class BenchController
+{
+    public function __construct(private ShowBench $show) {}
+
+    #[OA\Get(
+        path: '/api/classes/{class}/bench',
+        operationId: 'bench',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as it would be seated now', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+    )]
+    public function show(Request $request, string $class, SeatSession $seat): JsonResponse
+    {
+        /** @var User $user the route is behind sign-in */
+        $user = $request->user();
+
+        return new JsonResponse(($this->show)($seat($this->find($class), $user->unit)));
+    }
+
+    #[OA\Put(
+        path: '/api/classes/{class}/bench',
+        operationId: 'keepBench',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BenchBody::class)),
+        responses: [new OA\Response(response: 200, description: 'with what the teacher says', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+    )]
+    public function keep(BenchBody $body, string $class, SeatSession $seat, KeepBench $keep): JsonResponse
+    {
+        $found = $this->find($class);
+        [$most, $held, $away] = [$body->whole('most_lessons'), $body->held(), $body->away()];
+
+        return new JsonResponse(($this->show)($body->boolean('try')
+            ? $seat($found, $body->teacher()->unit, fn (BenchPlan $b) => $b->fill(['most_lessons' => $most, 'held' => $held, 'away' => $away]))
+            : $keep($found, $body->teacher()->unit, $body->whole('version'), $most, $held, $away)));
+    }
+
+    #[OA\Put(
+        path: '/api/classes/{class}/bench/state',
+        operationId: 'noteState',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StateBody::class)),
+        responses: [new OA\Response(response: 200, description: 'seated anew', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+    )]
+    public function state(StateBody $body, string $class, KeepBench $keep): JsonResponse
+    {
+        return new JsonResponse(($this->show)($keep->note($this->find($class), $body->teacher()->unit, $body->word('student'), $body->word('state'))));
+    }
+
+    #[OA\Post(
+        path: '/api/classes/{class}/bench/start',
+        operationId: 'startBench',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: VersionBody::class)),
+        responses: [new OA\Response(response: 200, description: 'begun: machines and lessons are handed out', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+    )]
+    public function start(VersionBody $body, string $class, KeepBench $keep): JsonResponse
+    {
+        return new JsonResponse(($this->show)($keep->start($this->find($class), $body->teacher()->unit, $body->whole('version'))));
+    }
+
+    /** Another studio's class is not found. */
+    private function find(string $class): SewingClass
+    {
+        return SewingClass::query()->findOrFail($class);
+    }
+}

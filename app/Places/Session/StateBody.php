@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Session;
+
+use App\Http\Body;
+use App\Models\BenchPlan;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['student', 'state'], properties: [
+    new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'state', type: 'string', enum: ['here', 'late', 'absent', 'left']),
+])]
+final class StateBody extends Body
+{
+    public function rules(): array
+    {
+        return ['student' => ['required', 'string', 'max:26'], 'state' => ['required', 'string', 'in:here,'.implode(',', BenchPlan::AWAY)]];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Student;
+
+use App\Views\DrawingView;
+use App\Views\DrillView;
+use App\Views\StudentSkillView;
+use OpenApi\Attributes as OA;
+
+/** What a student sees of their own course: nothing of anybody else, nothing that a teacher noted. */
+#[OA\Schema]
+final readonly class OwnPageView
+{
+    /**
+     * @param  list<string>  $cautions
+     * @param  list<string>  $steps
+     * @param  list<StudentSkillView>  $skills
+     */
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $class,
+        #[OA\Property(nullable: true, description: 'the next session begins')] public ?string $starts_at,
+        #[OA\Property] public string $timezone,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $why,
+        #[OA\Property(description: 'what to change, or to do')] public string $change,
+        #[OA\Property(nullable: true)] public ?DrawingView $drawing,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
+        #[OA\Property(description: 'there is a practice sheet to print')] public bool $sheet,
+        #[OA\Property(nullable: true)] public ?DrillView $homework,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSkillView::class))] public array $skills,
+    ) {}
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Student;
+
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Models\Studio;
+use App\Places\Materials\PrintPages;
+use App\Printing\Format;
+use App\Records\ReadClass;
+use App\Records\RoomBook;
+use App\Records\Shelf;
+use App\Records\StudentReading;
+use App\Support\Clock;
+use App\Support\CurrentStudio;
+use App\Support\Link;
+use App\Views\DrawingView;
+use App\Views\DrillView;
+use App\Views\StudentViews;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
+
+/** The page behind a private link: one student's own next lesson and progress. */
+final readonly class ShowOwnPage
+{
+    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private ShowStudent $show, private PrintPages $print) {}
+
+    /** @throws ModelNotFoundException for a link that was never given or is taken back */
+    public function __invoke(string $token): OwnPageView
+    {
+        return $this->within($token, function (Enrolment $enrolment): OwnPageView {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $reading = ($this->read)($class, Unit::Millimetre, $enrolment->student_id);
+            $s = $reading->students[$enrolment->student_id];
+            $lesson = $this->lesson($class, $s);
+            $inHand = $this->views->inHand($s, $reading->words, true);
+            $next = array_values(array_filter($reading->sessions, fn ($p): bool => $p->starts_at > $reading->now))[0] ?? null;
+
+            return new OwnPageView(
+                $s->enrolment->student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
+                $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
+                $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->pieces !== [],
+                $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
+                $this->show->skills($class, $s),
+            );
+        });
+    }
+
+    /**
+     * The practice sheet of the next lesson.
+     *
+     * @throws InputError where there is none
+     */
+    public function sheet(string $token, Format $format): string
+    {
+        return $this->within($token, function (Enrolment $enrolment) use ($format): string {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $lesson = $this->lesson($class, ($this->read)($class, Unit::Millimetre, $enrolment->student_id)->students[$enrolment->student_id])
+                ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
+
+            return $this->print->lesson($lesson, 'sampler', $format);
+        });
+    }
+
+    /** As it is sewn at the machine where the student sits. */
+    private function lesson(SewingClass $class, StudentReading $s): ?Lesson
+    {
+        $lesson = $s->lesson() === null ? null : $this->shelf->taught($class)->lessons[$s->lesson()] ?? null;
+
+        return $lesson === null ? null : RoomBook::read($class->studio_id)->onMachine($lesson, $s->enrolment->machine_id) ?? $lesson;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Enrolment): T  $work
+     * @return T
+     */
+    private function within(string $token, callable $work): mixed
+    {
+        // Whoever has the link is nobody's teacher: the studio comes from the link alone.
+        $hash = Link::read($token);
+        $enrolment = $hash === null ? null : $this->studio->everywhere(fn (): ?Enrolment => Enrolment::query()->where('page_hash', $hash)->where('page_until', '>', Clock::now())->whereHas('student')->first());
+
+        return $enrolment === null ? throw (new ModelNotFoundException)->setModel(Enrolment::class) : $this->studio->within($enrolment->studio_id, fn (): mixed => $work($enrolment));
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Student;
+
+use App\Http\Problem;
+use App\Models\Enrolment;
+use App\Models\SewingClass;
+use App\Models\User;
+use App\Printing\Format;
+use App\Printing\Pdf;
+use App\Printing\ProgressCard;
+use App\Printing\Sheet;
+use App\Records\Shelf;
+use App\Support\Link;
+use App\Support\OwnPageEnd;
+use App\Views\StudentView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use OpenApi\Attributes as OA;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
+
+/** One student: for the teacher, and the page the student sees. */
+final readonly class StudentController
+{
+    public function __construct(private ShowStudent $show) {}
+
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}',
+        operationId: 'showStudent',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'everything about them', content: new OA\JsonContent(ref: StudentView::class)), new Problem],
+    )]
+    public function show(Request $request, string $class, string $student): JsonResponse
+    {
+        /** @var User $user the route is behind sign-in */
+        $user = $request->user();
+
+        return new JsonResponse(($this->show)(SewingClass::query()->findOrFail($class), $student, $user->unit));
+    }
+
+    #[OA\Put(
+        path: '/api/classes/{class}/students/{student}',
+        operationId: 'noteStudent',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudentBody::class)),
+        responses: [new OA\Response(response: 204, description: 'noted'), new Problem],
+    )]
+    public function update(StudentBody $body, string $class, string $student, Shelf $shelf): JsonResponse
+    {
+        $enrolment = $this->enrolment($class, $student);
+        foreach ($body->words('wishes') as $i => $wish) {
+            isset($shelf->bundle()->lessons[$wish]) || throw InputError::at("wishes[$i]", $wish, 'There is no such lesson on the shelf.');
+        }
+        DB::transaction(function () use ($enrolment, $body): void {
+            $enrolment->update(['note' => $body->word('note')]);
+            $enrolment->student()->firstOrFail()->update(['wishes' => $body->words('wishes'), 'own_machine' => $body->boolean('own_machine')]);
+        });
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Post(
+        path: '/api/classes/{class}/students/{student}/page',
+        operationId: 'openPage',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new Problem],
+    )]
+    public function openPage(string $class, string $student): JsonResponse
+    {
+        $link = Link::new();
+        $found = $this->enrolment($class, $student);
+        // An older link ends with the new one.
+        $found->update(['page_hash' => $link->hash, 'page_until' => $until = OwnPageEnd::of($found)]);
+
+        return new JsonResponse(['page' => $link->token, 'until' => $until->toIso8601ZuluString()], 201);
+    }
+
+    #[OA\Delete(
+        path: '/api/classes/{class}/students/{student}/page',
+        operationId: 'closePage',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'the link no longer works'), new Problem],
+    )]
+    public function closePage(string $class, string $student): JsonResponse
+    {
+        $this->enrolment($class, $student)->update(['page_hash' => null, 'page_until' => null]);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Get(
+        path: '/api/page/{token}',
+        operationId: 'ownPage',
+        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'the student’s own page', content: new OA\JsonContent(ref: OwnPageView::class)), new Problem],
+    )]
+    public function page(string $token, ShowOwnPage $show): JsonResponse
+    {
+        return new JsonResponse($show($token), 200, ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer']);
+    }
+
+    #[OA\Get(
+        path: '/api/page/{token}/sheet',
+        operationId: 'ownSheet',
+        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'the practice sheet at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+    )]
+    public function sheet(Request $request, string $token, ShowOwnPage $show): Response
+    {
+        $format = Format::tryFrom($request->string('format', 'A4')->toString()) ?? throw InputError::at('format', $request->query('format'), 'It must be one of: A4, Letter.');
+
+        return new Response($show->sheet($token, $format), 200, ['Content-Type' => 'application/pdf', 'X-Robots-Tag' => 'noindex, nofollow']);
+    }
+
+    private function enrolment(string $class, string $student): Enrolment
+    {
+        return Enrolment::query()->where('class_id', $class)->where('student_id', $student)->firstOrFail();
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}/print',
+        operationId: 'printStudent',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+    )]
+    public function print(Request $request, string $class, string $student, ShowStudent $show): Response
+    {
+        $found = SewingClass::query()->findOrFail($class);
+        $sheet = new Sheet(Format::asked($request->query('format')), $found->name);
+        ProgressCard::add($sheet, $found->name, $show($found, $student, Unit::Millimetre));
+
+        return Pdf::of($sheet->bytes(), 'progress');
+    }
+}

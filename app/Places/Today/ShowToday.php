@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Today;
+
+use App\Models\BenchPlan;
+use App\Models\SewingClass;
+use App\Records\ClassReading;
+use App\Records\ClassRoom;
+use App\Records\KeptSample;
+use App\Records\ReadClass;
+use App\Records\SessionInHand;
+use App\Records\Shelf;
+use App\Records\StudentReading;
+use App\Support\CurrentStudio;
+use App\Views\NamedView;
+use App\Views\StudentViews;
+use App\Views\TapePieceView;
+use Carbon\CarbonImmutable;
+use OpenSeam\Core\Course\SessionTape;
+use OpenSeam\Core\Measure\Unit;
+
+/** The session in hand: its tape, and a row for each student. */
+final readonly class ShowToday
+{
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private CurrentStudio $studio) {}
+
+    public function __invoke(SewingClass $class, Unit $unit): TodayView
+    {
+        $reading = ($this->read)($class, $unit, planned: true);
+        $inHand = $reading->sessionInHand();
+
+        return new TodayView(
+            $reading->now->toIso8601ZuluString(),
+            new NamedView($class->id, $class->name),
+            $inHand === null ? null : $this->session($reading, $inHand),
+            array_values(array_map(fn (StudentReading $s): TodayRowView => $this->row($reading, $s, $inHand), $reading->students)),
+        );
+    }
+
+    private function session(ClassReading $reading, SessionInHand $inHand): SessionView
+    {
+        $room = ClassRoom::of($reading->class, count($reading->students));
+        $session = $inHand->session;
+        $lessons = [];
+        foreach ($session->lessonIds() as $id) {
+            $lessons[$id] = $room->minutes($this->shelf, $id);
+        }
+        // Begun with its bench plan, the evening goes by that.
+        $pieces = $session->bench()->started_at !== null ? $session->bench()->tape : SessionTape::of($lessons, $session->minutes, $reading->class->frame(), $session->position);
+        $tape = array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $reading->words), $pieces);
+
+        return new SessionView(
+            $session->id, $session->position + 1, count($reading->sessions),
+            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape, $session->bench()->started_at !== null, $session->bench()->version,
+        );
+    }
+
+    /** Of the session in hand; what was kept apart from a session, of this day in the studio's own zone. */
+    private function isOfNow(KeptSample $kept, ClassReading $reading, ?SessionInHand $inHand): bool
+    {
+        if ($kept->sample->plan_session_id !== null) {
+            return $kept->sample->plan_session_id === $inHand?->session->id;
+        }
+
+        return CarbonImmutable::instance($kept->past->evidence->at)->setTimezone($this->studio->timezone())->isSameDay($reading->now->setTimezone($this->studio->timezone()));
+    }
+
+    private static function kept(KeptSample $kept): SessionSampleView
+    {
+        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings->rows(), $kept->grade->verdict()?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
+    }
+
+    private function row(ClassReading $reading, StudentReading $s, ?SessionInHand $inHand): TodayRowView
+    {
+        $running = $inHand !== null && $inHand->state === 'running';
+        $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;
+        $last = $s->last();
+        $bench = $inHand?->session->bench() ?? new BenchPlan;
+
+        return new TodayRowView(
+            $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name,
+            $this->views->levelOf($s)->value,
+            $this->views->inHand($s, $reading->words),
+            $last === null ? null : $this->views->last($last, $reading->words),
+            $this->views->then($reading, $s),
+            $this->views->why($s),
+            $inHand !== null && $s->lookedAtIn($inHand->session->id),
+            array_map(self::kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $this->isOfNow($k, $reading, $inHand)))),
+            $sewing?->toIso8601ZuluString(),
+            $bench->away[$s->enrolment->student_id] ?? 'here',
+            array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,
+        );
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Places\Today;
+
+use App\Http\Problem;
+use App\Models\SewingClass;
+use App\Support\Who;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The session in hand. */
+final readonly class TodayController
+{
+    #[OA\Get(
+        path: '/api/classes/{class}/today',
+        operationId: 'today',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: TodayView::class)), new Problem],
+    )]
+    public function today(Request $request, string $class, ShowToday $show): JsonResponse
+    {
+        return new JsonResponse($show(SewingClass::query()->findOrFail($class), Who::asks($request)->unit));
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/pulse',
+        operationId: 'pulse',
+        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'changes with everything that was kept or said of the class', content: new OA\JsonContent(ref: PulseView::class)), new Problem],
+    )]
+    public function pulse(SewingClass $class): JsonResponse
+    {
+        return new JsonResponse(new PulseView(ClassPulse::of($class)));
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\SewingClass;
+use DateTimeImmutable;
+use OpenSeam\Core\NextLesson\Advice;
+use OpenSeam\Core\NextLesson\Ladder;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Words;
+
+/** Asks the core's ladder for a class: its course, policy and school. */
+final readonly class Adviser
+{
+    public function __construct(private Shelf $shelf, private Standings $standings) {}
+
+    /**
+     * @param  list<PastSample>  $samples
+     * @param  list<string>  $wishes
+     */
+    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words, bool $ownMachine = false): Advice
+    {
+        return $this->ladder($class, $words)->advise($samples, $now, $wishes, ownMachine: $ownMachine);
+    }
+
+    public function ladder(SewingClass $class, Words $words): Ladder
+    {
+        return new Ladder(
+            $this->shelf->bundle()->skills, $this->shelf->options($class), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
+        );
+    }
+}

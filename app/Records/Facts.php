@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use Illuminate\Support\Facades\DB;
+
+/** What the installation itself remembers, of no studio. */
+final class Facts
+{
+    /** Digest of the rules and the curriculum that the standings were worked out by. */
+    public const RULES = 'rules';
+
+    /** When this installation was begun, as an ISO time. */
+    public const BEGUN = 'begun';
+
+    /** Digest of the link that opens a studio, and until when it does. */
+    public const OPENING = 'opening';
+
+    /** When the last backup that was verified was made, as an ISO time. */
+    public const LAST_BACKUP = 'last-backup';
+
+    public static function of(string $name): ?string
+    {
+        $value = DB::table('facts')->where('name', $name)->value('value');
+
+        return is_string($value) ? $value : null;
+    }
+
+    public static function note(string $name, string $value): void
+    {
+        DB::table('facts')->upsert([['name' => $name, 'value' => $value, 'noted_at' => now()->utc()->format('Y-m-d H:i:s')]], ['name'], ['value', 'noted_at']);
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Machine;
+use App\Models\ServiceEntry;
+use App\Support\Clock;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\Machine\Care;
+use OpenSeam\Core\Words;
+
+/** What was done to the machines of a room and what is due. Sewing hours are told from the samples sewn at each. */
+final readonly class MachineCare
+{
+    /** Log lines that are shown. */
+    private const MOST_LINES = 8;
+
+    /**
+     * @param  array<string, list<ServiceEntry>>  $entries  by machine, newest first
+     * @param  array<string, float>  $hours  since the last needle, by machine
+     */
+    private function __construct(private array $entries, private array $hours, private CarbonImmutable $now) {}
+
+    /** @param  Collection<int, Machine>  $machines */
+    public static function of(Collection $machines, Shelf $shelf): self
+    {
+        $ids = $machines->modelKeys();
+        $entries = [];
+        foreach (ServiceEntry::query()->whereIn('machine_id', $ids)->orderByDesc('done_at')->orderByDesc('id')->get() as $entry) {
+            $entries[$entry->machine_id][] = $entry;
+        }
+        $hours = self::hours(array_map(fn (Machine $m): string => $m->id, array_values($machines->all())), $shelf);
+
+        return new self($entries, $hours, Clock::now());
+    }
+
+    /**
+     * @param  list<string>  $machines  ids, of one studio
+     * @return array<string, float> hours sewn since the last needle
+     */
+    private static function hours(array $machines, Shelf $shelf): array
+    {
+        $sewn = DB::table('samples')
+            ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
+            ->whereIn('enrolments.machine_id', $machines)
+            ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))
+            ->whereRaw("samples.kept_at > coalesce((select max(done_at) from service_entries where service_entries.machine_id = enrolments.machine_id and kind = 'needle'), '1970-01-01')")
+            ->groupBy('enrolments.machine_id', 'samples.lesson')
+            ->selectRaw('enrolments.machine_id as machine, samples.lesson as lesson, count(*) as times')
+            ->get();
+        $hours = [];
+        foreach ($sewn as $row) {
+            /** @var object{machine: string, lesson: string, times: int|string} $row */
+            $lesson = $shelf->bundle()->lessons[$row->lesson] ?? null;
+            if ($lesson !== null && $lesson->machine) {
+                $hours[$row->machine] = ($hours[$row->machine] ?? 0.0) + (int) $row->times * $lesson->minutes->sew / 60;
+            }
+        }
+
+        return $hours;
+    }
+
+    public function last(string $machine, string $kind): ?CarbonImmutable
+    {
+        foreach ($this->entries[$machine] ?? [] as $entry) {
+            if ($entry->kind === $kind) {
+                return $entry->done_at;
+            }
+        }
+
+        return null;
+    }
+
+    public function needleHours(string $machine): float
+    {
+        return round($this->hours[$machine] ?? 0.0, 2);
+    }
+
+    /** @return list<string> */
+    public function due(string $machine): array
+    {
+        return Care::due($this->needleHours($machine), $this->last($machine, 'clean'), $this->now, Words::in());
+    }
+
+    /** @return list<ServiceEntry> newest first */
+    public function log(string $machine): array
+    {
+        return array_slice($this->entries[$machine] ?? [], 0, self::MOST_LINES);
+    }
+}

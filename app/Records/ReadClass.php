@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Enrolment;
+use App\Models\LessonAssignment;
+use App\Models\PlanSession;
+use App\Models\SewingClass;
+use App\Support\Clock;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\Skill\Level;
+use OpenSeam\Core\Skill\Standing;
+use OpenSeam\Core\Words;
+
+/** Reads a class as it stands: every student's samples, standings and next lesson, in a fixed number of queries. */
+final readonly class ReadClass
+{
+    public function __construct(private StudentRecords $records, private Adviser $adviser, private Standings $standings) {}
+
+    /**
+     * @param  string|null  $only  one student's id
+     * @param  bool  $planned  with what is planned in each session
+     */
+    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false): ClassReading
+    {
+        $words = Words::in($unit);
+        $now = Clock::now();
+        $sessions = array_values(PlanSession::ofClass($class->id, $planned)->get()->all());
+        $enrolments = Enrolment::seated($class->id, $only);
+        $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
+        $records = $this->records->of($ids, $words);
+        $assigned = LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
+        $standings = $this->standings->of($class->id, $ids, $now);
+        $students = [];
+        foreach ($enrolments as $enrolment) {
+            $id = $enrolment->student_id;
+            $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
+            $mine = $standings[$id] ?? [];
+            $given = array_values(($assigned->get($id) ?? collect())->all());
+            $students[$id] = new StudentReading(
+                $enrolment, $records[$id], array_map(fn (Standing $s): Level => $s->level($class->school), $mine),
+                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
+                $given === [] ? null : $given[count($given) - 1], $given, $mine,
+            );
+        }
+
+        return new ClassReading($class, $sessions, $now, $words, $students);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Foot;
+use App\Models\Machine;
+use Illuminate\Database\Eloquent\Collection;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonRoom;
+use OpenSeam\Core\Machine\Foot as CoreFoot;
+use OpenSeam\Core\Machine\Machine as CoreMachine;
+use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Words;
+
+/** The machines and feet of the studio in hand, and what can be sewn with them. */
+final class RoomBook
+{
+    /** @var array<string, LessonRoom> */
+    private array $byLesson = [];
+
+    /**
+     * @param  Collection<int, Machine>  $machines  all that stand there
+     * @param  Collection<int, Foot>  $feet
+     */
+    private function __construct(public readonly Collection $machines, public readonly Collection $feet, public readonly Room $room) {}
+
+    /** In one query: what may be asked of the database is counted. */
+    public static function read(?string $studio = null): self
+    {
+        $feet = Foot::standing()->selectRaw("id, studio_id, name, kind as sort, '' as tension_mark, count as flag, '' as note, facts, 'foot' as thing");
+        $machines = Machine::standing()->selectRaw("id, studio_id, name, drive as sort, tension_mark, usable as flag, note, facts, 'machine' as thing");
+        if ($studio !== null) {
+            $feet->where('studio_id', $studio);
+            $machines->where('studio_id', $studio);
+        }
+        $things = ['machine' => [], 'foot' => []];
+        foreach ($machines->toBase()->unionAll($feet->toBase())->orderBy('id')->get() as $row) {
+            $row = (array) $row;
+            $same = array_intersect_key($row, ['id' => 1, 'studio_id' => 1, 'name' => 1, 'facts' => 1]);
+            $things[$row['thing']][] = $row['thing'] === 'machine'
+                ? (new Machine)->newFromBuilder($same + ['drive' => $row['sort'], 'tension_mark' => $row['tension_mark'], 'usable' => $row['flag'], 'note' => $row['note'], 'retired_at' => null])
+                : (new Foot)->newFromBuilder($same + ['kind' => $row['sort'], 'count' => $row['flag'], 'retired_at' => null]);
+        }
+        /** @var Collection<int, Machine> $machines */
+        $machines = new Collection($things['machine']);
+        /** @var Collection<int, Foot> $feet */
+        $feet = new Collection($things['foot']);
+
+        return new self($machines, $feet, new Room(
+            // A machine that is out of use is in the room but not in any plan.
+            $machines->where('usable', true)->keyBy('id')->map(fn (Machine $m): CoreMachine => $m->core())->all(),
+            $feet->keyBy('id')->map(fn (Foot $f): CoreFoot => $f->core())->all(),
+        ));
+    }
+
+    public function forLesson(Lesson $lesson): LessonRoom
+    {
+        return $this->byLesson["$lesson->id $lesson->version ".$lesson->way->key()] ??= LessonRoom::of($lesson, $this->room);
+    }
+
+    /** The lesson as it is sewn on a machine; null where it is not sewn there. */
+    public function onMachine(Lesson $lesson, ?string $machine): ?Lesson
+    {
+        return $machine === null || ! $lesson->machine ? null : $this->forLesson($lesson)->on($machine);
+    }
+
+    /** In its own way, with its sampler made from the machine's stitches where it asks for that; null where there is no such machine. */
+    public function fromItsStitches(Lesson $lesson, ?string $machine): ?Lesson
+    {
+        $found = $machine === null ? null : $this->machines->firstWhere('id', $machine);
+
+        return $found === null ? null : $lesson->on($found->core());
+    }
+
+    /** Why nobody could sew a lesson here; null when somebody can. */
+    public function cannot(Lesson $lesson): ?string
+    {
+        $fit = $this->forLesson($lesson);
+
+        return $fit->places > 0 ? null : implode(' ', $fit->reasons);
+    }
+
+    /** Why a lesson cannot be sewn on one machine, though it can on others; null when it can. */
+    public function cannotOn(Lesson $lesson, ?string $machine): ?string
+    {
+        $found = $machine === null ? null : $this->machines->firstWhere('id', $machine);
+        if ($found === null || ! $lesson->machine) {
+            return null;
+        }
+        $words = Words::in();
+        if (! $found->usable) {
+            return $words->say($found->note === '' ? 'room.out-of-use' : 'room.out-of-use-why', ['machine' => $found->name, 'why' => $found->note]);
+        }
+        $fit = $this->forLesson($lesson);
+        if (in_array($found->id, $fit->machines, true)) {
+            return null;
+        }
+        $alone = LessonRoom::of($lesson, new Room([$found->id => $found->core()], $this->room->feet));
+        $others = $this->machines->whereIn('id', array_slice($fit->machines, 0, 3))->pluck('name')->implode(', ');
+
+        return implode(' ', $alone->reasons).($others === '' ? '' : ' '.$words->say('room.instead', ['machines' => $others]));
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Records\Adviser;
+use App\Records\ClassReading;
+use App\Records\KeptSample;
+use App\Records\Shelf;
+use App\Records\StudentReading;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\NextLesson\Finding;
+use OpenSeam\Core\NextLesson\PastSample;
+use OpenSeam\Core\NextLesson\Reason;
+use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\Level;
+use OpenSeam\Core\Words;
+
+/** The short lines about a student that several places show. */
+final readonly class StudentViews
+{
+    public function __construct(private Shelf $shelf, private Adviser $adviser) {}
+
+    /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
+    public function inHand(StudentReading $s, Words $words, bool $theirs = false): InHandView
+    {
+        $change = $s->advice->change->text;
+        if ($s->isOverruled()) {
+            $because = $theirs ? '' : $s->assigned->overruled_because ?? '';
+            $change = $because !== '' ? $because : $this->drillText($s->lesson(), $s->drill()) ?? $words->say('change.first-time');
+        }
+
+        return new InHandView($s->lesson(), $s->drill(), $s->kind()->value, Titles::of($this->shelf->bundle(), $s->lesson(), $s->drill()), $change, $s->isOverruled());
+    }
+
+    public function last(KeptSample $kept, Words $words): LastSampleView
+    {
+        $grade = $kept->grade;
+        $telling = $grade->telling();
+        $open = count($grade->open());
+        $unseen = array_values(array_filter($grade->open(), $grade->isUnseenHabit(...)));
+        $text = match (true) {
+            $grade->faults !== [] && $telling?->verdict() !== Verdict::NotYet => $grade->faults[0]->seen,
+            $telling?->result === null => '',
+            $telling->verdict() !== Verdict::Met => $words->say('last.check', ['check' => $telling->spec->title, 'text' => $telling->result->text]),
+            // Met so far is not all met.
+            $unseen !== [] => $words->say('last.unseen', ['check' => $unseen[0]->spec->title]),
+            default => $words->say($open === 0 ? 'last.all-met' : 'last.met-so-far', ['check' => $telling->spec->title, 'text' => $telling->result->text, 'done' => (string) (count($grade->checks) - $open), 'of' => (string) count($grade->checks)]),
+        };
+
+        return new LastSampleView(
+            $kept->sample->id, $kept->sample->lesson, Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill),
+            $text, $grade->verdict()?->value, $open, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'),
+        );
+    }
+
+    /**
+     * What follows when the lesson in hand is met: the ladder asked again with
+     * that lesson shown well once.
+     */
+    public function then(ClassReading $reading, StudentReading $s): string
+    {
+        $lesson = $s->lesson();
+        if ($lesson === null) {
+            return '';
+        }
+        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples);
+        // Three good showings of each skill stand for "met, also where it was weak".
+        $shown = array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, [1.0, 1.0, 1.0]);
+        $met = new PastSample($lesson, new Evidence('if met', $reading->now, $shown), [new Finding('met', '', '', Verdict::Met, array_keys($shown))]);
+        $advice = $this->adviser->advise($reading->class, [...$past, $met], $s->enrolment->student->wishes, $reading->now, $reading->words);
+
+        return Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id);
+    }
+
+    /** @return list<string> */
+    public function why(StudentReading $s): array
+    {
+        return array_map(fn (Reason $r): string => $r->text, $s->advice->reasons);
+    }
+
+    /** The weakest of the skills that the lesson in hand works on. */
+    public function levelOf(StudentReading $s): Level
+    {
+        $rank = [Level::RefreshDue->value => 0, Level::NotTried->value => 1, Level::Begun->value => 2, Level::Coming->value => 3, Level::Sure->value => 4];
+        $skills = $s->lesson() === null ? array_keys($s->levels) : $this->shelf->bundle()->lesson($s->lesson())->teaches;
+        $levels = array_map($s->level(...), $skills);
+        usort($levels, fn (Level $a, Level $b): int => $rank[$a->value] <=> $rank[$b->value]);
+
+        return $levels[0] ?? Level::NotTried;
+    }
+
+    private function drillText(?string $lesson, ?string $drill): ?string
+    {
+        foreach ($lesson === null ? [] : $this->shelf->bundle()->lesson($lesson)->drills as $candidate) {
+            if ($candidate->id === $drill) {
+                return $candidate->text;
+            }
+        }
+
+        return null;
+    }
+}

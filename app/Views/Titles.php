@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Words;
+
+/** How a lesson or one of its drills is called on screen. */
+final class Titles
+{
+    public static function of(Bundle $bundle, ?string $lesson, ?string $drill = null): string
+    {
+        $found = $lesson === null ? null : ($bundle->lessons[$lesson] ?? null);
+        foreach ($found->drills ?? [] as $candidate) {
+            if ($found !== null && $candidate->id === $drill) {
+                return Words::in()->say('drill.title', ['lesson' => $found->title, 'drill' => $candidate->title]);
+            }
+        }
+
+        return $found->title ?? '';
+    }
+}
