@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Records\Repeats;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Repeats;
 
 /**
  * @property string $class_id
  * @property int $version
- * @property array<string, mixed>|null $wishes what the teacher asked for: read by wishes() and Support\CourseDates
+ * @property array<string, mixed>|null $wishes what the teacher asked for: read by wishes()
+ * @property array<string, mixed>|null $dates it was laid on: read by Records\CourseDates
+ * @property array<string, mixed>|null $repeats class time kept for sewing again: read by repeats()
  * @property array{version: int, count: int, low: int, proven: bool, bound: string, used: float, usable: float, because: array<string, array{kind: string, lesson: string|null}>, begun: int, shortest?: float|null}|null $proof of the version it was laid at
  * @property Collection<int, PlanSession> $sessions
  */
@@ -20,7 +22,7 @@ final class CoursePlan extends OwnedByStudio
 {
     protected $attributes = ['version' => 1];
 
-    protected $casts = ['version' => 'int', 'wishes' => 'array', 'proof' => 'array'];
+    protected $casts = ['version' => 'int', 'wishes' => 'array', 'dates' => 'array', 'repeats' => 'array', 'proof' => 'array'];
 
     /** @return HasMany<PlanSession, $this> */
     public function sessions(): HasMany
@@ -31,7 +33,7 @@ final class CoursePlan extends OwnedByStudio
     /** Class time it keeps for sewing lessons again. */
     public function repeats(): Repeats
     {
-        return Repeats::of($this->wishes ?? []);
+        return Repeats::of($this->repeats ?? []);
     }
 
     public function wishes(): PlanWishes

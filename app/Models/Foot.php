@@ -33,9 +33,22 @@ final class Foot extends OwnedByStudio
     /** @param  array<string, mixed>  $facts */
     public static function add(string $studio, array $facts): self
     {
+        $foot = self::made($studio, $facts);
+        $foot->save();
+
+        return $foot;
+    }
+
+    /**
+     * One that is not kept yet.
+     *
+     * @param  array<string, mixed>  $facts
+     */
+    public static function made(string $studio, array $facts): self
+    {
         $core = CoreFoot::read(Data::of($facts));
 
-        return self::query()->create(['studio_id' => $studio, 'name' => $core->name, 'kind' => $core->kind->id, 'count' => $core->count, 'facts' => $core->facts()]);
+        return new self(['studio_id' => $studio, 'name' => $core->name, 'kind' => $core->kind->id, 'count' => $core->count, 'facts' => $core->facts()]);
     }
 
     public function core(): CoreFoot

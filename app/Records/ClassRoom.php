@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Models\SewingClass;
 use OpenSeam\Core\Course\ClassMinutes;
+use OpenSeam\Core\Course\Repeats;
 
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
@@ -15,9 +16,13 @@ final readonly class ClassRoom
     /** @param  int|null  $students where they are known already */
     public static function of(SewingClass $class, ?int $students = null): self
     {
-        $room = RoomBook::read($class->studio_id);
+        return self::in(RoomBook::read($class->studio_id), $class, $students ?? $class->enrolments()->count());
+    }
 
-        return new self($class, max(1, $students ?? $class->enrolments()->count()), count($room->room->machines), $class->helpers, $room, $class->pace_percent / 100);
+    /** In a room that is known already, or only planned. */
+    public static function in(RoomBook $room, SewingClass $class, int $students): self
+    {
+        return new self($class, max(1, $students), count($room->room->machines), $class->helpers, $room, $class->pace_percent / 100);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Models\SewingClass;
 use App\Support\Clock;
 use OpenSeam\Core\Course\RepeatMinutes;
+use OpenSeam\Core\Course\Repeats;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Skill\FinishForecast;
 use OpenSeam\Core\Skill\LearningWays;

@@ -69,7 +69,7 @@ final readonly class CourseDates
     public static function ofPlan(CoursePlan $plan, array $sessions, string $zone): self
     {
         /** @var array{starts_on?: string, time?: string, minutes?: int, closed?: list<string>, weekdays?: list<int>, every_weeks?: int, made_up?: array<string, string>, lengths?: array<array-key, int>} $kept */
-        $kept = $plan->wishes ?? [];
+        $kept = $plan->dates ?? [];
         $first = ($sessions[0]->starts_at ?? Clock::now())->setTimezone($zone);
         if (isset($kept['starts_on'], $kept['time'])) {
             $first = CarbonImmutable::createFromFormat('!Y-m-d H:i', "{$kept['starts_on']} {$kept['time']}", $zone) ?? $first;

@@ -26,28 +26,20 @@ final class RoomBook
      */
     private function __construct(public readonly Collection $machines, public readonly Collection $feet, public readonly Room $room) {}
 
-    /** In one query: what may be asked of the database is counted. */
+    /** Of one studio, or of the one in hand. */
     public static function read(?string $studio = null): self
     {
-        $feet = Foot::standing()->selectRaw("id, studio_id, name, kind as sort, '' as tension_mark, count as flag, '' as note, facts, 'foot' as thing");
-        $machines = Machine::standing()->selectRaw("id, studio_id, name, drive as sort, tension_mark, usable as flag, note, facts, 'machine' as thing");
-        if ($studio !== null) {
-            $feet->where('studio_id', $studio);
-            $machines->where('studio_id', $studio);
-        }
-        $things = ['machine' => [], 'foot' => []];
-        foreach ($machines->toBase()->unionAll($feet->toBase())->orderBy('id')->get() as $row) {
-            $row = (array) $row;
-            $same = array_intersect_key($row, ['id' => 1, 'studio_id' => 1, 'name' => 1, 'facts' => 1]);
-            $things[$row['thing']][] = $row['thing'] === 'machine'
-                ? (new Machine)->newFromBuilder($same + ['drive' => $row['sort'], 'tension_mark' => $row['tension_mark'], 'usable' => $row['flag'], 'note' => $row['note'], 'retired_at' => null])
-                : (new Foot)->newFromBuilder($same + ['kind' => $row['sort'], 'count' => $row['flag'], 'retired_at' => null]);
-        }
-        /** @var Collection<int, Machine> $machines */
-        $machines = new Collection($things['machine']);
-        /** @var Collection<int, Foot> $feet */
-        $feet = new Collection($things['foot']);
+        $of = fn ($query) => $query->when($studio !== null, fn ($q) => $q->where('studio_id', $studio))->get();
 
+        return self::of($of(Machine::standing()), $of(Foot::standing()));
+    }
+
+    /**
+     * @param  Collection<int, Machine>  $machines  all that stand there
+     * @param  Collection<int, Foot>  $feet
+     */
+    public static function of(Collection $machines, Collection $feet): self
+    {
         return new self($machines, $feet, new Room(
             // A machine that is out of use is in the room but not in any plan.
             $machines->where('usable', true)->keyBy('id')->map(fn (Machine $m): CoreMachine => $m->core())->all(),

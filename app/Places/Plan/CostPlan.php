@@ -8,12 +8,12 @@ use App\Models\CoursePlan;
 use App\Models\SewingClass;
 use App\Records\ClassRoom;
 use App\Records\CountRepeats;
-use App\Records\Repeats;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanMender;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Repeats;
 use OpenSeam\Core\Deadline;
 
 /** What each way of planning costs in sessions: one sample of each lesson, or time to sew again for a share of the class. */

@@ -8,12 +8,11 @@ use App\Models\SewingClass;
 use App\Places\Room\FurnishRoom;
 use App\Records\ClassRoom;
 use App\Records\CountRepeats;
-use App\Records\Repeats;
 use App\Records\Shelf;
 use App\Views\NamedView;
-use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Repeats;
 use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
 
@@ -36,13 +35,7 @@ final readonly class EstimateCourse
      */
     public function __invoke(SewingClass $class, int $students, int $machines, int $minutes, PlanWishes $wishes): EstimateView
     {
-        DB::beginTransaction();
-        try {
-            ($this->furnish)($class->studio_id, $machines);
-            $room = ClassRoom::of($class, $students);
-        } finally {
-            DB::rollBack();
-        }
+        $room = ClassRoom::in($this->furnish->planned($class->studio_id, $machines), $class, $students);
         $lessons = $room->lessons($this->shelf, $class->course);
         try {
             $wishes->check($this->shelf->order($class->course), self::SESSIONS);

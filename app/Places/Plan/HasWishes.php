@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Places\Plan;
 
-use App\Records\Repeats;
 use OpenSeam\Core\Course\Planning\TeachingOrder;
+use OpenSeam\Core\Course\Repeats;
 
 /** What a teacher wants of a plan, in a body. Sessions are numbered from 1 there, and from 0 inside. */
 trait HasWishes

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Places\Plan;
 
 use App\Records\CourseDates;
-use App\Records\Repeats;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Repeats;
 
 /** A course laid out, and not kept yet. */
 final readonly class LaidCourse

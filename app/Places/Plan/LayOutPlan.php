@@ -12,7 +12,6 @@ use App\Models\Studio;
 use App\Records\ClassRoom;
 use App\Records\CountRepeats;
 use App\Records\CourseDates;
-use App\Records\Repeats;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
 use App\Support\Conflict;
@@ -22,6 +21,7 @@ use OpenSeam\Core\Course\Planning\CourseLayout;
 use OpenSeam\Core\Course\Planning\PlanMender;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Planning\SessionSolver;
+use OpenSeam\Core\Course\Repeats;
 use OpenSeam\Core\InputError;
 
 /** Lays the course into sessions: new dates, or the dates it has. */
@@ -100,11 +100,17 @@ final readonly class LayOutPlan
             }
             $laid->settings === [] || $class->update($laid->settings);
             $this->setDates($plan, $laid->dates);
-            $plan->wishes = $laid->dates->kept() + $laid->wishes->kept() + $laid->repeats->kept();
-            $plan->proof = ['version' => $plan->version + 1] + $laid->proof;
+            self::note($plan, $laid);
 
             return $this->store->write($plan, $laid->sessions, $laid->home);
         });
+    }
+
+    /** What was asked for, when it is, what is kept for sewing again and how good it is, as they will be at the next version. */
+    public static function note(CoursePlan $plan, LaidCourse $laid): void
+    {
+        [$plan->dates, $plan->wishes, $plan->repeats] = [$laid->dates->kept(), $laid->wishes->kept(), $laid->repeats->kept()];
+        $plan->proof = ['version' => $plan->version + 1] + $laid->proof;
     }
 
     /** Sessions that stay keep their id: samples and calendars point to them. */

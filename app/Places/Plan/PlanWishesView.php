@@ -6,9 +6,9 @@ namespace App\Places\Plan;
 
 use App\Models\SewingClass;
 use App\Records\CourseDates;
-use App\Records\Repeats;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Planning\PlanWishes;
+use OpenSeam\Core\Course\Repeats;
 
 /** What a teacher wants of a plan, as it is sent to have it laid out. */
 #[OA\Schema]

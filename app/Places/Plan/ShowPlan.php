@@ -23,7 +23,7 @@ final readonly class ShowPlan
 
     public function __invoke(SewingClass $class): PlanView
     {
-        $class->load('plan.sessions.lessons');
+        $class->loadMissing('plan.sessions.lessons');
         $plan = $class->plan ?? new CoursePlan;
         $room = ClassRoom::of($class);
         $lessons = $room->lessons($this->shelf, $class->course, $plan->repeats());

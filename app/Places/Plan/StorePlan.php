@@ -56,7 +56,7 @@ final readonly class StorePlan
             // A lesson taken into class is not sewn at home any more; one sent home loses its pin.
             $wishes = PlanWishes::of(['pins' => array_diff_key($wishes->pins, array_flip($wishes->home))] + $wishes->kept());
             $wishes->check($order, $count);
-            $plan->wishes = $wishes->kept() + ($plan->wishes ?? []);
+            $plan->wishes = $wishes->kept();
 
             return $this->write($plan, $sessions, $home);
         });

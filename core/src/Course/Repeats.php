@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Records;
+namespace OpenSeam\Core\Course;
 
 /** The class time a plan keeps for sewing lessons again, as it was reckoned when it was laid out. */
 final readonly class Repeats
@@ -23,7 +23,7 @@ final readonly class Repeats
      */
     public function __construct(public ?float $sure = null, public array $minutes = [], public ?int $samples = null, public int $sessions = 0) {}
 
-    /** @param  array<string, mixed>  $kept  of a plan's wishes */
+    /** @param  array<string, mixed>  $kept  as kept() gave it */
     public static function of(array $kept): self
     {
         $minutes = is_array($kept['repeats'] ?? null) ? array_map(fn (mixed $m): float => is_numeric($m) ? (float) $m : 0.0, $kept['repeats']) : [];
