@@ -146,6 +146,22 @@ final class MigrationTest extends TestCase
         self::assertSame(['owner', 'teacher'], $this->scratch->table('users')->orderBy('id')->pluck('role')->all());
     }
 
+    /** What lay in one JSON has its place each, and lies in one again when it is taken back. */
+    public function test_wishes_and_dates_are_parted(): void
+    {
+        $this->firstVersion();
+        $this->migrate($this->files(0, 19));
+        $id = fn (int $n): string => '01h0000000000000000000000'.chr(96 + $n);
+        $all = ['pins' => ['zip' => 2], 'together' => [['zip', 'guides']], 'starts_on' => '2030-05-02', 'time' => '18:30', 'minutes' => 120, 'closed' => ['2030-05-30'], 'sure' => 0.8, 'repeats' => ['zip' => 12.5], 'samples' => 31, 'repeat_sessions' => 1];
+        $this->scratch->table('course_plans')->insert(['id' => $id(9), 'studio_id' => $id(1), 'class_id' => $id(4), 'version' => 3, 'wishes' => json_encode($all)]);
+        $this->migrate($this->files(19, 20));
+        $plan = (array) $this->scratch->table('course_plans')->where('id', $id(9))->first();
+        $of = fn (string $column): array => (array) json_decode((string) $plan[$column], true);
+        self::assertEquals(['pins' => ['zip' => 2], 'together' => [['zip', 'guides']]], $of('wishes'));
+        self::assertEquals(['starts_on' => '2030-05-02', 'time' => '18:30', 'minutes' => 120, 'closed' => ['2030-05-30']], $of('dates'));
+        self::assertEquals(['sure' => 0.8, 'repeats' => ['zip' => 12.5], 'samples' => 31, 'repeat_sessions' => 1], $of('repeats'));
+    }
+
     public function test_the_first_tables_cut_short(): void
     {
         $this->run = 0;
