@@ -171,7 +171,7 @@ final class BundleReader
 
         return [$pieces, $rows, array_map(fn (Data $l): Line => new Line(
             $l->text('kind'), isset($pieces[$l->text('piece')]) ? $l->text('piece') : throw InputError::at($l->path('piece'), $l->text('piece'), 'This must be the id of a piece of the sampler.'),
-            RowReader::point($l, 'from'), RowReader::point($l, 'to'),
+            RunReader::point($l, 'from'), RunReader::point($l, 'to'),
         ), $sampler->parts('lines'))];
     }
 

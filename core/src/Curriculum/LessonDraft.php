@@ -139,7 +139,7 @@ final readonly class LessonDraft
         $found = [];
         foreach ($data->parts('checks') as $check) {
             $aims = match ($check->text('kind')) {
-                'mean', 'spread' => $row->run === 'edge' ? $row->distanceMm : null,
+                'mean', 'spread' => $row->run?->allowanceMm(),
                 'stitch-length' => $row->path === null ? null : $row->stitch->lengthMm,
                 default => null,
             };
@@ -148,7 +148,7 @@ final readonly class LessonDraft
                 $found[] = new DraftProblem($check->path('target_mm'), sprintf('“%s” looks for %g mm; the row has %g mm.', $check->text('title'), $target, $aims), $row->id, false, $aims);
             }
         }
-        [$from, $to] = $row->run === 'edge' && $row->path !== null ? [min(array_column($row->path->corners, 1)), max(array_column($row->path->corners, 1))] : [0.0, $row->path?->lengthMm() ?? INF];
+        [$from, $to] = $row->run === null || $row->path === null ? [0.0, INF] : $row->run->reach($row->path);
         foreach ($data->parts('readings') as $reading) {
             foreach ($reading->parts('marks') as $i => $mark) {
                 $at = $mark->numberOrNull('at_mm');

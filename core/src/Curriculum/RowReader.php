@@ -21,8 +21,10 @@ use OpenSeam\Core\Sampler\Check\StitchLengthCheck;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Mark;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\Run\Run;
 use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\StitchBook;
@@ -46,16 +48,15 @@ final class RowReader
             $fields[$f->text('id')] = self::field($f);
         }
         $checks = array_map(fn (Data $c): CheckSpec => self::check($c, $fields), $data->parts('checks'));
-        $line = $path === null || $piece === null ? null : self::onPiece($path, self::path($path, $piece), $piece);
+        $run = $path === null ? null : RunReader::read($path);
+        $line = $path === null || $run === null || $piece === null ? null : self::onPiece($path, self::path($run, $path, $piece), $piece);
 
         return new Row(
             id: $data->text('id'),
             title: $data->text('title'),
             piece: $pieceId,
             path: $line,
-            run: $path?->text('run') ?? '',
-            edge: $path?->text('edge', '') ?? '',
-            distanceMm: $path?->number('distance_mm', 0.0) ?? 0.0,
+            run: $line === null ? null : $run,
             stitch: self::stitch($data),
             backStitches: $data->whole('back_stitches', 0),
             guide: $data->text('guide', ''),
@@ -66,50 +67,14 @@ final class RowReader
         );
     }
 
-    private static function path(Data $path, Piece $piece): Path
+    /** @throws InputError when the run does not fit its piece */
+    private static function path(Run $run, Data $path, Piece $piece): Path
     {
-        $run = $path->text('run');
-        if ($run === 'edge') {
-            $x = $path->text('edge') === 'left' ? $path->number('distance_mm') : $piece->widthMm - $path->number('distance_mm');
-
-            return Path::through([[$x, $path->number('from_mm')], [$x, $path->number('to_mm')]]);
-        }
-        if ($run === 'square-spiral') {
-            return Path::squareSpiral($piece->widthMm, $path->number('margin_mm'), $path->number('lane_mm'), $path->whole('corners'));
-        }
-        if ($run === 'line') {
-            $corners = [];
-            foreach ($path->items('through') as $i => $corner) {
-                $corners[] = is_array($corner) && is_numeric($corner[0] ?? null) && is_numeric($corner[1] ?? null)
-                    ? [(float) $corner[0], (float) $corner[1]]
-                    : throw InputError::at($path->path("through[$i]"), $corner, 'A corner is two numbers in mm: [from the left, from the top].');
-            }
-
-            return Path::through($corners);
-        }
         try {
-            return match ($run) {
-                'arc' => Path::arc(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('from_deg'), $path->number('to_deg')]),
-                'circle' => Path::arc(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('from_deg', 0.0), $path->number('from_deg', 0.0) + 360]),
-                's-curve' => Path::sCurve(self::point($path, 'from'), self::point($path, 'to'), $path->number('swing_mm')),
-                'round-spiral' => Path::roundSpiral(...[...self::point($path, 'centre'), $path->number('radius_mm'), $path->number('lane_mm'), $path->number('turns')]),
-                default => throw InputError::at($path->path('run'), $run, 'A row runs along one of: edge, line, square-spiral, arc, circle, s-curve, round-spiral.'),
-            };
+            return $run->path($piece);
         } catch (InvalidArgumentException $e) {
-            throw InputError::at($path->path('run'), $run, $e->getMessage());
+            throw InputError::at($path->path('run'), $path->text('run'), $e->getMessage());
         }
-    }
-
-    /**
-     * @return array{float, float}
-     *
-     * @throws InputError when it is not two numbers
-     */
-    public static function point(Data $path, string $name): array
-    {
-        $point = $path->numbers($name);
-
-        return count($point) === 2 ? [$point[0], $point[1]] : throw InputError::at($path->path($name), $point, 'A point is two numbers in mm: [from the left, from the top].');
     }
 
     private static function stitch(Data $data): StitchSettings
@@ -141,12 +106,7 @@ final class RowReader
     private static function field(Data $data): Field
     {
         $kind = FieldKind::tryFrom($data->text('kind')) ?? throw InputError::at($data->path('kind'), $data->text('kind'), 'A reading is one of: '.implode(', ', array_column(FieldKind::cases(), 'value')).'.');
-        $marks = array_map(function (Data $m): array {
-            /** @var array<string, mixed> $mark */
-            $mark = $m->raw();
-
-            return $mark;
-        }, $data->parts('marks'));
+        $marks = array_map(Mark::read(...), $data->parts('marks'));
         $options = $data->texts('options');
 
         return new Field(

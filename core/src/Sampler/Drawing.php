@@ -22,9 +22,6 @@ final readonly class Drawing
 {
     private const GAP_MM = 12.0;
 
-    /** Half the length of the ruler mark drawn at a corner. */
-    private const CORNER_MARK_MM = 4.0;
-
     /**
      * @param  array<string, Piece>  $pieces
      * @param  array<string, Row>  $rows
@@ -162,112 +159,19 @@ final readonly class Drawing
     /** @param  list<float|null>  $values */
     private function measuredPath(Row $row, Field $field, array $values): ?Path
     {
-        if ($row->path === null) {
-            return null;
-        }
-        if ($row->run === 'edge') {
-            return $this->measuredSeam($row, $field, $values);
-        }
-        if ($row->run === 'square-spiral' && isset($field->marks[0]['corner'])) {
-            return $this->measuredSpiral($row, $field, $values);
-        }
-
-        return null;
+        return $row->path === null || $row->piece === null ? null : $row->run?->sewn($field, $values, $row->path, $this->pieces[$row->piece]);
     }
 
-    /** @param  list<float|null>  $values */
-    private function measuredSeam(Row $row, Field $field, array $values): ?Path
-    {
-        $corners = [];
-        foreach ($values as $i => $allowance) {
-            if ($allowance !== null && is_numeric($field->marks[$i]['at_mm'] ?? null)) {
-                $corners[] = [$this->across($row, $allowance), (float) $field->marks[$i]['at_mm']];
-            }
-        }
-        if (count($corners) < 2 || $row->path === null) {
-            return null;
-        }
-        // Beyond the outer marks the row runs on as it ran there.
-        $planned = $row->path->corners;
-        $first = [$corners[0][0], min($planned[0][1], $corners[0][1])];
-        $end = $corners[count($corners) - 1];
-        $last = [$end[0], max($planned[count($planned) - 1][1], $end[1])];
-
-        return Path::through([$first, ...$corners, $last]);
-    }
-
-    /**
-     * A corner error is how far past the corner (+) or short of it (−) the row turned.
-     *
-     * @param  list<float|null>  $values
-     */
-    private function measuredSpiral(Row $row, Field $field, array $values): ?Path
-    {
-        if ($row->path === null || array_filter($values, fn (?float $v): bool => $v !== null) === []) {
-            return null;
-        }
-        $planned = $row->path->corners;
-        $sewn = $planned;
-        foreach ($values as $i => $error) {
-            $corner = $field->marks[$i]['corner'] ?? null;
-            if ($error === null || ! is_int($corner) || ! isset($planned[$corner + 1])) {
-                continue;
-            }
-            [$before, $here] = [$planned[$corner - 1], $planned[$corner]];
-            $length = Path::distance($before, $here);
-            $dx = ($here[0] - $before[0]) / $length * $error;
-            $dy = ($here[1] - $before[1]) / $length * $error;
-            // The turn moves along the side it ends, and takes the next side with it.
-            $sewn[$corner] = [$sewn[$corner][0] + $dx, $sewn[$corner][1] + $dy];
-            $sewn[$corner + 1] = [$sewn[$corner + 1][0] + $dx, $sewn[$corner + 1][1] + $dy];
-        }
-
-        return Path::through($sewn);
-    }
-
-    /**
-     * @param  array<string, mixed>  $mark
-     * @return array{Point, Point}|null
-     */
-    private function markLine(Row $row, array $mark): ?array
+    /** @return array{Point, Point}|null */
+    private function markLine(Row $row, Mark $mark): ?array
     {
         $piece = $row->piece === null ? null : $this->pieces[$row->piece];
         if ($piece === null) {
             return null;
         }
-        $line = null;
-        if (is_array($mark['from'] ?? null) && is_array($mark['to'] ?? null)) {
-            $line = [self::point($mark['from']), self::point($mark['to'])];
-        } elseif ($row->path === null) {
-            return null;
-        } elseif (is_numeric($mark['at_mm'] ?? null) && $row->run === 'edge') {
-            $y = (float) $mark['at_mm'];
-            $line = [[$this->across($row, $row->distanceMm), $y], [$row->edge === 'left' ? 0.0 : $piece->widthMm, $y]];
-        } elseif (is_numeric($mark['at_mm'] ?? null)) {
-            // Along any other path: the ruler lies across the row.
-            [[[$x, $y], [$dx, $dy]]] = $row->path->places([(float) $mark['at_mm']]);
-            $line = [[$x + $dy * self::CORNER_MARK_MM, $y - $dx * self::CORNER_MARK_MM], [$x - $dy * self::CORNER_MARK_MM, $y + $dx * self::CORNER_MARK_MM]];
-        } elseif (is_int($mark['corner'] ?? null) && isset($row->path->corners[$mark['corner']])) {
-            [$x, $y] = $row->path->corners[$mark['corner']];
-            $line = [[$x - self::CORNER_MARK_MM, $y], [$x + self::CORNER_MARK_MM, $y]];
-        }
+        $line = $mark->from !== null && $mark->to !== null ? [$mark->from, $mark->to] : ($row->path === null ? null : $row->run?->ruler($mark, $row->path, $piece));
 
         return $line === null ? null : [$this->shift($row, [$line[0]])[0], $this->shift($row, [$line[1]])[0]];
-    }
-
-    /** @param  array<array-key, mixed>  $pair
-     * @return Point */
-    private static function point(array $pair): array
-    {
-        return [is_numeric($pair[0] ?? null) ? (float) $pair[0] : 0.0, is_numeric($pair[1] ?? null) ? (float) $pair[1] : 0.0];
-    }
-
-    /** The place an allowance reaches to, from the left of the row's own piece. */
-    private function across(Row $row, float $allowance): float
-    {
-        $width = $row->piece === null ? 0.0 : $this->pieces[$row->piece]->widthMm;
-
-        return $row->edge === 'left' ? $allowance : $width - $allowance;
     }
 
     /**

@@ -10,7 +10,7 @@ use OpenSeam\Core\Measure\Reading;
 final readonly class Field
 {
     /**
-     * @param  list<array<string, mixed>>  $marks  for lengths: where each is read
+     * @param  list<Mark>  $marks  for lengths: where each is read
      * @param  list<string>  $options  for a choice: its described steps, best first
      */
     public function __construct(

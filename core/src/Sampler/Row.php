@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Sampler\Run\Run;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\StitchSettings;
 
@@ -19,11 +20,8 @@ final readonly class Row
         public string $title,
         public ?string $piece,
         public ?Path $path,
-        /** How its path is given: "edge" when it follows an edge of the piece, "line", "square-spiral", "arc", "s-curve", "circle", "round-spiral" */
-        public string $run,
-        /** For an edge row: "left" or "right" */
-        public string $edge,
-        public float $distanceMm,
+        /** How it runs on its piece; null where nothing is sewn. */
+        public ?Run $run,
         public StitchSettings $stitch,
         public int $backStitches,
         public string $guide,

@@ -9,6 +9,7 @@ use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Mark;
 use OpenSeam\Core\Sampler\Row;
 
 /** What was measured on a picture, as the readings that a row asks for. */
@@ -34,7 +35,7 @@ final readonly class PictureReadings
         foreach ($row->fields as $field) {
             if (self::isAllowance($row, $field)) {
                 $asked[] = $field->label;
-                $values = array_map(fn (array $mark): ?float => self::at($seam, is_numeric($mark['at_mm'] ?? null) ? (float) $mark['at_mm'] : 0.0), $field->marks);
+                $values = array_map(fn (Mark $mark): ?float => self::at($seam, $mark->atMm ?? 0.0), $field->marks);
                 array_filter($values, fn (?float $v): bool => $v !== null) === [] || $readings[$field->id] = $values;
             }
             if ($field->kind === FieldKind::Stitches) {
@@ -58,7 +59,7 @@ final readonly class PictureReadings
 
     private static function isAllowance(Row $row, Field $field): bool
     {
-        return $field->kind === FieldKind::Lengths && $row->run === 'edge' && is_numeric($field->marks[0]['at_mm'] ?? null);
+        return $field->kind === FieldKind::Lengths && $row->run?->allowanceMm() !== null && ($field->marks[0] ?? null)?->atMm !== null;
     }
 
     /** @param  list<array{float, float}>  $seam */

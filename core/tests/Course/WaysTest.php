@@ -156,7 +156,7 @@ final class WaysTest extends TestCase
         $own = $fit->on('fixed') ?? self::fail('It is refused.');
         self::assertSame(['own-1', 'own-2', 'own-3', 'looking'], array_keys($own->rows));
         self::assertSame('Mark II: 3.5 × 2', $own->rows['own-2']->title);
-        self::assertSame([12.0, 18.5, 25.0], array_map(fn (Row $r): float => $r->distanceMm, array_values(array_slice($own->rows, 0, 3))));
+        self::assertSame([12.0, 18.5, 25.0], array_map(fn (Row $r): float => (float) $r->run?->allowanceMm(), array_values(array_slice($own->rows, 0, 3))));
         self::assertSame('3.5 mm ±0.3; ±0.6 near', $own->rows['own-2']->checks[0]->allows);
         self::assertCount(2, $own->rows['looking']->fields['spacing']->marks);
         self::assertSame('Before each row: needle out, the next mark, one turn of the hand wheel.', $own->steps[1]);
@@ -177,7 +177,7 @@ final class WaysTest extends TestCase
         self::assertSame(5.0, $own->rows['rows']->fields['sewn']->max);
         self::assertSame('5 of 5; 4 near', $own->rows['rows']->checks[0]->allows);
         foreach ($own->rows as $row) {
-            self::assertTrue($row->path === null || $row->distanceMm < $own->pieces['strip']->widthMm, "$row->title lies on the strip");
+            self::assertTrue($row->path === null || (float) $row->run?->allowanceMm() < $own->pieces['strip']->widthMm, "$row->title lies on the strip");
         }
         // A straight-only machine has a list too.
         $straight = Made::machine(['drive' => 'straight-only', 'widest_swing_mm' => 0, 'stitch_names' => ['straight' => 'A']]);

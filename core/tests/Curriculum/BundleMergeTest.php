@@ -63,7 +63,7 @@ final class BundleMergeTest extends TestCase
         ], $change->places);
         $after = BundleReader::read($merge->json);
         self::assertCount(47, $after->lessons);
-        self::assertSame(12.7, $after->lesson('first-seam')->rows['seam']->distanceMm);
+        self::assertSame(12.7, $after->lesson('first-seam')->rows['seam']->run?->allowanceMm());
         self::assertSame(array_keys(Fixtures::bundle()->lessons), array_keys($after->lessons), 'every lesson stays where it stood');
     }
 

@@ -10,6 +10,7 @@ use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Sampler\Check\AlikeCheck;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Mark;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -20,7 +21,7 @@ final class AlikeCheckTest extends TestCase
 {
     private static function field(int $size = 2): Field
     {
-        return new Field('density', 'Stitches in 10 mm', FieldKind::Counts, 1, 100, 1, array_fill(0, $size, ['at_mm' => 1]));
+        return new Field('density', 'Stitches in 10 mm', FieldKind::Counts, 1, 100, 1, array_fill(0, $size, Mark::at(1)));
     }
 
     /** @return iterable<string, array{list<float|null>, string|null, string}> by hand: (largest − smallest) ÷ mean */

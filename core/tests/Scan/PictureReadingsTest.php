@@ -27,7 +27,7 @@ final class PictureReadingsTest extends TestCase
         self::assertNull($scan->cannot);
         $readings = PictureReadings::of($lesson->rows['seam'], $scan->marks, $scan->length?->value, 140.0);
         self::assertSame(['allowance'], array_keys($readings));
-        $marks = array_column($lesson->rows['seam']->fields['allowance']->marks, 'at_mm');
+        $marks = array_column($lesson->rows['seam']->fields['allowance']->marks, 'atMm');
         foreach ($readings['allowance'] as $i => $value) {
             self::assertIsNumeric($marks[$i]);
             // The drift is three millimetres over the piece, even on both sides of its middle.

@@ -43,8 +43,7 @@ final readonly class SeamCheck implements Check
         $marks = [];
         foreach ($values as $i => $value) {
             if ($value !== null) {
-                $place = $field->marks[$i]['at_mm'] ?? 0;
-                $at[] = is_numeric($place) ? (float) $place : 0.0;
+                $at[] = $field->marks[$i]->atMm ?? 0.0;
                 $read[] = $value;
                 $marks[] = (string) ($i + 1);
             }
