@@ -27,7 +27,7 @@ final class LessonCard
         $sheet->page('teacher’s card');
         $y = self::head($sheet, $lesson, $address);
         $checks = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->checks as $check) {
                 $changes = implode(' / ', array_unique(array_map(fn ($c): string => $c->text, $check->changes)));
                 $checks[] = ["□ {$row->title} · {$check->title}: {$check->allows}. If not: $changes [{$check->source}]", 9.0, false];
@@ -103,7 +103,7 @@ final class LessonCard
     private static function looks(Lesson $lesson): array
     {
         $lines = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->checks as $check) {
                 $lines[] = ["□ {$check->title}: {$check->allows}", 10.0, false];
             }

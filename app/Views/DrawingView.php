@@ -30,7 +30,7 @@ final readonly class DrawingView
 
     public static function of(Lesson|Drill $lesson): ?self
     {
-        if ($lesson->pieces === []) {
+        if ($lesson->sampler->pieces === []) {
             return null;
         }
         $drawing = Drawing::of($lesson);

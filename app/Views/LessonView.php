@@ -83,7 +83,7 @@ final readonly class LessonView
             array_map(fn (Setting $s): SettingView => SettingView::of($s, $usual[$s->name] ?? null), $lesson->settings),
             $lesson->cautions, $lesson->points, $lesson->steps,
             DrawingView::of($lesson),
-            array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->rows)),
+            array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->sampler->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, WayView::of($lesson->way),
         );

@@ -28,7 +28,7 @@ final readonly class KeepPhoto
     public function __invoke(Sample $sample, string $id, ?string $row, string $bytes): SamplePhoto
     {
         $lesson = $this->shelf->lessonAt($sample->lesson, $sample->lesson_version);
-        $rows = array_keys($lesson->rows ?? []);
+        $rows = array_keys($lesson->sampler->rows ?? []);
         $row === null || in_array($row, $rows, true) || throw InputError::at('row', $row, 'The lesson has these rows: '.implode(', ', $rows).'.');
         $clean = CleanPicture::of($bytes);
 

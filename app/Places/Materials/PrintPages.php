@@ -42,7 +42,7 @@ final readonly class PrintPages
     {
         $sheet = new Sheet($format, $lesson->title);
         match ($what) {
-            'sampler' => $lesson->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
+            'sampler' => $lesson->sampler->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
             'card' => LessonCard::student($sheet, $lesson, self::address($lesson)),
             'teacher' => LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson)),
             'drills' => self::drills($sheet, $lesson),
@@ -55,7 +55,7 @@ final readonly class PrintPages
     /** @throws InputError when none of its drills is sewn */
     private static function drills(Sheet $sheet, Lesson $lesson): void
     {
-        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->pieces !== []);
+        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->sampler->pieces !== []);
         $sewn !== [] || throw InputError::at('what', 'drills', "The drills of {$lesson->title} have no rows to print; its card can be printed.");
         foreach ($sewn as $drill) {
             SamplerPages::drill($sheet, $drill);

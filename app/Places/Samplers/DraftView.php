@@ -35,7 +35,7 @@ final readonly class DraftView
             $r->id, $figures[$r->id]['stitches'] ?? 0, $figures[$r->id]['row_mm'] ?? 0.0, $figures[$r->id]['thread_mm'] ?? 0.0, $figures[$r->id]['minutes'] ?? 0.0,
             (object) array_column(array_map(fn (CheckSpec $c): array => [$c->id, $c->allows], $r->checks), 1, 0),
             array_map(fn (RowInRoom $in): RowFitView => RowFitView::of($in), $draft->room[$r->id] ?? []),
-        ), array_values($draft->lesson->rows ?? []));
+        ), array_values($draft->lesson->sampler->rows ?? []));
 
         return new self(
             $draft->lesson === null ? null : DrawingView::of($draft->lesson), $rows, array_map(DraftProblemView::of(...), $draft->problems),

@@ -73,7 +73,7 @@ final readonly class ExportBundle
         foreach ($lessons as $lesson) {
             array_push($faults, ...$lesson->faults);
             array_push($skills, ...$lesson->teaches, ...array_map(fn ($d): string => $d->skill, $lesson->drills));
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 foreach ($row->checks as $check) {
                     array_push($skills, ...$check->shows);
                 }

@@ -42,7 +42,7 @@ final readonly class LessonPrintController
     public function svg(Request $request, string $lesson): Response
     {
         $found = $this->shelf->asTaught($request->string('class')->toString())->lesson($lesson);
-        $found->pieces !== [] || throw InputError::at('lesson', $lesson, "{$found->title} has no sampler to draw.");
+        $found->sampler->pieces !== [] || throw InputError::at('lesson', $lesson, "{$found->title} has no sampler to draw.");
 
         return new Response(SamplerSvg::of($found), 200, ['Content-Type' => 'image/svg+xml', 'Content-Disposition' => "attachment; filename=\"$lesson.svg\""]);
     }

@@ -43,7 +43,7 @@ final readonly class ShowOwnPage
             return new OwnPageView(
                 $s->enrolment->student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
                 $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
-                $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->pieces !== [],
+                $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->sampler->pieces !== [],
                 $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
                 $this->show->skills($class, $s),
             );

@@ -52,7 +52,7 @@ final readonly class ScanController
         $lesson = $shelf->bundle()->lesson($body->word('lesson'));
         $lesson = $body->validated('version') === null ? $lesson : $shelf->lessonAt($lesson->id, $body->whole('version')) ?? $lesson;
         $lesson = $body->way() === null ? $lesson : $lesson->in($body->way());
-        $row = $lesson->rows[$body->word('row')] ?? throw InputError::at('row', $body->word('row'), 'The lesson has these rows: '.implode(', ', array_keys($lesson->rows)).'.');
+        $row = $lesson->sampler->rows[$body->word('row')] ?? throw InputError::at('row', $body->word('row'), 'The lesson has these rows: '.implode(', ', array_keys($lesson->sampler->rows)).'.');
         $typed = [];
         foreach (PictureReadings::of($row, $body->marks(), $body->amountOrNull('stitch_mm'), $body->amount('row_mm')) as $reading => $values) {
             $typed["{$row->id}.$reading"] = PictureReadings::typed($row->fields[$reading], $values, $body->teacher()->unit, $body->amountOrNull('stitch_u_mm'), $body->amountOrNull('edge_u_mm'));

@@ -47,7 +47,7 @@ final readonly class WorkshopController
         $lesson = $body->wordOrNull('lesson');
         $row = $body->wordOrNull('row');
         if ($lesson !== null) {
-            $rows = array_keys($shelf->bundle()->lesson($lesson)->rows);
+            $rows = array_keys($shelf->bundle()->lesson($lesson)->sampler->rows);
             $row === null || in_array($row, $rows, true) || throw InputError::at('row', $row, 'The lesson has these rows: '.implode(', ', $rows).'.');
         }
         $student = $body->wordOrNull('student');

@@ -7,9 +7,8 @@ namespace OpenSeam\Core\Course;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\OwnStitch;
-use OpenSeam\Core\Sampler\Line;
-use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\Sampler;
 
 /** A lesson with its sampler. Content: it comes from a course bundle, never from code. */
 final readonly class Lesson
@@ -20,9 +19,6 @@ final readonly class Lesson
      * @param  list<string>  $points  teaching points
      * @param  list<string>  $steps
      * @param  list<Setting>  $settings  what to set, in words
-     * @param  array<string, Piece>  $pieces
-     * @param  array<string, Row>  $rows
-     * @param  list<Line>  $lines  folds, cuts and chalk marks
      * @param  list<string>  $faults  fault ids usual here
      * @param  list<array{what: string, count: int}>  $extras  small things for one sample: zips, buttons
      * @param  list<SewNeed>  $sews  what must be sewn, and under which feet
@@ -42,9 +38,7 @@ final readonly class Lesson
         public array $cautions,
         public array $points,
         public array $steps,
-        public array $pieces,
-        public array $rows,
-        public array $lines,
+        public Sampler $sampler,
         public array $faults,
         public array $extras,
         public array $sews,
@@ -140,8 +134,8 @@ final readonly class Lesson
     /** @return list<Row> rows on which a fault is usual; none named means all */
     public function rowsWith(string $fault): array
     {
-        $named = array_values(array_filter($this->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)));
+        $named = array_values(array_filter($this->sampler->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)));
 
-        return count($named) === count($this->rows) ? [] : $named;
+        return count($named) === count($this->sampler->rows) ? [] : $named;
     }
 }

@@ -102,7 +102,7 @@ final readonly class Bundle
         foreach ($lesson->faults as $fault) {
             isset($faults[$fault]) || throw InputError::at("lessons.{$lesson->id}.faults", $fault, 'This must be the id of a fault of the bundle.');
         }
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->faults ?? [] as $fault) {
                 in_array($fault, $lesson->faults, true) || throw InputError::at("lessons.{$lesson->id}.rows.{$row->id}.faults", $fault, 'This must be one of the faults of the lesson.');
             }

@@ -18,7 +18,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Change;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
-use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\Sampler;
 use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
@@ -114,7 +114,7 @@ final class BundleReader
     private static function inOneWay(Data $data, Threads $else, Way $way, Ways $ways): Lesson
     {
         $threads = Threads::read($data, $else);
-        [$pieces, $rows, $lines] = self::sampler($data->part('sampler'), $threads);
+        $sampler = self::sampler($data->part('sampler'), $threads);
         $minutes = $data->part('minutes');
 
         return new Lesson(
@@ -130,12 +130,10 @@ final class BundleReader
             cautions: $data->texts('cautions'),
             points: $data->texts('teaching_points'),
             steps: $data->texts('steps'),
-            pieces: $pieces,
-            rows: $rows,
-            lines: $lines,
+            sampler: $sampler,
             faults: $data->texts('faults'),
             extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
-            sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $rows), $data->parts('sews')),
+            sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $sampler->rows), $data->parts('sews')),
             drills: array_map(self::drill(...), $data->parts('drills')),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
             mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
@@ -151,15 +149,11 @@ final class BundleReader
 
     private static function drill(Data $d): Drill
     {
-        return new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), ...self::sampler($d->part('sampler'), new Threads));
+        return new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), self::sampler($d->part('sampler'), new Threads));
     }
 
-    /**
-     * @return array{array<string, Piece>, array<string, Row>, list<Line>}
-     *
-     * @throws InputError when a row or a line does not belong to a piece
-     */
-    private static function sampler(Data $sampler, Threads $threads): array
+    /** @throws InputError when a row or a line does not belong to a piece */
+    private static function sampler(Data $sampler, Threads $threads): Sampler
     {
         $pieces = self::pieces($sampler);
         $rows = [];
@@ -169,10 +163,10 @@ final class BundleReader
             $rows[$row->id] = $row;
         }
 
-        return [$pieces, $rows, array_map(fn (Data $l): Line => new Line(
+        return new Sampler($pieces, $rows, array_map(fn (Data $l): Line => new Line(
             $l->text('kind'), isset($pieces[$l->text('piece')]) ? $l->text('piece') : throw InputError::at($l->path('piece'), $l->text('piece'), 'This must be the id of a piece of the sampler.'),
             RunReader::point($l, 'from'), RunReader::point($l, 'to'),
-        ), $sampler->parts('lines'))];
+        ), $sampler->parts('lines')));
     }
 
     /** @return array<string, Change> */

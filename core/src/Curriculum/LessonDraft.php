@@ -67,10 +67,10 @@ final readonly class LessonDraft
         }
         $layout = SamplerLayout::of($lesson);
         foreach ($layout->touching() as [$a, $b]) {
-            $problems[] = new DraftProblem('sampler.rows', "“{$lesson->rows[$a]->title}” and “{$lesson->rows[$b]->title}” lie on each other: they sew into one another.", $b, false);
+            $problems[] = new DraftProblem('sampler.rows', "“{$lesson->sampler->rows[$a]->title}” and “{$lesson->sampler->rows[$b]->title}” lie on each other: they sew into one another.", $b, false);
         }
 
-        return new self($lesson, $problems, array_map(fn (Row $r): array => $r->path === null || ! $lesson->machine ? [] : RowInRoom::of($r, $lesson->sews, $room), $lesson->rows), $layout);
+        return new self($lesson, $problems, array_map(fn (Row $r): array => $r->path === null || ! $lesson->machine ? [] : RowInRoom::of($r, $lesson->sews, $room), $lesson->sampler->rows), $layout);
     }
 
     /** It can be kept as it is. */

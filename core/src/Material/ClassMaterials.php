@@ -43,7 +43,7 @@ final readonly class ClassMaterials
         foreach ($lessons as $lesson) {
             $samples = (int) ceil($students * $of($lesson) - 1e-9);
             $all += $samples;
-            foreach ($lesson->pieces as $piece) {
+            foreach ($lesson->sampler->pieces as $piece) {
                 if ($piece->material === 'paper') {
                     continue;
                 }
@@ -59,8 +59,8 @@ final readonly class ClassMaterials
             }
             $sewn += $lesson->machine ? 1 : 0;
             foreach (SamplerLayout::of($lesson)->rows as $id => $row) {
-                $on = $lesson->rows[$id]->piece;
-                $threads->add($lesson->rows[$id]->threads, $on === null || $lesson->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples);
+                $on = $lesson->sampler->rows[$id]->piece;
+                $threads->add($lesson->sampler->rows[$id]->threads, $on === null || $lesson->sampler->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples);
             }
             foreach ($lesson->extras as $extra) {
                 $small[$extra['what']] = ($small[$extra['what']] ?? 0) + $extra['count'] * $samples;

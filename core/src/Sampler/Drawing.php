@@ -35,12 +35,12 @@ final readonly class Drawing
     {
         $left = [];
         $x = 0.0;
-        foreach ($drawn->pieces as $piece) {
+        foreach ($drawn->sampler->pieces as $piece) {
             $left[$piece->id] = $x;
             $x += $piece->widthMm + self::GAP_MM;
         }
 
-        return new self($drawn->pieces, $drawn->rows, $drawn->lines, $left);
+        return new self($drawn->sampler->pieces, $drawn->sampler->rows, $drawn->sampler->lines, $left);
     }
 
     public function widthMm(): float

@@ -40,7 +40,7 @@ final readonly class Grader
     public function grade(Lesson $lesson, Readings $readings, array $faults = [], array $overruled = [], ?string $drill = null, array $found = []): Grade
     {
         $checks = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->checks as $spec) {
                 [$check, $field] = self::aimed($row, $spec, $readings);
                 $checks[] = new GradedCheck($row, $spec, $this->judge($check, $field, $readings->of($row, $row->fields[$spec->of])), $overruled["{$row->id}.{$spec->id}"] ?? null);

@@ -69,7 +69,7 @@ final readonly class Readings
     public static function fields(Lesson $lesson): array
     {
         $fields = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->fields as $field) {
                 $fields["{$row->id}.{$field->id}"] = $field;
             }

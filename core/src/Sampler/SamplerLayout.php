@@ -39,7 +39,7 @@ final readonly class SamplerLayout
     {
         $rows = [];
         $points = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             if ($row->path === null || $row->piece === null) {
                 continue;
             }
@@ -47,7 +47,7 @@ final readonly class SamplerLayout
             // Turns at corners cost time; a smooth curve has none.
             $turns = $row->path->smooth ? 0 : count($row->path->corners) - 2;
             $back = 2 * $row->backStitches;
-            $layers = $lesson->pieces[$row->piece]->layers;
+            $layers = $lesson->sampler->pieces[$row->piece]->layers;
             $row->stitch->kind->generator === 'button' || $points[$row->piece][$row->id] = $at;
             $rows[$row->id] = [
                 'stitches' => count($at) - 1 + $back,

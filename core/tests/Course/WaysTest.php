@@ -52,20 +52,20 @@ final class WaysTest extends TestCase
         $usual = Fixtures::bundle()->lesson('buttonhole');
         $hand = $usual->in(new Way(['by-hand']));
         self::assertSame(['buttonhole-by-hand'], self::stitches('buttonhole', 'by-hand'));
-        self::assertSame(['buttonhole', 'buttonhole-by-hand'], [$usual->rows['sewn']->stitch->kind->id, $hand->rows['sewn']->stitch->kind->id]);
+        self::assertSame(['buttonhole', 'buttonhole-by-hand'], [$usual->sampler->rows['sewn']->stitch->kind->id, $hand->sampler->rows['sewn']->stitch->kind->id]);
         self::assertSame([20.0, 30.0], [$usual->minutes->sew, $hand->minutes->sew]);
         self::assertNotContains('Lever fully down and pushed back before each one.', $hand->cautions);
         self::assertContains('Needle out of the cloth, at its highest, before width, length or position is turned.', $hand->cautions);
         self::assertNotContains('bh-no-start', $hand->faults, 'by hand there is no lever');
         self::assertSame([['multi-step-zigzag'], ['button-zigzag'], ['straight', 'straight']], [self::stitches('elastic', 'multi-step'), self::stitches('sew-a-button', 'length-0'), self::stitches('zip', 'move-the-needle')]);
         self::assertSame([-2.0, 2.0], array_map(fn (SewNeed $n): float => $n->setup->stitch->positionMm, Fixtures::bundle()->lesson('zip')->in(new Way(['move-the-needle']))->sews));
-        self::assertSame([3.0, 3.0], [Fixtures::bundle()->lesson('satin-bar')->in(new Way(['narrow']))->rows['bar-1']->stitch->widthMm, (float) self::target('satin-bar', 'narrow')]);
-        self::assertSame(['row', 'row-2'], array_keys(Fixtures::bundle()->lesson('gathers')->in(new Way(['two-rows']))->rows));
+        self::assertSame([3.0, 3.0], [Fixtures::bundle()->lesson('satin-bar')->in(new Way(['narrow']))->sampler->rows['bar-1']->stitch->widthMm, (float) self::target('satin-bar', 'narrow')]);
+        self::assertSame(['row', 'row-2'], array_keys(Fixtures::bundle()->lesson('gathers')->in(new Way(['two-rows']))->sampler->rows));
     }
 
     private static function target(string $lesson, string $school): string
     {
-        $allows = Fixtures::bundle()->lesson($lesson)->in(new Way([$school]))->rows['bar-1']->checks[2]->allows;
+        $allows = Fixtures::bundle()->lesson($lesson)->in(new Way([$school]))->sampler->rows['bar-1']->checks[2]->allows;
 
         return explode(' ', $allows)[0];
     }
@@ -75,7 +75,7 @@ final class WaysTest extends TestCase
         $seam = Fixtures::bundle()->lesson('first-seam');
         $both = $seam->in(new Way(['by-hand-first', 'long-ends']));
         self::assertSame(['long-ends', 'by-hand-first'], $both->way->schools, 'in the order of the settings');
-        self::assertSame(4, $both->rows['seam']->backStitches);
+        self::assertSame(4, $both->sampler->rows['seam']->backStitches);
         self::assertSame($both, $seam->in(new Way(['long-ends']))->in(new Way(['long-ends', 'by-hand-first'])), 'read once');
         self::assertSame($seam, $both->in(new Way), 'and back');
         self::assertSame($seam, $seam->in(new Way(['pedal-at-once'])), 'the usual school is no other way');
@@ -154,30 +154,30 @@ final class WaysTest extends TestCase
         $fit = LessonRoom::of($lesson, $room);
         self::assertSame([['free', 'fixed'], $lesson], [$fit->machines, $fit->on('free')]);
         $own = $fit->on('fixed') ?? self::fail('It is refused.');
-        self::assertSame(['own-1', 'own-2', 'own-3', 'looking'], array_keys($own->rows));
-        self::assertSame('Mark II: 3.5 × 2', $own->rows['own-2']->title);
-        self::assertSame([12.0, 18.5, 25.0], array_map(fn (Row $r): float => (float) $r->run?->allowanceMm(), array_values(array_slice($own->rows, 0, 3))));
-        self::assertSame('3.5 mm ±0.3; ±0.6 near', $own->rows['own-2']->checks[0]->allows);
-        self::assertCount(2, $own->rows['looking']->fields['spacing']->marks);
+        self::assertSame(['own-1', 'own-2', 'own-3', 'looking'], array_keys($own->sampler->rows));
+        self::assertSame('Mark II: 3.5 × 2', $own->sampler->rows['own-2']->title);
+        self::assertSame([12.0, 18.5, 25.0], array_map(fn (Row $r): float => (float) $r->run?->allowanceMm(), array_values(array_slice($own->sampler->rows, 0, 3))));
+        self::assertSame('3.5 mm ±0.3; ±0.6 near', $own->sampler->rows['own-2']->checks[0]->allows);
+        self::assertCount(2, $own->sampler->rows['looking']->fields['spacing']->marks);
         self::assertSame('Before each row: needle out, the next mark, one turn of the hand wheel.', $own->steps[1]);
         self::assertSame([2.0, 3.5, 5.0], array_map(fn (SewNeed $n): float => $n->setup->stitch->widthMm, $own->sews));
         // One zigzag alone has no row beside it.
         $one = $lesson->on(Made::machine(['fixed_zigzags' => [['width_mm' => 4, 'length_mm' => 2, 'name' => '']]]));
-        self::assertSame(['foot-edge', 'dial'], array_keys($one->rows['looking']->fields));
-        self::assertSame(['dial'], array_map(fn ($c): string => $c->id, $one->rows['looking']->checks));
-        self::assertSame('Mark 1: 4 × 2', $one->rows['own-1']->title);
+        self::assertSame(['foot-edge', 'dial'], array_keys($one->sampler->rows['looking']->fields));
+        self::assertSame(['dial'], array_map(fn ($c): string => $c->id, $one->sampler->rows['looking']->checks));
+        self::assertSame('Mark 1: 4 × 2', $one->sampler->rows['own-1']->title);
     }
 
     public function test_every_stitch_is_made_from_the_machines_own_list(): void
     {
         $machine = Made::machine(['stitch_names' => ['zigzag' => '2', 'blind-hem' => '10', 'straight' => '1', 'overcast' => '9', 'button' => '11', 'buttonhole' => '12', 'honeycomb' => '']]);
         $own = Fixtures::bundle()->lesson('every-stitch')->on($machine);
-        self::assertSame(['1: Straight 2.5', '2: Zigzag 3.5 × 2', '9: Overcast 5 × 2', '10: Blind hem, woven 3 × 2', '5: Honeycomb 5 × 1.5', 'All rows'], array_values(array_map(fn (Row $r): string => $r->title, $own->rows)));
-        self::assertSame('9, Overcast foot', $own->rows['own-3']->guide);
-        self::assertSame(5.0, $own->rows['rows']->fields['sewn']->max);
-        self::assertSame('5 of 5; 4 near', $own->rows['rows']->checks[0]->allows);
-        foreach ($own->rows as $row) {
-            self::assertTrue($row->path === null || (float) $row->run?->allowanceMm() < $own->pieces['strip']->widthMm, "$row->title lies on the strip");
+        self::assertSame(['1: Straight 2.5', '2: Zigzag 3.5 × 2', '9: Overcast 5 × 2', '10: Blind hem, woven 3 × 2', '5: Honeycomb 5 × 1.5', 'All rows'], array_values(array_map(fn (Row $r): string => $r->title, $own->sampler->rows)));
+        self::assertSame('9, Overcast foot', $own->sampler->rows['own-3']->guide);
+        self::assertSame(5.0, $own->sampler->rows['rows']->fields['sewn']->max);
+        self::assertSame('5 of 5; 4 near', $own->sampler->rows['rows']->checks[0]->allows);
+        foreach ($own->sampler->rows as $row) {
+            self::assertTrue($row->path === null || (float) $row->run?->allowanceMm() < $own->sampler->pieces['strip']->widthMm, "$row->title lies on the strip");
         }
         // A straight-only machine has a list too.
         $straight = Made::machine(['drive' => 'straight-only', 'widest_swing_mm' => 0, 'stitch_names' => ['straight' => 'A']]);

@@ -63,7 +63,7 @@ final class BundleMergeTest extends TestCase
         ], $change->places);
         $after = BundleReader::read($merge->json);
         self::assertCount(47, $after->lessons);
-        self::assertSame(12.7, $after->lesson('first-seam')->rows['seam']->run?->allowanceMm());
+        self::assertSame(12.7, $after->lesson('first-seam')->sampler->rows['seam']->run?->allowanceMm());
         self::assertSame(array_keys(Fixtures::bundle()->lessons), array_keys($after->lessons), 'every lesson stays where it stood');
     }
 
@@ -80,8 +80,8 @@ final class BundleMergeTest extends TestCase
         self::assertSame([true, true, true], array_map(fn (BundleChange $c): bool => $c->isNew, $merge->changes));
         $after = BundleReader::read($merge->json);
         self::assertSame(['first-seam'], $after->needs('french-seam', $after->courses['fine']['lessons']));
-        self::assertSame('green', $after->lesson('french-seam')->rows['seam']->threads->top, 'the colours of its own bundle come with it');
-        self::assertSame('dark blue', $after->lesson('first-seam')->rows['seam']->threads->top);
+        self::assertSame('green', $after->lesson('french-seam')->sampler->rows['seam']->threads->top, 'the colours of its own bundle come with it');
+        self::assertSame('dark blue', $after->lesson('first-seam')->sampler->rows['seam']->threads->top);
         // Laid over the result once more, it changes nothing.
         self::assertSame([], BundleMerge::of($merge->json, self::bundle([$lesson + ['threads' => ['top' => 'green', 'bobbin' => 'white']]]))->changes);
     }

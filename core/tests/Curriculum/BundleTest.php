@@ -83,13 +83,13 @@ final class BundleTest extends TestCase
         foreach (Fixtures::bundle()->lessons as $lesson) {
             $feet = array_merge([], ...array_map(fn ($n): array => $n->feet, $lesson->sews));
             foreach ($lesson->drills as $drill) {
-                if ($drill->rows === []) {
+                if ($drill->sampler->rows === []) {
                     continue;
                 }
                 $sewn[$drill->skill] = true;
-                self::assertLessThanOrEqual(2, count(array_unique(array_map(fn (Row $r): string => $r->stitch->kind->id, $drill->rows))), "{$lesson->id} {$drill->id}");
+                self::assertLessThanOrEqual(2, count(array_unique(array_map(fn (Row $r): string => $r->stitch->kind->id, $drill->sampler->rows))), "{$lesson->id} {$drill->id}");
                 $minutes = 0.0;
-                foreach ($drill->rows as $row) {
+                foreach ($drill->sampler->rows as $row) {
                     self::assertNotSame([], array_intersect($feet, $row->stitch->kind->feet), "{$lesson->id} {$drill->id} {$row->stitch->kind->id}");
                     $minutes += SewingTime::minutes((int) (($row->path?->lengthMm() ?? 0.0) / max(0.3, $row->stitch->lengthMm)), 800.0, SewingTime::BEGINNER_PACE, 0) - 0.5;
                 }
@@ -111,7 +111,7 @@ final class BundleTest extends TestCase
         self::assertSame([], $on('mend', 'puckered'), 'on every row');
         foreach (Fixtures::bundle()->lessons as $lesson) {
             foreach ($lesson->faults as $fault) {
-                self::assertNotSame([], array_filter($lesson->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)), "{$lesson->id} $fault stands at no row");
+                self::assertNotSame([], array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->faults === null || in_array($fault, $r->faults, true)), "{$lesson->id} $fault stands at no row");
             }
         }
         $json = self::json();
@@ -125,7 +125,7 @@ final class BundleTest extends TestCase
     {
         foreach (Fixtures::bundle()->lessons as $lesson) {
             $feet = array_merge([], ...array_map(fn ($n): array => $n->feet, $lesson->sews));
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 if ($row->path !== null && $lesson->machine) {
                     self::assertNotSame([], array_intersect($feet, $row->stitch->kind->feet), "{$lesson->id} {$row->id}: ".implode(', ', $row->stitch->kind->feet));
                 }
@@ -139,7 +139,7 @@ final class BundleTest extends TestCase
         foreach (Fixtures::bundle()->lessons as $lesson) {
             foreach ($lesson->teaches as $skill) {
                 $shown = 0;
-                foreach ($lesson->rows as $row) {
+                foreach ($lesson->sampler->rows as $row) {
                     foreach ($row->checks as $check) {
                         $shown += in_array($skill, $check->shows, true) ? 1 : 0;
                         self::assertNotSame('', $check->source);
@@ -154,7 +154,7 @@ final class BundleTest extends TestCase
     public function test_every_check_that_can_miss_says_what_to_change(): void
     {
         foreach (Fixtures::bundle()->lessons as $lesson) {
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 foreach ($row->checks as $check) {
                     self::assertNotSame([], $check->changes, "{$lesson->id} {$row->id} {$check->id}");
                 }

@@ -62,7 +62,7 @@ final class LessonDraftTest extends TestCase
         $json['sampler']['rows'][2]['path']['distance_mm'] = 91;
         $draft = LessonDraft::read($json, Fixtures::bundle(), self::room());
         self::assertSame([['closer', true, 'sampler.rows[2].path.run']], array_map(fn (DraftProblem $p): array => [$p->row, $p->stops, $p->place], $draft->problems));
-        self::assertSame(['average', 'longer', 'narrower', 'narrow', 'looking'], array_keys($draft->lesson->rows ?? []));
+        self::assertSame(['average', 'longer', 'narrower', 'narrow', 'looking'], array_keys($draft->lesson->sampler->rows ?? []));
         $this->expectException(InputError::class);
         $draft->mustFit();
     }
@@ -143,7 +143,7 @@ final class LessonDraftTest extends TestCase
         $draft = LessonDraft::read(LessonDraft::withNeeds($json, $json), Fixtures::bundle(), self::room());
         self::assertSame([], array_filter($draft->problems, fn (DraftProblem $p): bool => $p->stops), $stitch);
         self::assertNotNull($draft->lesson);
-        foreach ($draft->lesson->rows as $r) {
+        foreach ($draft->lesson->sampler->rows as $r) {
             self::assertGreaterThanOrEqual(2, count($r->checks));
             foreach ($r->checks as $check) {
                 self::assertNotSame('', $check->allows);
@@ -185,7 +185,7 @@ final class LessonDraftTest extends TestCase
                 }
             }
             unset($row, $check);
-            foreach (BundleReader::lesson(Data::of($json))->rows as $row) {
+            foreach (BundleReader::lesson(Data::of($json))->sampler->rows as $row) {
                 foreach ($row->checks as $check) {
                     $said["$id.{$row->id}.{$check->id}"] = $check->allows;
                 }

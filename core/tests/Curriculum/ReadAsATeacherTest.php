@@ -86,7 +86,7 @@ final class ReadAsATeacherTest extends TestCase
 
     public function test_nothing_but_the_tension_changes_in_two_faces_and_the_fix_names_the_way(): void
     {
-        $rows = Fixtures::bundle()->lesson('two-faces')->rows;
+        $rows = Fixtures::bundle()->lesson('two-faces')->sampler->rows;
         self::assertSame([['straight', 2.5]], array_values(array_unique(array_map(fn ($r): array => [$r->stitch->kind->id, $r->stitch->lengthMm], $rows), SORT_REGULAR)));
         foreach ([[0, null], [2, 'one notch up'], [3, 'one notch down']] as [$option, $fix]) {
             $check = array_values(array_filter(self::grade('two-faces', ['corrected.faces' => [$option]])->checks, fn ($c): bool => $c->spec->id === 'faces'))[0];
@@ -143,7 +143,7 @@ final class ReadAsATeacherTest extends TestCase
     public function test_pins_are_checked_wherever_a_seam_is_pinned(): void
     {
         foreach (['first-seam', 'curve-and-corner', 'zip', 'trims-and-easing', 'make-it-up'] as $id) {
-            $shows = array_merge([], ...array_map(fn ($r): array => array_merge([], ...array_map(fn ($c): array => $c->shows, $r->checks)), array_values(Fixtures::bundle()->lesson($id)->rows)));
+            $shows = array_merge([], ...array_map(fn ($r): array => array_merge([], ...array_map(fn ($c): array => $c->shows, $r->checks)), array_values(Fixtures::bundle()->lesson($id)->sampler->rows)));
             self::assertContains('take-pins', $shows, $id);
         }
     }
@@ -151,7 +151,7 @@ final class ReadAsATeacherTest extends TestCase
     public function test_one_quarter_seam_has_one_length(): void
     {
         $lesson = Fixtures::bundle()->lesson('quarter-seam');
-        self::assertSame([2.5, 2.5], [$lesson->rows['seam']->stitch->lengthMm, $lesson->sews[0]->setup->stitch->lengthMm]);
+        self::assertSame([2.5, 2.5], [$lesson->sampler->rows['seam']->stitch->lengthMm, $lesson->sews[0]->setup->stitch->lengthMm]);
         self::assertStringContainsString('2.5', $lesson->settings[0]->value);
     }
 

@@ -36,7 +36,7 @@ final class TaughtIsMetTest extends TestCase
                 $lesson = $usual->in($way);
                 foreach (LessonWays::lay($json, $way)['sampler']['rows'] as $row) {
                     foreach ($row['checks'] as $check) {
-                        yield "$usual->id.{$row['id']}.{$check['id']} $at" => [$lesson, $row['id'], $check, $lesson->rows[$row['id']]->fields[$check['of']]];
+                        yield "$usual->id.{$row['id']}.{$check['id']} $at" => [$lesson, $row['id'], $check, $lesson->sampler->rows[$row['id']]->fields[$check['of']]];
                     }
                 }
             }
@@ -122,7 +122,7 @@ final class TaughtIsMetTest extends TestCase
     public function test_a_start_too_near_the_edge_is_told_to_go_further_in(): void
     {
         $seam = Fixtures::bundle()->lesson('first-seam');
-        $field = $seam->rows['seam']->fields['start-in'];
+        $field = $seam->sampler->rows['seam']->fields['start-in'];
         self::assertSame('Set the needle down 3 to 5 mm in from the edge.', self::judged($seam, 'seam', 'start', $field, [1.0])->change()?->text);
         self::assertSame('Set the needle down nearer the edge: 3 to 5 mm in.', self::judged($seam, 'seam', 'start', $field, [12.0])->change()?->text);
     }

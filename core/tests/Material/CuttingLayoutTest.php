@@ -140,7 +140,7 @@ final class CuttingLayoutTest extends TestCase
     {
         $pieces = [];
         foreach (Fixtures::bundle()->courses['stitches-first']['lessons'] as $id) {
-            foreach (Fixtures::bundle()->lesson($id)->pieces as $p) {
+            foreach (Fixtures::bundle()->lesson($id)->sampler->pieces as $p) {
                 if ($p->material === 'cloth') {
                     array_push($pieces, ...array_fill(0, 10 * $p->layers, new ClothPiece("$id {$p->id}", $p->widthMm, $p->heightMm, false)));
                 }

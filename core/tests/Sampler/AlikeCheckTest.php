@@ -78,8 +78,8 @@ final class AlikeCheckTest extends TestCase
     public function test_a_magnifier_settles_what_a_ruler_cannot(): void
     {
         $lesson = Fixtures::bundle()->lesson('zigzag-ladder');
-        $field = $lesson->rows['average']->fields['width'];
-        $check = $lesson->rows['average']->checks[0]->check;
+        $field = $lesson->sampler->rows['average']->fields['width'];
+        $check = $lesson->sampler->rows['average']->checks[0]->check;
         self::assertSame(0.2, $field->limitMm);
         self::assertSame('met', $check->judge($field, [3.6], Words::in())?->judgement->verdict->value);
         $ruler = new Field('width', 'Width', FieldKind::Length, 0, 10, 0.5);

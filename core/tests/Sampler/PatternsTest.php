@@ -138,7 +138,7 @@ final class PatternsTest extends TestCase
     {
         $said = [];
         foreach (Fixtures::bundle()->lessons as $lesson) {
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 foreach ($row->checks as $spec) {
                     $field = $row->fields[$spec->of];
                     for ($value = max(0.0, $field->min); $value <= min($field->max, 120.0); $value += 0.1) {

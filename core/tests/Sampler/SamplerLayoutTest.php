@@ -17,7 +17,7 @@ final class SamplerLayoutTest extends TestCase
     public function test_figures_of_a_row_by_hand(): void
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');
-        $path = $lesson->rows['seam']->path;
+        $path = $lesson->sampler->rows['seam']->path;
         self::assertNotNull($path);
         $row = SamplerLayout::of($lesson)->rows['seam'];
         $stitches = (int) round($path->lengthMm() / 2.5);

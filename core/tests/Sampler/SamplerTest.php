@@ -162,7 +162,7 @@ final class SamplerTest extends TestCase
             }
             // Every reading at marks has its place for the ruler.
             $marked = 0;
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 $marked += $row->piece === null ? 0 : array_sum(array_map(fn ($f): int => count($f->marks), $row->fields));
             }
             self::assertCount($marked, $drawing->marks(), $lesson->id);

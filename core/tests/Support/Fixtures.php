@@ -55,7 +55,7 @@ final class Fixtures
     public static function good(Lesson $lesson): array
     {
         $values = [];
-        foreach ($lesson->rows as $row) {
+        foreach ($lesson->sampler->rows as $row) {
             foreach ($row->fields as $field) {
                 $values["{$row->id}.{$field->id}"] = self::goodValues($lesson, $row, $field);
             }

@@ -38,7 +38,7 @@ final class ReadBack
         $dice = new Dice($seed);
         $found = [];
         foreach (Fixtures::bundle()->lessons as $lesson) {
-            foreach ($lesson->rows as $row) {
+            foreach ($lesson->sampler->rows as $row) {
                 foreach (self::checks($lesson->id, $row->id) as $check) {
                     $field = $row->fields[is_string($check['of'] ?? null) ? $check['of'] : ''] ?? null;
                     if ($field !== null && in_array($field->kind, [FieldKind::Length, FieldKind::Lengths], true) && $check['kind'] !== 'spread') {
