@@ -12,7 +12,7 @@ final class SamplerSvg
 {
     public static function of(Lesson $lesson): string
     {
-        $drawing = Drawing::of($lesson);
+        $drawing = Drawing::of($lesson->sampler);
         $n = fn (float $v): string => rtrim(rtrim(number_format($v, 3, '.', ''), '0'), '.');
         [$width, $height] = [$n($drawing->widthMm()), $n($drawing->heightMm())];
         $body = '';

@@ -6,10 +6,10 @@ namespace App\Records;
 
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Grading\Comparison;
+use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\NextLesson\Advice;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Comparison;
-use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Sampler\Readings;
 
 /** A sample as typed, judged, and the advice that follows. */

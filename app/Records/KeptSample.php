@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Sample;
+use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Sampler\Readings;
 
 /** A stored sample together with what the core says of it. */

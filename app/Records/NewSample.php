@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use OpenSeam\Core\Course\Way;
-use OpenSeam\Core\Sampler\Overruling;
+use OpenSeam\Core\Grading\Overruling;
 
 /** A sample as it was sent. */
 final readonly class NewSample

@@ -11,9 +11,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Fault\Cause;
+use OpenSeam\Core\Grading\Grader;
+use OpenSeam\Core\Grading\Overruling;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Grader;
-use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
@@ -59,7 +59,7 @@ final readonly class StudentRecords
         $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value', 'limit_mm')->whereIn('sample_id', $ids)->toBase());
         $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
         $found = $this->cases->found($ids);
-        $grader = new Grader($this->shelf->bundle(), $words);
+        $grader = new Grader($this->shelf->bundle()->skills, $this->shelf->bundle()->faults, $words);
         $records = array_fill_keys($students, []);
         foreach ($samples as $sample) {
             $lesson = $this->shelf->sewn($sample);
@@ -103,7 +103,7 @@ final readonly class StudentRecords
      */
     private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, array $chain, array $found, Grader $grader, Words $words): KeptSample
     {
-        $fields = Readings::fields($lesson);
+        $fields = $lesson->sampler->fields();
         $values = $limits = [];
         foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
             $field = is_string($reading) ? $fields[$reading] ?? null : null;

@@ -33,7 +33,7 @@ final readonly class DrawingView
         if ($lesson->sampler->pieces === []) {
             return null;
         }
-        $drawing = Drawing::of($lesson);
+        $drawing = Drawing::of($lesson->sampler);
 
         return new self(
             $drawing->widthMm(), $drawing->heightMm(),

@@ -8,10 +8,10 @@ use App\Records\JudgedSample;
 use App\Records\RoomBook;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Grading\Comparison;
+use OpenSeam\Core\Grading\GradedCheck;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\Sampler\Comparison;
 use OpenSeam\Core\Sampler\Drawing;
-use OpenSeam\Core\Sampler\GradedCheck;
 use OpenSeam\Core\Sampler\Readings;
 
 /** A sample judged, and what comes next. */
@@ -36,7 +36,7 @@ final readonly class JudgedView
 
     public static function of(JudgedSample $judged, Bundle $bundle, RoomBook $room): self
     {
-        $rows = fn (?Readings $of): array => $of === null ? [] : array_map(fn (array $r): MeasuredRowView => new MeasuredRowView(...$r), Drawing::of($judged->lesson)->measured($of));
+        $rows = fn (?Readings $of): array => $of === null ? [] : array_map(fn (array $r): MeasuredRowView => new MeasuredRowView(...$r), Drawing::of($judged->lesson->sampler)->measured($of));
 
         return new self(
             $judged->grade->verdict()?->value, $judged->grade->complete(),

@@ -70,7 +70,7 @@ final readonly class LessonView
     {
         $named = fn (string $id): NamedView => new NamedView($id, $bundle->skills->get($id)->title);
 
-        $figures = SamplerLayout::of($lesson)->rows;
+        $figures = SamplerLayout::of($lesson->sampler)->rows;
         $usual = array_column($lesson->in(new Way)->settings, null, 'name');
 
         return new self(

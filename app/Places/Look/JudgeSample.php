@@ -17,14 +17,14 @@ use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Grading\Comparison;
+use OpenSeam\Core\Grading\Grade;
+use OpenSeam\Core\Grading\GradedCheck;
+use OpenSeam\Core\Grading\Grader;
+use OpenSeam\Core\Grading\Overruling;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Comparison;
-use OpenSeam\Core\Sampler\Grade;
-use OpenSeam\Core\Sampler\GradedCheck;
-use OpenSeam\Core\Sampler\Grader;
-use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
@@ -66,8 +66,8 @@ final readonly class JudgeSample
         $corrects !== [] || self::checkDrill($lesson, $drill);
         // A search for a cause may have begun while the sample was still in hand.
         $found = array_merge([], ...array_values($this->cases->found([...$corrects, $id])));
-        $readings = Readings::typed($lesson, $typed, $unit);
-        $grade = (new Grader($this->shelf->bundle(), $words))->grade($lesson, $readings, $faults, $overruled, $drill, $found);
+        $readings = Readings::typed($lesson->sampler, $typed, $unit);
+        $grade = (new Grader($this->shelf->bundle()->skills, $this->shelf->bundle()->faults, $words))->grade($lesson, $readings, $faults, $overruled, $drill, $found);
         self::checkOverruled($grade, $overruled);
         // Kept to the millisecond, so that what is worked out now and what a rebuild finds are the same.
         $now = Clock::now()->floor('millisecond');

@@ -8,7 +8,7 @@ use App\Http\Body;
 use App\Http\SaysWay;
 use App\Views\WayView;
 use OpenApi\Attributes as OA;
-use OpenSeam\Core\Sampler\Overruling;
+use OpenSeam\Core\Grading\Overruling;
 
 #[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
     new OA\Property(property: 'id', type: 'string', nullable: true, description: 'that it will be kept by: what was found to be behind its faults counts'),

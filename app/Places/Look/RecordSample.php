@@ -20,9 +20,9 @@ use App\Records\Standings;
 use App\Support\Conflict;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use OpenSeam\Core\Grading\Overruling;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Overruling;
 
 /**
  * Keeps a sample: readings, faults and settings as they are, the standings that

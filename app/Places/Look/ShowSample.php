@@ -16,7 +16,7 @@ use App\Views\JudgedView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Fault\Fault;
-use OpenSeam\Core\Sampler\GradedCheck;
+use OpenSeam\Core\Grading\GradedCheck;
 use OpenSeam\Core\Words;
 
 /** One kept sample with its corrections and everything that was said of it. */

@@ -15,7 +15,7 @@ use App\Printing\Sheet;
 use App\Records\KeptSample;
 use App\Records\StudentRecords;
 use App\Views\StudentViews;
-use OpenSeam\Core\Sampler\GradedCheck;
+use OpenSeam\Core\Grading\GradedCheck;
 use OpenSeam\Core\Words;
 
 /** Everything that is kept of one student, for them to take: as data, and to read. */

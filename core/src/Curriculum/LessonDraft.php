@@ -65,7 +65,7 @@ final readonly class LessonDraft
 
             return new self($lesson ?? null, $problems, [], null);
         }
-        $layout = SamplerLayout::of($lesson);
+        $layout = SamplerLayout::of($lesson->sampler);
         foreach ($layout->touching() as [$a, $b]) {
             $problems[] = new DraftProblem('sampler.rows', "“{$lesson->sampler->rows[$a]->title}” and “{$lesson->sampler->rows[$b]->title}” lie on each other: they sew into one another.", $b, false);
         }

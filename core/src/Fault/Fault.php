@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Fault;
 
-use OpenSeam\Core\Sampler\Change;
-
 /** Something seen on a sample that is not right. */
 final readonly class Fault
 {

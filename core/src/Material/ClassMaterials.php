@@ -58,7 +58,7 @@ final readonly class ClassMaterials
                 }
             }
             $sewn += $lesson->machine ? 1 : 0;
-            foreach (SamplerLayout::of($lesson)->rows as $id => $row) {
+            foreach (SamplerLayout::of($lesson->sampler)->rows as $id => $row) {
                 $on = $lesson->sampler->rows[$id]->piece;
                 $threads->add($lesson->sampler->rows[$id]->threads, $on === null || $lesson->sampler->pieces[$on]->material === 'paper' ? 0.0 : $row['thread_mm'] * $samples);
             }

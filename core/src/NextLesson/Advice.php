@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\NextLesson;
 
 use OpenSeam\Core\Course\Drill;
-use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Fault\Change;
 
 /** The next lesson for one student, and why. */
 final readonly class Advice

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\NextLesson;
 
+use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\Sampler\Change;
 
 /** One thing a sample showed: a check's result or a fault seen. */
 final readonly class Finding

@@ -6,7 +6,7 @@ namespace OpenSeam\Core\NextLesson;
 
 use DateTimeImmutable;
 use OpenSeam\Core\Course\Drill;
-use OpenSeam\Core\Sampler\Change;
+use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\StandingBook;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace OpenSeam\Core\NextLesson;
 
 use DateTimeImmutable;
+use OpenSeam\Core\Fault\Change;
+use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\Sampler\Change;
-use OpenSeam\Core\Sampler\Grade;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Words;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Sampler\Check\Check;
 
 /** A check as a lesson states it: what it judges, which skills it shows, what to change when it is not met. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
-use OpenSeam\Core\Course\Drill;
-use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\RowStitches;
 use OpenSeam\Core\Stitch\StitchSettings;
@@ -30,17 +28,16 @@ final readonly class Drawing
      */
     private function __construct(private array $pieces, private array $rows, private array $lines, private array $left) {}
 
-    /** Of a lesson, or of the short rows of a drill. */
-    public static function of(Lesson|Drill $drawn): self
+    public static function of(Sampler $sampler): self
     {
         $left = [];
         $x = 0.0;
-        foreach ($drawn->sampler->pieces as $piece) {
+        foreach ($sampler->pieces as $piece) {
             $left[$piece->id] = $x;
             $x += $piece->widthMm + self::GAP_MM;
         }
 
-        return new self($drawn->sampler->pieces, $drawn->sampler->rows, $drawn->sampler->lines, $left);
+        return new self($sampler->pieces, $sampler->rows, $sampler->lines, $left);
     }
 
     public function widthMm(): float

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
-use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
@@ -32,20 +31,20 @@ final readonly class Readings
     }
 
     /**
-     * Reads what was typed against what the lesson asks for.
+     * Reads what was typed against what the sampler asks for.
      *
      * @param  array<array-key, mixed>  $typed  lists of texts, numbers, true/false or null by "row.reading"
      * @param  Unit  $unit  of lengths typed without a unit
      *
      * @throws InputError for an unknown reading, too many values, something unreadable or out of range
      */
-    public static function typed(Lesson $lesson, array $typed, Unit $unit): self
+    public static function typed(Sampler $sampler, array $typed, Unit $unit): self
     {
-        $known = self::fields($lesson);
+        $known = $sampler->fields();
         $values = $limits = [];
         foreach ($typed as $key => $list) {
             $key = (string) $key;
-            $field = $known[$key] ?? throw InputError::at("readings.$key", $key, sprintf('%s has no such reading. It has: %s.', $lesson->title, implode(', ', array_keys($known))));
+            $field = $known[$key] ?? throw InputError::at("readings.$key", $key, sprintf('This sampler has no such reading. It has: %s.', implode(', ', array_keys($known))));
             if (! is_array($list) || ! array_is_list($list)) {
                 throw InputError::at("readings.$key", $list, 'A reading is a list of values, also when there is only one.');
             }
@@ -63,19 +62,6 @@ final readonly class Readings
         }
 
         return new self($values, $limits);
-    }
-
-    /** @return array<string, Field> by "row.reading" */
-    public static function fields(Lesson $lesson): array
-    {
-        $fields = [];
-        foreach ($lesson->sampler->rows as $row) {
-            foreach ($row->fields as $field) {
-                $fields["{$row->id}.{$field->id}"] = $field;
-            }
-        }
-
-        return $fields;
     }
 
     /** The reading as closely as it was read. */
@@ -96,10 +82,10 @@ final readonly class Readings
      *
      * @return array<string, list<string>> by "row.reading"; an empty text is not read yet
      */
-    public function written(Lesson $lesson, Unit $unit): array
+    public function written(Sampler $sampler, Unit $unit): array
     {
         $written = [];
-        foreach (array_intersect_key(self::fields($lesson), $this->values) as $key => $field) {
+        foreach (array_intersect_key($sampler->fields(), $this->values) as $key => $field) {
             foreach ($this->values[$key] as $i => $value) {
                 $written[$key][] = match (true) {
                     $value === null => '',

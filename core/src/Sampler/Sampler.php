@@ -14,6 +14,19 @@ final readonly class Sampler
      */
     public function __construct(public array $pieces = [], public array $rows = [], public array $lines = []) {}
 
+    /** @return array<string, Field> what is read of it, by "row.reading" */
+    public function fields(): array
+    {
+        $fields = [];
+        foreach ($this->rows as $row) {
+            foreach ($row->fields as $field) {
+                $fields["{$row->id}.{$field->id}"] = $field;
+            }
+        }
+
+        return $fields;
+    }
+
     /** There is something to cut and to print. */
     public function isSewn(): bool
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
-use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Stitch\NeedlePoints;
 use OpenSeam\Core\Stitch\RowStitches;
 use OpenSeam\Core\Stitch\SewingTime;
@@ -35,11 +34,11 @@ final readonly class SamplerLayout
      */
     private function __construct(public array $rows, private array $points) {}
 
-    public static function of(Lesson $lesson): self
+    public static function of(Sampler $sampler): self
     {
         $rows = [];
         $points = [];
-        foreach ($lesson->sampler->rows as $row) {
+        foreach ($sampler->rows as $row) {
             if ($row->path === null || $row->piece === null) {
                 continue;
             }
@@ -47,7 +46,7 @@ final readonly class SamplerLayout
             // Turns at corners cost time; a smooth curve has none.
             $turns = $row->path->smooth ? 0 : count($row->path->corners) - 2;
             $back = 2 * $row->backStitches;
-            $layers = $lesson->sampler->pieces[$row->piece]->layers;
+            $layers = $sampler->pieces[$row->piece]->layers;
             $row->stitch->kind->generator === 'button' || $points[$row->piece][$row->id] = $at;
             $rows[$row->id] = [
                 'stitches' => count($at) - 1 + $back,

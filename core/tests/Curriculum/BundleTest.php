@@ -94,7 +94,7 @@ final class BundleTest extends TestCase
                     $minutes += SewingTime::minutes((int) (($row->path?->lengthMm() ?? 0.0) / max(0.3, $row->stitch->lengthMm)), 800.0, SewingTime::BEGINNER_PACE, 0) - 0.5;
                 }
                 self::assertLessThanOrEqual($drill->minutes, $minutes, "{$lesson->id} {$drill->id}");
-                self::assertLessThanOrEqual(190.0, Drawing::of($drill)->widthMm(), 'on one page');
+                self::assertLessThanOrEqual(190.0, Drawing::of($drill->sampler)->widthMm(), 'on one page');
             }
         }
         // Spoken, threaded, fitted, cleaned, measured, cut, laid out or looked for: nothing is sewn to practise these.

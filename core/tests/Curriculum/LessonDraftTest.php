@@ -170,7 +170,7 @@ final class LessonDraftTest extends TestCase
         self::assertCount(12, $at);
         $lesson = LessonDraft::read($json, Fixtures::bundle(), self::room())->lesson;
         self::assertNotNull($lesson);
-        self::assertSame([], SamplerLayout::of($lesson)->touching());
+        self::assertSame([], SamplerLayout::of($lesson->sampler)->touching());
     }
 
     /** What a check allows, where the bundle leaves it to the numbers. */

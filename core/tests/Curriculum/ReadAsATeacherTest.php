@@ -7,11 +7,11 @@ namespace OpenSeam\Core\Tests\Curriculum;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Grading\Grade;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\Sampler\Grade;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -28,7 +28,7 @@ final class ReadAsATeacherTest extends TestCase
     {
         $found = Fixtures::bundle()->lesson($lesson);
 
-        return (new Grader(Fixtures::bundle(), Words::in()))->grade($found, Readings::typed($found, $typed, Unit::Millimetre));
+        return (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($found, Readings::typed($found->sampler, $typed, Unit::Millimetre));
     }
 
     private static function words(string $lesson): string

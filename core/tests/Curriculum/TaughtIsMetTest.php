@@ -8,13 +8,13 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\LessonWays;
+use OpenSeam\Core\Grading\GradedCheck;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\Machine\OwnStitch;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Sampler\GradedCheck;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -61,7 +61,7 @@ final class TaughtIsMetTest extends TestCase
     private static function judged(Lesson $lesson, string $row, string $check, Field $field, array $values): GradedCheck
     {
         $typed = ["$row.$field->id" => array_map(fn (float $v): string => (string) $v, $values)];
-        foreach ((new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::typed($lesson, $typed, Unit::Millimetre))->checks as $graded) {
+        foreach ((new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::typed($lesson->sampler, $typed, Unit::Millimetre))->checks as $graded) {
             if ($graded->key() === "$row.$check") {
                 return $graded;
             }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Curriculum;
 
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\Measure\Unit;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -169,7 +169,7 @@ final class TolerancesTest extends TestCase
     public function test_verdict(string $lesson, string $reading, array $values, string $check, string $verdict): void
     {
         $found = Fixtures::bundle()->lesson($lesson);
-        $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($found, Readings::typed($found, [$reading => $values], Unit::Millimetre));
+        $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($found, Readings::typed($found->sampler, [$reading => $values], Unit::Millimetre));
         foreach ($grade->checks as $graded) {
             if ($graded->key() === $check) {
                 self::assertSame($verdict, $graded->verdict()?->value);

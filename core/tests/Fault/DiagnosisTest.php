@@ -7,15 +7,15 @@ namespace OpenSeam\Core\Tests\Fault;
 use DateTimeImmutable;
 use InvalidArgumentException;
 use OpenSeam\Core\Fault\CauseBook;
+use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Fault\CheckOrder;
 use OpenSeam\Core\Fault\Diagnosis;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\Fault\FaultLook;
 use OpenSeam\Core\Fault\MachineDrift;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\NextLesson\PastSample;
-use OpenSeam\Core\Sampler\Change;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -210,7 +210,7 @@ final class DiagnosisTest extends TestCase
     public function test_what_was_found_counts_for_its_skill(): void
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');
-        $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::kept(Fixtures::good($lesson)), ['breaks'], [], null, [CauseBook::standard()->cause('caught-on-spool')]);
+        $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::kept(Fixtures::good($lesson)), ['breaks'], [], null, [CauseBook::standard()->cause('caught-on-spool')]);
         self::assertSame([0.0], $grade->evidence('s', new DateTimeImmutable)->weights['thread-top']);
         $past = PastSample::graded('s', 'first-seam', new DateTimeImmutable, $grade, Words::in());
         self::assertStringContainsString('caught on the spool', (string) $past->worst('thread-top')?->text);

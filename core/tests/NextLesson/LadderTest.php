@@ -13,7 +13,6 @@ use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\NextLesson\Reason;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Skill\StandingBook;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Tests\Support\Fixtures;
@@ -224,7 +223,7 @@ final class LadderTest extends TestCase
                 self::assertNotSame('', $advice->change->text);
                 $lesson = $bundle->lesson($advice->lesson);
                 $bad = array_filter(Fixtures::good($lesson), fn (): bool => mt_rand(0, 9) < 2);
-                $samples[] = Fixtures::sample($advice->lesson, array_map(fn (array $v): array => array_map(fn (?float $x): float => mt_rand(0, 1) === 1 ? 0.0 : (float) $x, $v), array_filter($bad, fn (string $k): bool => Readings::fields($lesson)[$k]->kind !== FieldKind::Stitches, ARRAY_FILTER_USE_KEY)));
+                $samples[] = Fixtures::sample($advice->lesson, array_map(fn (array $v): array => array_map(fn (?float $x): float => mt_rand(0, 1) === 1 ? 0.0 : (float) $x, $v), array_filter($bad, fn (string $k): bool => $lesson->sampler->fields()[$k]->kind !== FieldKind::Stitches, ARRAY_FILTER_USE_KEY)));
             }
         }
     }

@@ -62,7 +62,7 @@ final class AlikeCheckTest extends TestCase
     public function test_counts_are_whole_and_in_range(): void
     {
         $lesson = Fixtures::bundle()->lesson('buttonhole');
-        $typed = fn (array $values): array => Readings::typed($lesson, ['sewn.density' => $values], Unit::Millimetre)->values['sewn.density'];
+        $typed = fn (array $values): array => Readings::typed($lesson->sampler, ['sewn.density' => $values], Unit::Millimetre)->values['sewn.density'];
         self::assertSame([20.0, 22.0], $typed(['20', 22]));
         foreach ([['20.5'], ['0'], ['-3'], ['abc'], [1, 2, 3]] as $wrong) {
             try {

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Sampler;
 
+use OpenSeam\Core\Grading\Comparison;
+use OpenSeam\Core\Grading\Grade;
+use OpenSeam\Core\Grading\GradedCheck;
+use OpenSeam\Core\Grading\Grader;
+use OpenSeam\Core\Grading\Overruling;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\Sampler\Comparison;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Sampler\Grade;
-use OpenSeam\Core\Sampler\GradedCheck;
-use OpenSeam\Core\Sampler\Grader;
-use OpenSeam\Core\Sampler\Overruling;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -68,7 +68,7 @@ final class PatternsTest extends TestCase
     {
         $found = Fixtures::bundle()->lesson($lesson);
 
-        return (new Grader(Fixtures::bundle(), Words::in()))->grade($found, Readings::typed($found, $typed, Unit::Millimetre), [], $overruled);
+        return (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($found, Readings::typed($found->sampler, $typed, Unit::Millimetre), [], $overruled);
     }
 
     /** @return array<string, GradedCheck> */

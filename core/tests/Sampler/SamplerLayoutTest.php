@@ -19,7 +19,7 @@ final class SamplerLayoutTest extends TestCase
         $lesson = Fixtures::bundle()->lesson('first-seam');
         $path = $lesson->sampler->rows['seam']->path;
         self::assertNotNull($path);
-        $row = SamplerLayout::of($lesson)->rows['seam'];
+        $row = SamplerLayout::of($lesson->sampler)->rows['seam'];
         $stitches = (int) round($path->lengthMm() / 2.5);
         self::assertSame($stitches + 6, $row['stitches']);
         // Each stroke takes its chord and once through two layers of 0.35 mm.
@@ -30,7 +30,7 @@ final class SamplerLayoutTest extends TestCase
 
     public function test_turns_take_time(): void
     {
-        $spiral = SamplerLayout::of(Fixtures::bundle()->lesson('square-spiral'))->rows['spiral'];
+        $spiral = SamplerLayout::of(Fixtures::bundle()->lesson('square-spiral')->sampler)->rows['spiral'];
         self::assertEqualsWithDelta(0.8, $spiral['minutes'] - 0.5 - $spiral['stitches'] / 200, 1e-9, 'eight corners of 0.1 min');
     }
 
@@ -40,10 +40,10 @@ final class SamplerLayoutTest extends TestCase
         $meant = ['length-ladder', 'curve-and-corner'];
         foreach (Fixtures::bundle()->lessons as $id => $lesson) {
             if (! in_array($id, $meant, true)) {
-                self::assertSame([], SamplerLayout::of($lesson)->touching(), (string) $id);
+                self::assertSame([], SamplerLayout::of($lesson->sampler)->touching(), (string) $id);
             }
         }
-        self::assertContains(['side', 'corner'], SamplerLayout::of(Fixtures::bundle()->lesson('curve-and-corner'))->touching());
+        self::assertContains(['side', 'corner'], SamplerLayout::of(Fixtures::bundle()->lesson('curve-and-corner')->sampler)->touching());
     }
 
     public function test_a_row_moved_onto_the_next_is_found(): void
@@ -56,7 +56,7 @@ final class SamplerLayoutTest extends TestCase
                 }
             }
             unset($lesson);
-            $pairs = SamplerLayout::of(BundleReader::read($json)->lesson('zigzag-ladder'))->touching();
+            $pairs = SamplerLayout::of(BundleReader::read($json)->lesson('zigzag-ladder')->sampler)->touching();
             self::assertSame($touches ? [['average', 'longer']] : [], $pairs);
         }
     }
@@ -64,7 +64,7 @@ final class SamplerLayoutTest extends TestCase
     public function test_every_lesson_can_be_sewn_in_its_minutes(): void
     {
         foreach (Fixtures::bundle()->lessons as $id => $lesson) {
-            $minutes = array_sum(array_column(SamplerLayout::of($lesson)->rows, 'minutes'));
+            $minutes = array_sum(array_column(SamplerLayout::of($lesson->sampler)->rows, 'minutes'));
             self::assertLessThanOrEqual($lesson->minutes->sew, $minutes, "$id: the rows alone take longer than the lesson's sewing");
         }
     }
@@ -86,7 +86,7 @@ final class SamplerLayoutTest extends TestCase
                     $pairs[] = ["r$a", "r$b"];
                 }
             }
-            self::assertSame($pairs, SamplerLayout::of(BundleReader::lesson(Data::of($json)))->touching());
+            self::assertSame($pairs, SamplerLayout::of(BundleReader::lesson(Data::of($json))->sampler)->touching());
             $found += count($pairs);
         }
         self::assertGreaterThan(10, $found);

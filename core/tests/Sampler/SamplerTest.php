@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Sampler;
 
 use InvalidArgumentException;
+use OpenSeam\Core\Grading\Grade;
+use OpenSeam\Core\Grading\GradedCheck;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\CheckResult;
 use OpenSeam\Core\Sampler\Drawing;
-use OpenSeam\Core\Sampler\Grade;
-use OpenSeam\Core\Sampler\GradedCheck;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\StraightStitches;
@@ -28,7 +28,7 @@ final class SamplerTest extends TestCase
     {
         $found = Fixtures::bundle()->lesson($lesson);
 
-        return (new Grader(Fixtures::bundle(), Words::in($unit)))->grade($found, Readings::typed($found, $typed, $unit));
+        return (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in($unit)))->grade($found, Readings::typed($found->sampler, $typed, $unit));
     }
 
     private static function verdict(Grade $grade, string $check): ?Verdict
@@ -60,7 +60,7 @@ final class SamplerTest extends TestCase
     public function test_names_what_does_not_fit(array $typed, string $field, string $allowed): void
     {
         try {
-            Readings::typed(Fixtures::bundle()->lesson('first-seam'), $typed, Unit::Millimetre);
+            Readings::typed(Fixtures::bundle()->lesson('first-seam')->sampler, $typed, Unit::Millimetre);
             self::fail('It was taken.');
         } catch (InputError $e) {
             self::assertSame($field, $e->field);
@@ -102,7 +102,7 @@ final class SamplerTest extends TestCase
     public function test_a_good_sample_of_every_lesson_is_met(): void
     {
         foreach (Fixtures::bundle()->lessons as $lesson) {
-            $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::kept(Fixtures::good($lesson)));
+            $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::kept(Fixtures::good($lesson)));
             self::assertSame(Verdict::Met, $grade->verdict(), $lesson->id);
             self::assertTrue($grade->complete(), $lesson->id);
         }
@@ -112,13 +112,13 @@ final class SamplerTest extends TestCase
     {
         $this->expectException(InputError::class);
         $lesson = Fixtures::bundle()->lesson('first-seam');
-        (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::kept([]), ['gremlins']);
+        (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::kept([]), ['gremlins']);
     }
 
     public function test_a_fault_denies_its_skills(): void
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');
-        $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::kept([]), ['end-opens']);
+        $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::kept([]), ['end-opens']);
         // Its three checks are open beside the fault, which decides.
         self::assertSame(['secure-ends' => [0.0, 0.5, 0.5, 0.5]], $grade->weights);
         self::assertSame(Verdict::NotYet, $grade->verdict());
@@ -152,7 +152,7 @@ final class SamplerTest extends TestCase
     public function test_everything_drawn_lies_on_its_piece(): void
     {
         foreach (Fixtures::bundle()->lessons as $lesson) {
-            $drawing = Drawing::of($lesson);
+            $drawing = Drawing::of($lesson->sampler);
             foreach ($drawing->rows() as $row) {
                 foreach ($row['points'] as [$x, $y]) {
                     self::assertGreaterThanOrEqual(0, min($x, $y), "{$lesson->id} {$row['id']}");
@@ -172,7 +172,7 @@ final class SamplerTest extends TestCase
     public function test_the_measured_row_runs_through_the_readings(): void
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');
-        $rows = Drawing::of($lesson)->measured(Readings::kept(['seam.allowance' => [14.0, 14.5, null, 16.0, 17.0]]));
+        $rows = Drawing::of($lesson->sampler)->measured(Readings::kept(['seam.allowance' => [14.0, 14.5, null, 16.0, 17.0]]));
         self::assertCount(1, $rows);
         foreach ([[86.0, 15.0], [85.5, 45.0], [84.0, 105.0], [83.0, 135.0]] as $point) {
             self::assertContains($point, $rows[0]['points']);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Scan;
 
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Scan\PictureReadings;
 use OpenSeam\Core\Scan\ScanReader;
@@ -33,7 +33,7 @@ final class PictureReadingsTest extends TestCase
             // The drift is three millimetres over the piece, even on both sides of its middle.
             self::assertEqualsWithDelta(15.9 + 3.0 * ($marks[$i] / 150 - 0.5), $value, 0.35, "mark $i");
         }
-        $grade = (new Grader(Fixtures::bundle(), Words::in()))->grade($lesson, Readings::typed($lesson, ['seam.allowance' => PictureReadings::typed($lesson->sampler->rows['seam']->fields['allowance'], $readings['allowance'], Unit::Millimetre)], Unit::Millimetre));
+        $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in()))->grade($lesson, Readings::typed($lesson->sampler, ['seam.allowance' => PictureReadings::typed($lesson->sampler->rows['seam']->fields['allowance'], $readings['allowance'], Unit::Millimetre)], Unit::Millimetre));
         self::assertSame('drift', $grade->checks[1]->result->figures['pattern'] ?? null);
     }
 
@@ -47,7 +47,7 @@ final class PictureReadingsTest extends TestCase
         self::assertSame(['10', '0.969'], PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Inch));
         // Its own limit goes with it: ten times as unsure over ten stitches, √3 of the standard uncertainty.
         self::assertSame(['10', '24.60 ±0.17'], PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Millimetre, 0.01, 0.5));
-        $read = Readings::typed($lesson, ["$row->id.$id" => PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Inch, 0.01)], Unit::Inch);
+        $read = Readings::typed($lesson->sampler, ["$row->id.$id" => PictureReadings::typed($row->fields[$id], [10.0, 24.6], Unit::Inch, 0.01)], Unit::Inch);
         self::assertEqualsWithDelta(0.01 * 10 * sqrt(3), $read->limits["$row->id.$id"], 0.01);
         $seam = Fixtures::bundle()->lesson('first-seam')->sampler->rows['seam']->fields['allowance'];
         self::assertSame(['15.93 ±0.12', ''], PictureReadings::typed($seam, [15.93, null], Unit::Millimetre, 0.5, 0.07));

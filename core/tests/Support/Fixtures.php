@@ -9,13 +9,13 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Skill\School;
@@ -123,7 +123,7 @@ final class Fixtures
     {
         static $count = 0;
         $found = self::bundle()->lesson($lesson);
-        $grade = (new Grader(self::bundle(), Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults, [], $drill);
+        $grade = (new Grader(self::bundle()->skills, self::bundle()->faults, Words::in()))->grade($found, Readings::kept(array_merge(self::good($found), $but)), $faults, [], $drill);
 
         return PastSample::graded($id ?? 'sample-'.++$count, $lesson, new DateTimeImmutable($at.' UTC'), $grade, Words::in());
     }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Support;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Sampler\Grader;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Tests\Support\Worlds\Dice;
@@ -106,7 +106,7 @@ final class ReadBack
     private static function judge(Lesson $lesson, string $reading, string $check, array $typed, Unit $unit): array
     {
         try {
-            $grade = (new Grader(Fixtures::bundle(), Words::in($unit)))->grade($lesson, Readings::typed($lesson, [$reading => $typed], $unit));
+            $grade = (new Grader(Fixtures::bundle()->skills, Fixtures::bundle()->faults, Words::in($unit)))->grade($lesson, Readings::typed($lesson->sampler, [$reading => $typed], $unit));
         } catch (InputError) {
             return [];
         }

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Sampler;
-
-use OpenSeam\Core\Fault\Cause;
+namespace OpenSeam\Core\Fault;
 
 /** The one thing to change before the next row. */
 final readonly class Change

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Sampler;
+namespace OpenSeam\Core\Grading;
 
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;

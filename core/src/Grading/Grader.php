@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Sampler;
+namespace OpenSeam\Core\Grading;
 
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
-use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
@@ -15,13 +14,21 @@ use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\Check\Check;
 use OpenSeam\Core\Sampler\Check\EachCheck;
+use OpenSeam\Core\Sampler\CheckResult;
+use OpenSeam\Core\Sampler\CheckSpec;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Readings;
+use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Words;
 
 /** Judges a sample by its lesson's checks. */
 final readonly class Grader
 {
-    public function __construct(private Bundle $bundle, private Words $words) {}
+    /** @param  array<string, Fault>  $faults  that are known, by id */
+    public function __construct(private SkillGraph $skills, private array $faults, private Words $words) {}
 
     /** Closer ways to read a length, coarsest first, with their half-widths in mm: what a reading of it can be typed as. */
     private const FINER = ['half' => Reading::RULER_LIMIT_MM, 'magnifier' => 0.1];
@@ -48,11 +55,11 @@ final readonly class Grader
         }
         $seen = [];
         foreach (array_values(array_unique($faults)) as $i => $id) {
-            $seen[] = $this->bundle->faults[$id] ?? throw InputError::at("faults[$i]", $id, 'There is no such fault. Usual in this lesson: '.implode(', ', $lesson->faults).'.');
+            $seen[] = $this->faults[$id] ?? throw InputError::at("faults[$i]", $id, 'There is no such fault. Usual in this lesson: '.implode(', ', $lesson->faults).'.');
         }
         $asked = array_values(array_filter($lesson->drills, fn (Drill $d): bool => $d->id === $drill));
         $asked = $asked === [] ? $lesson->teaches : array_map(fn (Drill $d): string => $d->skill, $asked);
-        $safety = array_values(array_filter($asked, fn (string $s): bool => $this->bundle->skills->get($s)->safety));
+        $safety = array_values(array_filter($asked, fn (string $s): bool => $this->skills->get($s)->safety));
         [$weights, $extras] = self::evidence($checks, [...array_merge([], ...array_map(fn (Fault $f): array => $f->denies, $seen)), ...$this->speaksAgainst($found)]);
         $grade = new Grade($checks, $seen, $weights, $extras, $asked, $safety, $found);
         foreach ($safety as $skill) {
@@ -146,7 +153,7 @@ final readonly class Grader
     {
         $skills = [];
         foreach ($found as $cause) {
-            if ($cause->skill !== null && $this->bundle->skills->has($cause->skill)) {
+            if ($cause->skill !== null && $this->skills->has($cause->skill)) {
                 $skills[] = $cause->skill;
             }
         }

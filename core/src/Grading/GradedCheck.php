@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Sampler;
+namespace OpenSeam\Core\Grading;
 
+use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Measure\Judgement;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Sampler\CheckResult;
+use OpenSeam\Core\Sampler\CheckSpec;
+use OpenSeam\Core\Sampler\Row;
 
 /** A check of a row with its result; no result while too little has been read. */
 final readonly class GradedCheck
