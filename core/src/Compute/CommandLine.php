@@ -95,7 +95,8 @@ final readonly class CommandLine
 
     private function line(string $text): void
     {
-        fwrite($this->out, $text."\n");
+        // Whoever reads may have had enough, as `head` has: that is no fault of the calculation.
+        @fwrite($this->out, $text."\n");
     }
 
     /** @param  array<string, mixed>  $data */

@@ -86,7 +86,8 @@ final class DataTest extends TestCase
         /** @var array<string, string> $phrases */
         $phrases = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/resources/phrases.en.json'), true);
         $asked = 0;
-        $folders = [dirname(__DIR__, 2).'/src', dirname(__DIR__, 3).'/app'];
+        // Where the core stands alone there is no application beside it.
+        $folders = array_filter([dirname(__DIR__, 2).'/src', dirname(__DIR__, 3).'/app'], is_dir(...));
         foreach ($folders as $folder) {
             foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS)) as $file) {
                 if (! $file instanceof \SplFileInfo) {
