@@ -78,7 +78,7 @@ $take('student', function () use ($browser, $class, $tobiah): void {
 });
 $take('studio', fn () => $browser->go('/studio')->see('How long things are kept'));
 $take('samplers', fn () => $browser->go('/samplers')->see('Square spiral'));
-$take('lesson', fn () => $browser->go('/samplers/square-spiral')->see('Look for'));
+$take('lesson', fn () => $browser->go('/samplers/zip')->see('Schools differ')->see('Look for'));
 $take('drafting', function () use ($browser): void {
     $browser->go('/samplers/zigzag-ladder/draft')->see('machines sew it')->press('Closer, 3.5 × 1')->see('104 stitches');
     $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
