@@ -23,7 +23,6 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property Student $student
  * @property SewingClass|null $sewingClass also one that is put away or deleted
  * @property Machine|null $machine
- * @property int $class_size students of its class, where it was read by seated()
  */
 final class Enrolment extends OwnedByStudio
 {
@@ -40,29 +39,15 @@ final class Enrolment extends OwnedByStudio
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /**
-     * Who sits where in a class, with student and machine, in one query.
+     * Who sits where in a class, with student and machine.
      *
      * @return Collection<int, self> in the order of the seats
      */
     public static function seated(string $class, ?string $student = null): Collection
     {
-        $query = self::query()
-            ->join('students', 'students.id', '=', 'enrolments.student_id')->whereNull('students.deleted_at')
-            ->leftJoin('machines', 'machines.id', '=', 'enrolments.machine_id')
-            ->where('enrolments.class_id', $class);
-        if ($student !== null) {
-            $query->where('enrolments.student_id', $student);
-        }
-        $query->select('enrolments.*', 'students.name as student_name', 'students.wishes as student_wishes', 'students.own_machine as student_own_machine', 'machines.name as machine_name')
-            ->selectRaw('(select count(*) from enrolments as all_of_class join students as all_students on all_students.id = all_of_class.student_id where all_of_class.class_id = enrolments.class_id and all_of_class.deleted_at is null and all_students.deleted_at is null) as class_size');
-        $rows = $query->orderBy('enrolments.seat')->orderBy('enrolments.id')->get();
-        foreach ($rows as $row) {
-            $own = $row->getAttributes();
-            $row->setRelation('student', (new Student)->newFromBuilder(['id' => $row->student_id, 'studio_id' => $row->studio_id, 'name' => $own['student_name'], 'wishes' => $own['student_wishes'], 'own_machine' => $own['student_own_machine']]));
-            $row->setRelation('machine', $row->machine_id === null ? null : (new Machine)->newFromBuilder(['id' => $row->machine_id, 'name' => $own['machine_name']]));
-        }
-
-        return $rows;
+        return self::query()->with(['student', 'machine'])->whereHas('student')->where('class_id', $class)
+            ->when($student !== null, fn (Builder $query) => $query->where('student_id', $student))
+            ->orderBy('seat')->orderBy('id')->get();
     }
 
     /** @return BelongsTo<Student, $this> */

@@ -45,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         JsonResource::withoutWrapping();
         Model::preventSilentlyDiscardingAttributes();
+        Model::preventAccessingMissingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
         Mail::extend('mailbox', fn (array $config): MailboxTransport => new MailboxTransport(is_string($config['folder'] ?? null) ? $config['folder'] : storage_path()));
         Route::bind('person', fn (string $id): User => User::query()->where('studio_id', Auth::user()->studio_id ?? '')->findOrFail($id));

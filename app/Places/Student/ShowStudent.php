@@ -43,7 +43,7 @@ final readonly class ShowStudent
     {
         $reading = ($this->read)($class, $unit, $student, planned: true);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
-        $room = ClassRoom::of($class, $s->enrolment->class_size);
+        $room = ClassRoom::of($class);
         $forecast = $this->forecast->of($reading, $room);
         $bundle = $this->shelf->bundle();
 
