@@ -23,6 +23,7 @@ final readonly class RoomView
      * @param  list<NamedView>  $wants
      * @param  list<NamedView>  $cloths
      * @param  list<NamedView>  $made
+     * @param  array<string, array<string, mixed>>  $usual  facts of a machine, by drive
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: RoomMachineView::class))] public array $machines,
@@ -35,5 +36,6 @@ final readonly class RoomView
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $wants,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $cloths,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $made,
+        #[OA\Property(type: 'object', description: 'what most machines of each drive can do, to start from', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MachineFacts'))] public array $usual,
     ) {}
 }

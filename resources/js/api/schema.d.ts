@@ -3584,6 +3584,10 @@ export interface components {
             wants: components["schemas"]["NamedView"][];
             cloths: components["schemas"]["NamedView"][];
             made: components["schemas"]["NamedView"][];
+            /** @description what most machines of each drive can do, to start from */
+            usual: {
+                [key: string]: components["schemas"]["MachineFacts"];
+            };
         };
         /** @description Whether a machine of the room sews a row. */
         RowFitView: {

@@ -9,12 +9,6 @@ import { MachineDrawing } from './MachineDrawing'
 import { listText, readFixed, readList } from './lists'
 
 type Facts = View['MachineFacts']
-
-const FRESH: Facts = {
-    name: '', drive: 'mechanical', mount: 'snap-low', widest_swing_mm: 5, shortest_stitch_mm: 0.3, longest_stitch_mm: 4, fixed_zigzags: [], needle_positions_mm: [0], tension_mark: '4', slot_mm: 7,
-    plate_lines_mm: [10, 13, 16, 19], buttonhole: 'four-step', buttonhole_starts: '', longest_buttonhole_mm: 25, feed_drop: 'drops', strokes_per_minute: 800, bobbin: '', bobbin_metres: 30, zigzag_length: 'per-stroke',
-    magnets_allowed: false, stitch_names: { straight: '', basting: '', zigzag: '', satin: '' }, also: [],
-}
 /** What else it has, with what is said when it is shown. */
 const ALSO: Record<Facts['also'][number], [string, string]> = {
     'start-stop': [t('start and stop key'), t('unplug the pedal; speed slide to its slowest before the first press')],
@@ -25,6 +19,16 @@ const ALSO: Record<Facts['also'][number], [string, string]> = {
 }
 const named = (ids: string[]) => ids.map((id) => ({ id, title: t(id === '' ? 'unknown' : id) }))
 
+/** What is typed as text, of a machine's facts. */
+const typedOf = (of: Facts) => ({
+    widest_swing_mm: String(of.widest_swing_mm), shortest_stitch_mm: String(of.shortest_stitch_mm), longest_stitch_mm: String(of.longest_stitch_mm), slot_mm: String(of.slot_mm),
+    longest_buttonhole_mm: String(of.longest_buttonhole_mm), strokes_per_minute: String(of.strokes_per_minute), bobbin_metres: String(of.bobbin_metres),
+    needle_positions_mm: listText(of.needle_positions_mm), plate_lines_mm: listText(of.plate_lines_mm), fixed_zigzags: of.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
+})
+
+/** What most machines of this drive can do, to start from. */
+const usual = (room: View['RoomView'], drive: Facts['drive']): Facts => room.usual[drive] ?? ({} as Facts)
+
 interface Props {
     room: View['RoomView']
     machine: View['MachineView'] | null
@@ -33,13 +37,9 @@ interface Props {
 
 /** A machine's facts, with its plate and needle drawn as they are typed. */
 export function MachineForm({ room, machine, onDone }: Props) {
-    const start = machine === null ? { ...FRESH, name: t('Machine {n}', { n: room.machines.length + 1 }) } : machine.facts
+    const start = machine === null ? { ...usual(room, 'mechanical'), name: t('Machine {n}', { n: room.machines.length + 1 }) } : machine.facts
     const [facts, setFacts] = useState<Facts>(start)
-    const [typed, setTyped] = useState(() => ({
-        widest_swing_mm: String(start.widest_swing_mm), shortest_stitch_mm: String(start.shortest_stitch_mm), longest_stitch_mm: String(start.longest_stitch_mm), slot_mm: String(start.slot_mm),
-        longest_buttonhole_mm: String(start.longest_buttonhole_mm), strokes_per_minute: String(start.strokes_per_minute), bobbin_metres: String(start.bobbin_metres),
-        needle_positions_mm: listText(start.needle_positions_mm), plate_lines_mm: listText(start.plate_lines_mm), fixed_zigzags: start.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
-    }))
+    const [typed, setTyped] = useState(() => typedOf(start))
     const [sure, setSure] = useState(false)
     const write = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
     // What cannot be read stays as it was typed, and the server names the field.
@@ -65,8 +65,12 @@ export function MachineForm({ room, machine, onDone }: Props) {
         save.mutate(undefined)
     }
     const drive = (id: string) => {
-        setFacts({ ...facts, drive: id as Facts['drive'], ...(id === 'straight-only' ? { stitch_names: Object.fromEntries(Object.entries(facts.stitch_names).filter(([s]) => room.stitches.find((x) => x.id === s)?.swings === false)) } : {}) })
-        if (id === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
+        // A machine that is new starts from what its drive usually has; of one that is known only what cannot be any more goes.
+        const to = id as Facts['drive']
+        const next = machine === null ? { ...usual(room, to), name: facts.name } : { ...facts, drive: to, ...(to === 'straight-only' ? { stitch_names: Object.fromEntries(Object.entries(facts.stitch_names).filter(([s]) => room.stitches.find((x) => x.id === s)?.swings === false)) } : {}) }
+        setFacts(next)
+        if (machine === null) setTyped(typedOf(next))
+        else if (to === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
     }
     return (
         <form className="edit-form" onSubmit={submit}>

@@ -5,7 +5,7 @@ import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions, mm, NumberField, toNumber } from './fields'
 import { Keep } from './Keep'
-import { useMachineChoice, type ToolProps } from './WorkshopPage'
+import { useMachineChoice, type ToolProps } from './tool'
 
 const REACH = 8
 const SCALE = 34

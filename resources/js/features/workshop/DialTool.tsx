@@ -4,7 +4,7 @@ import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions, mm, NumberField, toNumber } from './fields'
 import { Keep } from './Keep'
-import { useMachineChoice, type ToolProps } from './WorkshopPage'
+import { useMachineChoice, type ToolProps } from './tool'
 
 /** One machine's setting on another machine's dials. */
 export function DialTool({ room }: ToolProps) {

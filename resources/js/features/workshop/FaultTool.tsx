@@ -8,7 +8,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { FaultLook } from './FaultLook'
 import { Choice, machineOptions } from './fields'
 import { Hunt } from './Hunt'
-import type { ToolProps } from './WorkshopPage'
+import type { ToolProps } from './tool'
 
 type Known = NonNullable<View['HuntBody']['known']>
 

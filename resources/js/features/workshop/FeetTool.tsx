@@ -3,7 +3,7 @@ import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
-import type { ToolProps } from './WorkshopPage'
+import type { ToolProps } from './tool'
 
 /** From what a person wants to sew: which feet they need, which to leave, what is there. */
 export function FeetTool({ room }: ToolProps) {

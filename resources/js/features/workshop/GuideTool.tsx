@@ -4,7 +4,7 @@ import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions, mm } from './fields'
 import { Keep } from './Keep'
-import { useMachineChoice, type ToolProps } from './WorkshopPage'
+import { useMachineChoice, type ToolProps } from './tool'
 
 const MANY = 7
 

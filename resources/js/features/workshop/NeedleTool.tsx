@@ -4,7 +4,7 @@ import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, mm, NumberField, toNumber } from './fields'
 import { Keep } from './Keep'
-import type { ToolProps } from './WorkshopPage'
+import type { ToolProps } from './tool'
 
 const UNITS = [{ id: 'tex', title: 'tex' }, { id: 'weight', title: 'weight number' }, { id: 'ticket', title: 'metric ticket' }, { id: 'denier', title: 'denier' }]
 const FIBRES = ['polyester', 'cotton', 'silk', 'nylon', 'wool'].map((id) => ({ id, title: id }))

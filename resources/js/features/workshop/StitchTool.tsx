@@ -7,7 +7,7 @@ import { Trouble } from '../../ui/Trouble'
 import { Calibrate, useTrueScale } from './Calibrate'
 import { mm, NumberField, toNumber } from './fields'
 import { Keep } from './Keep'
-import type { ToolProps } from './WorkshopPage'
+import type { ToolProps } from './tool'
 
 /** Any stitch on both faces, to scale or at true size. */
 export function StitchTool({ room }: ToolProps) {

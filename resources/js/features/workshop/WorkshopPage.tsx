@@ -1,6 +1,4 @@
-import { useState } from 'react'
 import { NavLink, useParams } from 'react-router'
-import type { View } from '../../api/client'
 import { useMe, useRoom } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -14,11 +12,6 @@ import { PictureTool } from './PictureTool'
 import { StitchTool } from './StitchTool'
 import { TensionTool } from './TensionTool'
 import { WorkedTool } from './WorkedTool'
-
-export interface ToolProps {
-    room: View['RoomView']
-    unit: 'mm' | 'in'
-}
 
 const TOOLS = [
     { id: 'stitch', name: 'Stitch picture', Tool: StitchTool },
@@ -52,10 +45,4 @@ export default function WorkshopPage() {
             </section>
         </div>
     )
-}
-
-/** A machine of the room to choose, kept by id. */
-export function useMachineChoice(room: View['RoomView'], start = 0) {
-    const [id, setId] = useState(room.machines[start]?.machine.id ?? room.machines[0]?.machine.id ?? '')
-    return { id, setId, machine: room.machines.find((m) => m.machine.id === id)?.machine }
 }
