@@ -20,9 +20,6 @@ final readonly class CaseBook
     /** Cases that count; older ones tell of a room as it was. */
     private const MOST_CASES = 500;
 
-    /** Days in which the same fault on one machine is told of. */
-    private const DRIFT_DAYS = 60;
-
     public function __construct(private Shelf $shelf) {}
 
     public function causes(): CauseBook
@@ -90,7 +87,7 @@ final readonly class CaseBook
     private function sewn(string $studio): array
     {
         $byName = Machine::query()->where('studio_id', $studio)->pluck('id', 'name')->all();
-        $rows = DB::table('samples')->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(self::DRIFT_DAYS))
+        $rows = DB::table('samples')->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(MachineDrift::DAYS))
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
             ->leftJoin('sample_faults', 'sample_faults.sample_id', 'samples.id')
             ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))

@@ -6,36 +6,30 @@ namespace App\Records;
 
 use App\Models\PlanSession;
 use Carbon\CarbonImmutable;
+use OpenSeam\Core\Course\SessionState;
 
 /** Which session of a plan Today is about: the one running, else the next, else the last. */
 final readonly class SessionInHand
 {
-    /** A session stays in hand this long after its end, for what is still on the table. */
-    public const GRACE_MINUTES = 90;
-
-    private function __construct(public PlanSession $session, public string $state) {}
+    private function __construct(public PlanSession $session, public SessionState $state) {}
 
     /** @param  iterable<PlanSession>  $sessions of one class, in order */
     public static function of(iterable $sessions, CarbonImmutable $now): ?self
     {
         $last = null;
         foreach ($sessions as $session) {
-            if ($now < $session->endsAt()->addMinutes(self::GRACE_MINUTES)) {
-                return new self($session, match (true) {
-                    $now < $session->starts_at => 'before',
-                    $now <= $session->endsAt() => 'running',
-                    default => 'after',
-                });
+            if (! SessionState::isOver($session->endsAt(), $now)) {
+                return new self($session, SessionState::at($session->starts_at, $session->endsAt(), $now));
             }
             $last = $session;
         }
 
-        return $last === null ? null : new self($last, 'after');
+        return $last === null ? null : new self($last, SessionState::After);
     }
 
     /** Open for samples: begun, and not long over. */
     public function isOpen(CarbonImmutable $now): bool
     {
-        return $now >= $this->session->starts_at && $now < $this->session->endsAt()->addMinutes(self::GRACE_MINUTES);
+        return $this->state !== SessionState::Before && ! SessionState::isOver($this->session->endsAt(), $now);
     }
 }

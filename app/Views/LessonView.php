@@ -77,7 +77,7 @@ final readonly class LessonView
             $lesson->id, $lesson->title, $lesson->version, $lesson->why,
             $bundle->skills->get($lesson->teaches[0])->strand, self::stitches($lesson), self::feet($lesson),
             array_map($named, $lesson->teaches),
-            array_map($named, self::standsOn($lesson, $bundle)),
+            array_map($named, $bundle->skills->needed($lesson->teaches)),
             $lesson->minutes->demo, $lesson->minutes->sew, $lesson->minutes->inspect,
             $lesson->machine, $lesson->foot, ($lesson->sews[0] ?? null)?->setup->stitch->kind->id, ($lesson->sews[0] ?? null)?->setup->stitch->kind->swings() ?? false,
             array_map(fn (Setting $s): SettingView => SettingView::of($s, $usual[$s->name] ?? null), $lesson->settings),
@@ -120,13 +120,5 @@ final readonly class LessonView
             array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->min, $f->max, $f->step, $f->options, $f->hint), $row->fields)),
             array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
         );
-    }
-
-    /** @return list<string> the skills it stands on directly */
-    private static function standsOn(Lesson $lesson, Bundle $bundle): array
-    {
-        $needs = array_merge(...array_map(fn (string $id): array => $bundle->skills->get($id)->needs, $lesson->teaches));
-
-        return array_values(array_diff(array_unique($needs), $lesson->teaches));
     }
 }

@@ -12,6 +12,7 @@ use App\Records\Shelf;
 use App\Support\Clock;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Shortage;
@@ -19,9 +20,6 @@ use OpenSeam\Core\Material\Shortage;
 /** What a class, or one of its sessions, needs to buy and cut. */
 final readonly class CountMaterials
 {
-    /** Where no machine of the room says otherwise; common practice, no source. */
-    private const BOBBIN_METRES = 30.0;
-
     public function __construct(private Shelf $shelf, private CountRepeats $repeats) {}
 
     /**
@@ -74,7 +72,7 @@ final readonly class CountMaterials
 
         return ClassMaterials::of(
             array_map(fn (string $id): Lesson => $this->shelf->taught($shop->class)->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
-            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? self::BOBBIN_METRES : min($metres)), $samplesEach,
+            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? Machine::BOBBIN_METRES : min($metres)), $samplesEach,
         );
     }
 }

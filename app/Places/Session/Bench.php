@@ -12,6 +12,7 @@ use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Bench\BenchTape;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Course\SessionState;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\NextLesson\Kind;
 
@@ -63,7 +64,7 @@ final readonly class Bench
         foreach ($this->seats() as $student => [$seat]) {
             in_array($this->reading->students[$student]->advice->kindOf($seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
         }
-        $from = $this->inHand->state === 'running' ? max(0.0, $this->inHand->session->starts_at->diffInSeconds($this->reading->now) / 60) : 0.0;
+        $from = $this->inHand->state === SessionState::Running ? max(0.0, $this->inHand->session->starts_at->diffInSeconds($this->reading->now) / 60) : 0.0;
 
         return BenchTape::of($this->rounds, $minutes, $toShow, $this->reading->class->frame(), $from);
     }

@@ -35,7 +35,7 @@ final readonly class ShowBench
 
         return new BenchView(
             new NamedView($bench->reading->class->id, $bench->reading->class->name),
-            $session->id, $session->position + 1, $session->starts_at->toIso8601ZuluString(), $session->minutes, $bench->inHand->state,
+            $session->id, $session->position + 1, $session->starts_at->toIso8601ZuluString(), $session->minutes, $bench->inHand->state->value,
             $bench->kept->version, $bench->kept->most_lessons, $bench->kept->started_at?->toIso8601ZuluString(),
             array_filter($bench->rounds, fn (BenchPlan $p): bool => ! $p->proven) === [], round($bench->cost(), 2),
             array_values(array_map(fn (StudentReading $s): SeatView => $this->seat($bench, $s, $seats[$s->enrolment->student_id] ?? null, $why[$s->enrolment->student_id] ?? null), $bench->reading->students)),

@@ -18,6 +18,7 @@ use App\Views\NamedView;
 use App\Views\StudentViews;
 use App\Views\TapePieceView;
 use Carbon\CarbonImmutable;
+use OpenSeam\Core\Course\SessionState;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Measure\Unit;
 
@@ -53,7 +54,7 @@ final readonly class ShowToday
 
         return new SessionView(
             $session->id, $session->position + 1, count($reading->sessions),
-            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state, $tape, $session->bench()->started_at !== null, $session->bench()->version,
+            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state->value, $tape, $session->bench()->started_at !== null, $session->bench()->version,
         );
     }
 
@@ -74,7 +75,7 @@ final readonly class ShowToday
 
     private function row(ClassReading $reading, StudentReading $s, ?SessionInHand $inHand): TodayRowView
     {
-        $running = $inHand !== null && $inHand->state === 'running';
+        $running = $inHand !== null && $inHand->state === SessionState::Running;
         $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;
         $last = $s->last();
         $bench = $inHand?->session->bench() ?? new BenchPlan;

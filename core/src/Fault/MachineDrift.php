@@ -17,6 +17,9 @@ final readonly class MachineDrift
     /** Different students there must be at least; common practice, no source. */
     private const STUDENTS = 2;
 
+    /** What is older says nothing of the machine as it is now, days; common practice, no source. */
+    public const DAYS = 60;
+
     private function __construct(
         public string $machine,
         public string $fault,

@@ -18,6 +18,9 @@ final readonly class Machine
 
     public const BUTTONHOLES = ['none', 'one-step', 'four-step'];
 
+    /** On a full bobbin, where nothing else is known; common practice, no source. */
+    public const BOBBIN_METRES = 30.0;
+
     /** What else some machines have and a teacher shows: common practice, no source. */
     public const ALSO = ['start-stop', 'speed-slide', 'needle-threader', 'stretch-lever', 'free-arm'];
 
@@ -98,7 +101,7 @@ final readonly class Machine
             $d->text('tension_mark', '4'), $slot / 2, $lines,
             $buttonhole, self::oneOf($d, 'buttonhole_starts', ['', 'front', 'back'], ''), self::mm($d, 'longest_buttonhole_mm', $buttonhole === 'none' ? 0.0 : 25.0, 0, 60),
             self::oneOf($d, 'feed_drop', self::FEED_DROP, 'none'),
-            self::mm($d, 'strokes_per_minute', 800.0, 50, 6000, 'strokes a minute'), $d->text('bobbin', ''), self::mm($d, 'bobbin_metres', 30.0, 1, 500, 'm'),
+            self::mm($d, 'strokes_per_minute', 800.0, 50, 6000, 'strokes a minute'), $d->text('bobbin', ''), self::mm($d, 'bobbin_metres', self::BOBBIN_METRES, 1, 500, 'm'),
             self::oneOf($d, 'zigzag_length', ['per-stroke', 'per-cycle'], 'per-stroke') === 'per-cycle', $d->flag('magnets_allowed', $drive !== Drive::Computerised),
             self::names($d, $straight), self::also($d),
         );

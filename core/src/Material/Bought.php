@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Material;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Machine;
 
 /** How things come from the shop: the bolt's width, its selvedges, thread on a spool and on a full bobbin. */
 final readonly class Bought
@@ -19,7 +20,7 @@ final readonly class Bought
      *
      * @throws InputError for something no shop sells
      */
-    public static function of(float $clothWidthMm = 1400.0, float $selvedgeMm = 15.0, float $spoolMetres = 200.0, float $bobbinMetres = 30.0): self
+    public static function of(float $clothWidthMm = 1400.0, float $selvedgeMm = 15.0, float $spoolMetres = 200.0, float $bobbinMetres = Machine::BOBBIN_METRES): self
     {
         foreach ([
             ['cloth_width_mm', $clothWidthMm, 300.0, 3000.0, 'A bolt of cloth is %g to %g mm wide.'],

@@ -109,6 +109,17 @@ final readonly class SkillGraph
     }
 
     /**
+     * Skills that these stand on directly, without themselves.
+     *
+     * @param  list<string>  $ids
+     * @return list<string>
+     */
+    public function needed(array $ids): array
+    {
+        return array_values(array_diff(array_unique(array_merge([], ...array_map(fn (string $id): array => $this->get($id)->needs, $ids))), $ids));
+    }
+
+    /**
      * The outer fringe: skills not yet sure whose needs all are.
      *
      * @param  callable(string): bool  $isSure
