@@ -15,7 +15,7 @@ final readonly class JobController
     #[OA\Get(
         path: '/api/jobs/{job}',
         operationId: 'jobProgress',
-        parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('job')],
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer'), new OA\Property(property: 'found', type: 'integer', nullable: true, description: 'the best that is known so far')], required: ['done', 'of', 'found'], type: 'object')), new Problem],
     )]
     public function progress(Request $request, string $job): JsonResponse
@@ -26,8 +26,8 @@ final readonly class JobController
     #[OA\Delete(
         path: '/api/jobs/{job}',
         operationId: 'stopJob',
-        parameters: [new OA\Parameter(name: 'job', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('job')],
+        responses: [new Answer, new Problem],
     )]
     public function stop(Request $request, string $job): JsonResponse
     {

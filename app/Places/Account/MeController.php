@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
+use App\Http\Answer;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +22,7 @@ final readonly class MeController
     #[OA\Get(
         path: '/api/me',
         operationId: 'me',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new Problem],
+        responses: [new Answer(MeView::class), new Problem],
     )]
     public function show(Request $request): JsonResponse
     {
@@ -30,8 +32,8 @@ final readonly class MeController
     #[OA\Patch(
         path: '/api/me',
         operationId: 'updateMe',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MeBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MeView::class)), new Problem],
+        requestBody: new Sent(MeBody::class),
+        responses: [new Answer(MeView::class), new Problem],
     )]
     public function update(MeBody $body): JsonResponse
     {
@@ -44,8 +46,8 @@ final readonly class MeController
     #[OA\Put(
         path: '/api/me/password',
         operationId: 'changePassword',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ChangePasswordBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        requestBody: new Sent(ChangePasswordBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function password(ChangePasswordBody $body, ChangePassword $change): JsonResponse
     {
@@ -60,7 +62,7 @@ final readonly class MeController
     #[OA\Get(
         path: '/api/me/devices',
         operationId: 'devices',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DeviceView::class))), new Problem],
+        responses: [new Answer(DeviceView::class, list: true), new Problem],
     )]
     public function devices(Request $request): JsonResponse
     {
@@ -70,7 +72,7 @@ final readonly class MeController
     #[OA\Delete(
         path: '/api/me/devices',
         operationId: 'signOutEverywhere',
-        responses: [new OA\Response(response: 204, description: 'signed out everywhere but here'), new Problem],
+        responses: [new Answer(description: 'signed out everywhere but here'), new Problem],
     )]
     public function signOutEverywhere(Request $request): JsonResponse
     {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Problems;
+use App\Http\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -19,8 +22,8 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/sign-in',
         operationId: 'signIn',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SignInBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        requestBody: new Sent(SignInBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function signIn(SignInBody $body, SignInThrottle $throttle): JsonResponse
     {
@@ -40,7 +43,7 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/sign-out',
         operationId: 'signOut',
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        responses: [new Answer, new Problem],
     )]
     public function signOut(Request $request): JsonResponse
     {
@@ -54,8 +57,8 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/forgot-password',
         operationId: 'forgotPassword',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ForgotBody::class)),
-        responses: [new OA\Response(response: 204, description: 'a link is on its way, if there is such an account'), new Problem],
+        requestBody: new Sent(ForgotBody::class),
+        responses: [new Answer(description: 'a link is on its way, if there is such an account'), new Problem],
     )]
     public function forgot(ForgotBody $body): JsonResponse
     {
@@ -68,8 +71,8 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/new-password',
         operationId: 'newPassword',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPasswordBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        requestBody: new Sent(NewPasswordBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function newPassword(NewPasswordBody $body, ChangePassword $change): JsonResponse
     {
@@ -82,7 +85,7 @@ final readonly class SignInController
     #[OA\Get(
         path: '/api/registration',
         operationId: 'registration',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RegistrationView::class)), new Problem],
+        responses: [new Answer(RegistrationView::class), new Problem],
     )]
     public function registration(Registration $registration): JsonResponse
     {
@@ -92,8 +95,8 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/studios',
         operationId: 'openStudio',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: OpenStudioBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        requestBody: new Sent(OpenStudioBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function openStudio(OpenStudioBody $body, Registration $registration): JsonResponse
     {
@@ -107,8 +110,8 @@ final readonly class SignInController
     #[OA\Get(
         path: '/api/join/{token}',
         operationId: 'invitation',
-        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JoinView::class)), new Problem],
+        parameters: [new InPath('token')],
+        responses: [new Answer(JoinView::class), new Problem],
     )]
     public function invitation(string $token, JoinStudio $join): JsonResponse
     {
@@ -118,9 +121,9 @@ final readonly class SignInController
     #[OA\Post(
         path: '/api/join/{token}',
         operationId: 'joinStudio',
-        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: JoinBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('token')],
+        requestBody: new Sent(JoinBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function join(JoinBody $body, string $token, JoinStudio $join): JsonResponse
     {

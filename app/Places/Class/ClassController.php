@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Places\Class;
 
+use App\Http\Answer;
 use App\Http\ChoiceBody;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Places\Studio\MoveStudent;
@@ -28,8 +31,8 @@ final readonly class ClassController
     #[OA\Get(
         path: '/api/classes/{class}',
         operationId: 'showClass',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ClassView::class)), new Problem],
+        parameters: [new InPath('class')],
+        responses: [new Answer(ClassView::class), new Problem],
     )]
     public function show(Request $request, string $class, ShowClass $show): JsonResponse
     {
@@ -39,9 +42,9 @@ final readonly class ClassController
     #[OA\Post(
         path: '/api/classes/{class}/students',
         operationId: 'addStudents',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudentsBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(StudentsBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function addStudents(StudentsBody $body, string $class, AddStudents $add, MoveStudent $move): JsonResponse
     {
@@ -59,8 +62,8 @@ final readonly class ClassController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/skills/{skill}',
         operationId: 'skillEvidence',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'skill', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: SkillEvidenceView::class)), new Problem],
+        parameters: [new InPath('class'), new InPath('student'), new InPath('skill')],
+        responses: [new Answer(SkillEvidenceView::class), new Problem],
     )]
     public function evidence(Request $request, string $class, string $student, string $skill, ShowClass $show): JsonResponse
     {
@@ -70,8 +73,8 @@ final readonly class ClassController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/next',
         operationId: 'nextLesson',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: AdviceView::class)), new Problem],
+        parameters: [new InPath('class'), new InPath('student')],
+        responses: [new Answer(AdviceView::class), new Problem],
     )]
     public function next(Request $request, string $class, string $student, ReadClass $read, Shelf $shelf): JsonResponse
     {
@@ -83,9 +86,9 @@ final readonly class ClassController
     #[OA\Post(
         path: '/api/classes/{class}/students/{student}/next',
         operationId: 'chooseNext',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ChoiceBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('class'), new InPath('student')],
+        requestBody: new Sent(ChoiceBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function chooseNext(ChoiceBody $body, string $class, string $student, ReadClass $read, AssignLesson $assign): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Class;
 
+use App\Http\Answer;
 use App\Http\Problem;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -14,7 +15,7 @@ final readonly class SoundnessController
     #[OA\Get(
         path: '/api/soundness',
         operationId: 'soundness',
-        responses: [new OA\Response(response: 200, description: 'what its history says', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
+        responses: [new Answer(SoundnessView::class, description: 'what its history says'), new Problem],
     )]
     public function show(ReadSoundness $read): JsonResponse
     {
@@ -24,7 +25,7 @@ final readonly class SoundnessController
     #[OA\Post(
         path: '/api/soundness',
         operationId: 'fitSoundness',
-        responses: [new OA\Response(response: 200, description: 'gone by its own samples where they foretell better', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
+        responses: [new Answer(SoundnessView::class, description: 'gone by its own samples where they foretell better'), new Problem],
     )]
     public function fit(ReadSoundness $read): JsonResponse
     {
@@ -36,7 +37,7 @@ final readonly class SoundnessController
     #[OA\Delete(
         path: '/api/soundness',
         operationId: 'forgetSoundness',
-        responses: [new OA\Response(response: 200, description: 'the usual numbers again', content: new OA\JsonContent(ref: SoundnessView::class)), new Problem],
+        responses: [new Answer(SoundnessView::class, description: 'the usual numbers again'), new Problem],
     )]
     public function forget(ReadSoundness $read): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Finder;
 
+use App\Http\Answer;
 use App\Http\Problem;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,7 +17,7 @@ final readonly class FindController
         path: '/api/find',
         operationId: 'find',
         parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FoundView::class))), new Problem],
+        responses: [new Answer(FoundView::class, list: true), new Problem],
     )]
     public function __invoke(Request $request, FindAnything $find): JsonResponse
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Support\Who;
@@ -17,8 +19,8 @@ final readonly class LookController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/look',
         operationId: 'look',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'machine', in: 'query', required: false, description: 'it was sewn on; where the student sits when it is not given', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'schools', in: 'query', required: false, description: 'it was sewn by, ids with commas; as the class is taught when it is not given', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LookView::class)), new Problem],
+        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'machine', in: 'query', required: false, description: 'it was sewn on; where the student sits when it is not given', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'schools', in: 'query', required: false, description: 'it was sewn by, ids with commas; as the class is taught when it is not given', schema: new OA\Schema(type: 'string'))],
+        responses: [new Answer(LookView::class), new Problem],
     )]
     public function look(Request $request, string $class, string $student, ShowLook $show): JsonResponse
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Models\Enrolment;
 use App\Models\Sample;
@@ -24,8 +26,8 @@ final readonly class PhotoController
         path: '/api/samples/{sample}/photos',
         operationId: 'keepPhoto',
         requestBody: new OA\RequestBody(required: true, description: 'a JPEG, PNG or WebP', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
-        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'id', in: 'query', required: true, description: 'a ULID made where it was taken', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'row', in: 'query', required: false, description: 'of the lesson; left out for the whole piece', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotoView::class)), new Problem],
+        parameters: [new InPath('sample'), new OA\Parameter(name: 'id', in: 'query', required: true, description: 'a ULID made where it was taken', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'row', in: 'query', required: false, description: 'of the lesson; left out for the whole piece', schema: new OA\Schema(type: 'string'))],
+        responses: [new Answer(PhotoView::class, status: 201, description: 'kept'), new Problem],
     )]
     public function store(Request $request, string $sample, KeepPhoto $keep): JsonResponse
     {
@@ -41,8 +43,8 @@ final readonly class PhotoController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/photos',
         operationId: 'photos',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'lesson', in: 'query', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'of the samples of this lesson, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PhotoView::class))), new Problem],
+        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new Answer(PhotoView::class, list: true, description: 'of the samples of this lesson, newest first'), new Problem],
     )]
     public function index(Request $request, string $class, string $student): JsonResponse
     {
@@ -54,7 +56,7 @@ final readonly class PhotoController
     #[OA\Get(
         path: '/api/photos/{photo}',
         operationId: 'photo',
-        parameters: [new OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('photo')],
         responses: [new OA\Response(response: 200, description: 'the picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function show(string $photo): Response
@@ -68,8 +70,8 @@ final readonly class PhotoController
     #[OA\Delete(
         path: '/api/photos/{photo}',
         operationId: 'dropPhoto',
-        parameters: [new OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'removed for good'), new Problem],
+        parameters: [new InPath('photo')],
+        responses: [new Answer(description: 'removed for good'), new Problem],
     )]
     public function drop(string $photo): JsonResponse
     {

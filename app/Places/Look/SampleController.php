@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\Enrolment;
 use App\Models\Sample;
 use App\Models\SewingClass;
@@ -28,8 +31,8 @@ final readonly class SampleController
     #[OA\Post(
         path: '/api/samples/preview',
         operationId: 'previewSample',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PreviewBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: JudgedView::class)), new Problem],
+        requestBody: new Sent(PreviewBody::class),
+        responses: [new Answer(JudgedView::class), new Problem],
     )]
     public function preview(PreviewBody $body, JudgeSample $judge): JsonResponse
     {
@@ -42,8 +45,8 @@ final readonly class SampleController
     #[OA\Post(
         path: '/api/samples',
         operationId: 'keepSample',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SampleBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptView::class)), new Problem],
+        requestBody: new Sent(SampleBody::class),
+        responses: [new Answer(KeptView::class, status: 201), new Problem],
     )]
     public function store(SampleBody $body, RecordSample $record): JsonResponse
     {
@@ -63,8 +66,8 @@ final readonly class SampleController
     #[OA\Get(
         path: '/api/samples/{sample}',
         operationId: 'showSample',
-        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+        parameters: [new InPath('sample')],
+        responses: [new Answer(SampleView::class, description: 'the sample as it stands now'), new Problem],
     )]
     public function show(Request $request, Sample $sample, ShowSample $show): JsonResponse
     {
@@ -76,9 +79,9 @@ final readonly class SampleController
     #[OA\Post(
         path: '/api/samples/{sample}/notes',
         operationId: 'annotateSample',
-        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NoteBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+        parameters: [new InPath('sample')],
+        requestBody: new Sent(NoteBody::class),
+        responses: [new Answer(SampleView::class, description: 'the sample as it stands now'), new Problem],
     )]
     public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
@@ -91,9 +94,9 @@ final readonly class SampleController
     #[OA\Post(
         path: '/api/samples/{sample}/withdraw',
         operationId: 'withdrawSample',
-        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: WithdrawBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+        parameters: [new InPath('sample')],
+        requestBody: new Sent(WithdrawBody::class),
+        responses: [new Answer(SampleView::class, description: 'the sample as it stands now'), new Problem],
     )]
     public function withdraw(WithdrawBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
@@ -106,8 +109,8 @@ final readonly class SampleController
     #[OA\Delete(
         path: '/api/samples/{sample}/withdraw',
         operationId: 'bringSampleBack',
-        parameters: [new OA\Parameter(name: 'sample', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the sample as it stands now', content: new OA\JsonContent(ref: SampleView::class)), new Problem],
+        parameters: [new InPath('sample')],
+        responses: [new Answer(SampleView::class, description: 'the sample as it stands now'), new Problem],
     )]
     public function bringBack(Request $request, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Materials;
 
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Printing\Format;
@@ -21,7 +22,7 @@ final readonly class ClassPrintController
     #[OA\Get(
         path: '/api/classes/{class}/print',
         operationId: 'printClass',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'bench', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new InPath('class'), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'bench', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function class(Request $request, string $class): Response

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Materials;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\CupboardItem;
 use App\Models\MaterialTick;
 use App\Models\SewingClass;
@@ -25,8 +28,8 @@ final readonly class MaterialController
     #[OA\Get(
         path: '/api/classes/{class}/materials',
         operationId: 'materials',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MaterialsView::class)), new Problem],
+        parameters: [new InPath('class'), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
+        responses: [new Answer(MaterialsView::class), new Problem],
     )]
     public function show(Request $request, string $class, ShowMaterials $show): JsonResponse
     {
@@ -41,9 +44,9 @@ final readonly class MaterialController
     #[OA\Put(
         path: '/api/classes/{class}/materials',
         operationId: 'noteMaterial',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CupboardBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(CupboardBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function note(CupboardBody $body, string $class): JsonResponse
     {
@@ -69,8 +72,8 @@ final readonly class MaterialController
     #[OA\Put(
         path: '/api/shop',
         operationId: 'updateShop',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ShopBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShopView::class)), new Problem],
+        requestBody: new Sent(ShopBody::class),
+        responses: [new Answer(ShopView::class), new Problem],
     )]
     public function shop(ShopBody $body): JsonResponse
     {

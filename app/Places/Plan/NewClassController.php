@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Plan;
 
+use App\Http\Answer;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\SewingClass;
 use App\Records\Shelf;
 use App\Views\NamedView;
@@ -18,8 +20,8 @@ final readonly class NewClassController
     #[OA\Post(
         path: '/api/classes',
         operationId: 'newClass',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewClassBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: NamedView::class)), new Problem],
+        requestBody: new Sent(NewClassBody::class),
+        responses: [new Answer(NamedView::class, status: 201), new Problem],
     )]
     public function store(NewClassBody $body, PlanCourse $plan, Shelf $shelf): JsonResponse
     {
@@ -33,8 +35,8 @@ final readonly class NewClassController
     #[OA\Post(
         path: '/api/plan/estimate',
         operationId: 'estimateCourse',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EstimateBody::class)),
-        responses: [new OA\Response(response: 200, description: 'how many sessions a course would take a class that is not there yet', content: new OA\JsonContent(ref: EstimateView::class)), new Problem],
+        requestBody: new Sent(EstimateBody::class),
+        responses: [new Answer(EstimateView::class, description: 'how many sessions a course would take a class that is not there yet'), new Problem],
     )]
     public function estimate(EstimateBody $body, EstimateCourse $estimate, Shelf $shelf): JsonResponse
     {

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Places\Plan;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\SewingClass;
-use App\Models\User;
 use App\Places\Samplers\ExportBundle;
 use App\Records\CourseDates;
-use App\Records\ForecastClass;
 use App\Records\Shelf;
 use App\Support\LongJob;
-use App\Views\ForecastView;
 use App\Views\NamedView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +20,6 @@ use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\BundleJson;
 use OpenSeam\Core\InputError;
-use OpenSeam\Core\Measure\Unit;
 
 /** The plan of a class. */
 final readonly class PlanController
@@ -30,8 +29,8 @@ final readonly class PlanController
     #[OA\Get(
         path: '/api/classes/{class}/plan',
         operationId: 'showPlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
+        parameters: [new InPath('class')],
+        responses: [new Answer(PlanView::class), new Problem],
     )]
     public function show(string $class): JsonResponse
     {
@@ -41,9 +40,9 @@ final readonly class PlanController
     #[OA\Put(
         path: '/api/classes/{class}/plan',
         operationId: 'storePlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PlanBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(PlanBody::class),
+        responses: [new Answer(PlanView::class), new Problem],
     )]
     public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
     {
@@ -56,9 +55,9 @@ final readonly class PlanController
     #[OA\Post(
         path: '/api/classes/{class}/plan/lay-out',
         operationId: 'layOutPlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: LayOutBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(LayOutBody::class),
+        responses: [new Answer(PlanView::class), new Problem],
     )]
     public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
     {
@@ -71,37 +70,15 @@ final readonly class PlanController
     #[OA\Post(
         path: '/api/classes/{class}/plan/try',
         operationId: 'tryPlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: LayOutBody::class)),
-        responses: [new OA\Response(response: 200, description: 'how it would look; nothing is kept', content: new OA\JsonContent(ref: PlanView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(LayOutBody::class),
+        responses: [new Answer(PlanView::class, description: 'how it would look; nothing is kept'), new Problem],
     )]
     public function tryOut(LayOutBody $body, string $class, TryPlan $try): JsonResponse
     {
         $found = SewingClass::query()->findOrFail($class);
 
         return new JsonResponse($try($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job'))));
-    }
-
-    #[OA\Get(
-        path: '/api/classes/{class}/plan/costs',
-        operationId: 'planCosts',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'one sample of each lesson, and with time to sew again', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanCostView::class))), new Problem],
-    )]
-    public function costs(string $class, CostPlan $cost): JsonResponse
-    {
-        return new JsonResponse($cost(SewingClass::query()->findOrFail($class)));
-    }
-
-    #[OA\Get(
-        path: '/api/classes/{class}/plan/needs',
-        operationId: 'planNeeds',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'what must stand ready on each day', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlanNeedsView::class))), new Problem],
-    )]
-    public function needs(string $class, ShowPlanNeeds $needs): JsonResponse
-    {
-        return new JsonResponse($needs(SewingClass::query()->findOrFail($class)));
     }
 
     /** The dates a plan has: what a body leaves out stays. */
@@ -115,8 +92,8 @@ final readonly class PlanController
     #[OA\Post(
         path: '/api/classes/{class}/plan/mend',
         operationId: 'mendPlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MendBody::class)),
+        parameters: [new InPath('class')],
+        requestBody: new Sent(MendBody::class),
         responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new Problem],
     )]
     public function mend(MendBody $body, string $class, MendPlan $mend, Shelf $shelf): JsonResponse
@@ -127,22 +104,9 @@ final readonly class PlanController
     }
 
     #[OA\Get(
-        path: '/api/classes/{class}/forecast',
-        operationId: 'forecast',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ForecastView::class)), new Problem],
-    )]
-    public function forecast(Request $request, string $class, ForecastClass $forecast): JsonResponse
-    {
-        $user = $request->user();
-
-        return new JsonResponse($forecast(SewingClass::query()->findOrFail($class), $user instanceof User ? $user->unit : Unit::Millimetre));
-    }
-
-    #[OA\Get(
         path: '/api/classes/{class}/plan/export',
         operationId: 'exportPlan',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
+        parameters: [new InPath('class'), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
         responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function export(Request $request, string $class, ExportPlan $export, ExportBundle $bundle): Response

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Room;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\Foot;
 use App\Models\Machine;
 use App\Models\ServiceEntry;
@@ -21,7 +24,7 @@ final readonly class MachineController
     #[OA\Get(
         path: '/api/machines',
         operationId: 'machines',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MachineView::class))), new Problem],
+        responses: [new Answer(MachineView::class, list: true), new Problem],
     )]
     public function index(): JsonResponse
     {
@@ -31,8 +34,8 @@ final readonly class MachineController
     #[OA\Post(
         path: '/api/machines',
         operationId: 'newMachine',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MachineBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new Problem],
+        requestBody: new Sent(MachineBody::class),
+        responses: [new Answer(MachineView::class, status: 201), new Problem],
     )]
     public function store(MachineBody $body): JsonResponse
     {
@@ -52,9 +55,9 @@ final readonly class MachineController
     #[OA\Put(
         path: '/api/machines/{machine}',
         operationId: 'updateMachine',
-        parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: MachineBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: MachineView::class)), new Problem],
+        parameters: [new InPath('machine')],
+        requestBody: new Sent(MachineBody::class),
+        responses: [new Answer(MachineView::class), new Problem],
     )]
     public function update(MachineBody $body, string $machine): JsonResponse
     {
@@ -67,8 +70,8 @@ final readonly class MachineController
     #[OA\Delete(
         path: '/api/machines/{machine}',
         operationId: 'retireMachine',
-        parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'sure', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('machine'), new OA\Parameter(name: 'sure', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        responses: [new Answer, new Problem],
     )]
     public function retire(Request $request, string $machine, RetireMachine $retire): JsonResponse
     {
@@ -80,9 +83,9 @@ final readonly class MachineController
     #[OA\Post(
         path: '/api/machines/{machine}/service',
         operationId: 'logService',
-        parameters: [new OA\Parameter(name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: ServiceBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('machine')],
+        requestBody: new Sent(ServiceBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function service(ServiceBody $body, string $machine): JsonResponse
     {

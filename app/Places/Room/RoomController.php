@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Room;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\Foot;
 use App\Models\SewingClass;
 use App\Support\Clock;
@@ -20,7 +23,7 @@ final readonly class RoomController
         path: '/api/room',
         operationId: 'room',
         parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: RoomView::class)), new Problem],
+        responses: [new Answer(RoomView::class), new Problem],
     )]
     public function show(Request $request, ShowRoom $show): JsonResponse
     {
@@ -32,8 +35,8 @@ final readonly class RoomController
     #[OA\Post(
         path: '/api/feet',
         operationId: 'newFoot',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
+        requestBody: new Sent(FootBody::class),
+        responses: [new Answer(FootView::class, status: 201), new Problem],
     )]
     public function store(FootBody $body): JsonResponse
     {
@@ -43,9 +46,9 @@ final readonly class RoomController
     #[OA\Put(
         path: '/api/feet/{foot}',
         operationId: 'updateFoot',
-        parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: FootBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: FootView::class)), new Problem],
+        parameters: [new InPath('foot')],
+        requestBody: new Sent(FootBody::class),
+        responses: [new Answer(FootView::class), new Problem],
     )]
     public function update(FootBody $body, string $foot): JsonResponse
     {
@@ -59,8 +62,8 @@ final readonly class RoomController
     #[OA\Delete(
         path: '/api/feet/{foot}',
         operationId: 'retireFoot',
-        parameters: [new OA\Parameter(name: 'foot', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('foot')],
+        responses: [new Answer, new Problem],
     )]
     public function retire(string $foot): JsonResponse
     {

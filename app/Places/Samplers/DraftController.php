@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Samplers;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Records\RoomBook;
 use App\Records\Shelf;
 use App\Support\BundleSchema;
@@ -26,8 +29,8 @@ final readonly class DraftController
     #[OA\Get(
         path: '/api/lessons/{lesson}/text',
         operationId: 'lessonText',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: LessonTextView::class)), new Problem],
+        parameters: [new InPath('lesson'), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        responses: [new Answer(LessonTextView::class), new Problem],
     )]
     public function text(Request $request, string $lesson, ShowShelf $show): JsonResponse
     {
@@ -40,8 +43,8 @@ final readonly class DraftController
     #[OA\Post(
         path: '/api/drafts/read',
         operationId: 'readDraft',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: DraftBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: DraftView::class)), new Problem],
+        requestBody: new Sent(DraftBody::class),
+        responses: [new Answer(DraftView::class), new Problem],
     )]
     public function read(DraftBody $body): JsonResponse
     {
@@ -58,7 +61,7 @@ final readonly class DraftController
     #[OA\Post(
         path: '/api/drafts/row',
         operationId: 'startRow',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewRowBody::class)),
+        requestBody: new Sent(NewRowBody::class),
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new Problem],
     )]
     public function row(NewRowBody $body): JsonResponse
@@ -69,7 +72,7 @@ final readonly class DraftController
     #[OA\Post(
         path: '/api/drafts/check',
         operationId: 'startCheck',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewCheckBody::class)),
+        requestBody: new Sent(NewCheckBody::class),
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new Problem],
     )]
     public function check(NewCheckBody $body): JsonResponse
@@ -80,7 +83,7 @@ final readonly class DraftController
     #[OA\Post(
         path: '/api/drafts/path',
         operationId: 'startPath',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewPathBody::class)),
+        requestBody: new Sent(NewPathBody::class),
         responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new Problem],
     )]
     public function path(NewPathBody $body): JsonResponse
@@ -91,7 +94,7 @@ final readonly class DraftController
     #[OA\Post(
         path: '/api/drafts',
         operationId: 'keepLesson',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeepLessonBody::class)),
+        requestBody: new Sent(KeepLessonBody::class),
         responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new Problem],
     )]
     public function keep(KeepLessonBody $body, KeepLesson $keep): JsonResponse

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Samplers;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\SewingClass;
 use App\Places\Room\ShowDials;
 use App\Records\Shelf;
@@ -22,7 +25,7 @@ final readonly class LessonController
         path: '/api/lessons',
         operationId: 'lessons',
         parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the ways this class is taught', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LessonView::class))), new Problem],
+        responses: [new Answer(LessonView::class, list: true), new Problem],
     )]
     public function index(Request $request, Shelf $shelf): JsonResponse
     {
@@ -34,8 +37,8 @@ final readonly class LessonController
     #[OA\Get(
         path: '/api/lessons/{lesson}/dials',
         operationId: 'dials',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DialView::class))), new Problem],
+        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
+        responses: [new Answer(DialView::class, list: true), new Problem],
     )]
     public function dials(Request $request, string $lesson, Shelf $shelf, ShowDials $show): JsonResponse
     {
@@ -45,9 +48,9 @@ final readonly class LessonController
     #[OA\Put(
         path: '/api/classes/{class}/schools',
         operationId: 'chooseSchools',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: SchoolsBody::class)),
-        responses: [new OA\Response(response: 200, description: 'the lesson as this class is taught it now', content: new OA\JsonContent(ref: LessonView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(SchoolsBody::class),
+        responses: [new Answer(LessonView::class, description: 'the lesson as this class is taught it now'), new Problem],
     )]
     public function choose(SchoolsBody $body, SewingClass $class, ChooseSchools $choose, Shelf $shelf): JsonResponse
     {

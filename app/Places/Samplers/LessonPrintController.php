@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Samplers;
 
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
@@ -23,7 +24,7 @@ final readonly class LessonPrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/print',
         operationId: 'printLesson',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function lesson(Request $request, string $lesson): Response
@@ -36,7 +37,7 @@ final readonly class LessonPrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/svg',
         operationId: 'svgLesson',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
         responses: [new OA\Response(response: 200, description: 'the sampler at true size', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))), new Problem],
     )]
     public function svg(Request $request, string $lesson): Response

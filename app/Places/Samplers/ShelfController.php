@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Samplers;
 
+use App\Http\Answer;
 use App\Http\Problem;
+use App\Http\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -17,7 +19,7 @@ final readonly class ShelfController
     #[OA\Get(
         path: '/api/shelf',
         operationId: 'shelf',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new Problem],
+        responses: [new Answer(ShelfView::class), new Problem],
     )]
     public function show(ShowShelf $show): JsonResponse
     {
@@ -42,8 +44,8 @@ final readonly class ShelfController
     #[OA\Post(
         path: '/api/shelf/compare',
         operationId: 'compareBundle',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BundleBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new Problem],
+        requestBody: new Sent(BundleBody::class),
+        responses: [new Answer(BundleChangesView::class), new Problem],
     )]
     public function compare(BundleBody $body, BringBundle $bring): JsonResponse
     {
@@ -53,8 +55,8 @@ final readonly class ShelfController
     #[OA\Post(
         path: '/api/shelf/import',
         operationId: 'importBundle',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BundleBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: BundleChangesView::class)), new Problem],
+        requestBody: new Sent(BundleBody::class),
+        responses: [new Answer(BundleChangesView::class), new Problem],
     )]
     public function import(BundleBody $body, BringBundle $bring): JsonResponse
     {
@@ -64,8 +66,8 @@ final readonly class ShelfController
     #[OA\Post(
         path: '/api/shelf/back',
         operationId: 'shelfBack',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BackBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: ShelfView::class)), new Problem],
+        requestBody: new Sent(BackBody::class),
+        responses: [new Answer(ShelfView::class), new Problem],
     )]
     public function back(BackBody $body, ShelfBook $book, ShowShelf $show): JsonResponse
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Session;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\BenchPlan;
 use App\Models\SewingClass;
 use App\Models\User;
@@ -21,8 +24,8 @@ final readonly class BenchController
     #[OA\Get(
         path: '/api/classes/{class}/bench',
         operationId: 'bench',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as it would be seated now', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+        parameters: [new InPath('class')],
+        responses: [new Answer(BenchView::class, description: 'as it would be seated now'), new Problem],
     )]
     public function show(Request $request, string $class, SeatSession $seat): JsonResponse
     {
@@ -35,9 +38,9 @@ final readonly class BenchController
     #[OA\Put(
         path: '/api/classes/{class}/bench',
         operationId: 'keepBench',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: BenchBody::class)),
-        responses: [new OA\Response(response: 200, description: 'with what the teacher says', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(BenchBody::class),
+        responses: [new Answer(BenchView::class, description: 'with what the teacher says'), new Problem],
     )]
     public function keep(BenchBody $body, string $class, SeatSession $seat, KeepBench $keep): JsonResponse
     {
@@ -52,9 +55,9 @@ final readonly class BenchController
     #[OA\Put(
         path: '/api/classes/{class}/bench/state',
         operationId: 'noteState',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StateBody::class)),
-        responses: [new OA\Response(response: 200, description: 'seated anew', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(StateBody::class),
+        responses: [new Answer(BenchView::class, description: 'seated anew'), new Problem],
     )]
     public function state(StateBody $body, string $class, KeepBench $keep): JsonResponse
     {
@@ -64,9 +67,9 @@ final readonly class BenchController
     #[OA\Post(
         path: '/api/classes/{class}/bench/start',
         operationId: 'startBench',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: VersionBody::class)),
-        responses: [new OA\Response(response: 200, description: 'begun: machines and lessons are handed out', content: new OA\JsonContent(ref: BenchView::class)), new Problem],
+        parameters: [new InPath('class')],
+        requestBody: new Sent(VersionBody::class),
+        responses: [new Answer(BenchView::class, description: 'begun: machines and lessons are handed out'), new Problem],
     )]
     public function start(VersionBody $body, string $class, KeepBench $keep): JsonResponse
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Student;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\User;
@@ -32,8 +35,8 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}',
         operationId: 'showStudent',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'everything about them', content: new OA\JsonContent(ref: StudentView::class)), new Problem],
+        parameters: [new InPath('class'), new InPath('student')],
+        responses: [new Answer(StudentView::class, description: 'everything about them'), new Problem],
     )]
     public function show(Request $request, string $class, string $student): JsonResponse
     {
@@ -46,9 +49,9 @@ final readonly class StudentController
     #[OA\Put(
         path: '/api/classes/{class}/students/{student}',
         operationId: 'noteStudent',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudentBody::class)),
-        responses: [new OA\Response(response: 204, description: 'noted'), new Problem],
+        parameters: [new InPath('class'), new InPath('student')],
+        requestBody: new Sent(StudentBody::class),
+        responses: [new Answer(description: 'noted'), new Problem],
     )]
     public function update(StudentBody $body, string $class, string $student, Shelf $shelf): JsonResponse
     {
@@ -67,7 +70,7 @@ final readonly class StudentController
     #[OA\Post(
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'openPage',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('class'), new InPath('student')],
         responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new Problem],
     )]
     public function openPage(string $class, string $student): JsonResponse
@@ -83,8 +86,8 @@ final readonly class StudentController
     #[OA\Delete(
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'closePage',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'the link no longer works'), new Problem],
+        parameters: [new InPath('class'), new InPath('student')],
+        responses: [new Answer(description: 'the link no longer works'), new Problem],
     )]
     public function closePage(string $class, string $student): JsonResponse
     {
@@ -96,8 +99,8 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/page/{token}',
         operationId: 'ownPage',
-        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the student’s own page', content: new OA\JsonContent(ref: OwnPageView::class)), new Problem],
+        parameters: [new InPath('token')],
+        responses: [new Answer(OwnPageView::class, description: 'the student’s own page'), new Problem],
     )]
     public function page(string $token, ShowOwnPage $show): JsonResponse
     {
@@ -107,7 +110,7 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/page/{token}/sheet',
         operationId: 'ownSheet',
-        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new InPath('token'), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'the practice sheet at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function sheet(Request $request, string $token, ShowOwnPage $show): Response
@@ -125,7 +128,7 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/print',
         operationId: 'printStudent',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'path', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
+        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
     public function print(Request $request, string $class, string $student, ShowStudent $show): Response

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Studio;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\Invitation;
 use App\Models\Studio;
 use App\Models\User;
@@ -22,7 +25,7 @@ final readonly class StudioController
     #[OA\Get(
         path: '/api/studio',
         operationId: 'studio',
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new Problem],
+        responses: [new Answer(StudioView::class), new Problem],
     )]
     public function show(Request $request): JsonResponse
     {
@@ -32,8 +35,8 @@ final readonly class StudioController
     #[OA\Patch(
         path: '/api/studio',
         operationId: 'updateStudio',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: StudioBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: StudioView::class)), new Problem],
+        requestBody: new Sent(StudioBody::class),
+        responses: [new Answer(StudioView::class), new Problem],
     )]
     public function update(StudioBody $body): JsonResponse
     {
@@ -45,8 +48,8 @@ final readonly class StudioController
     #[OA\Post(
         path: '/api/studio/invitations',
         operationId: 'invite',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: InviteBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: InvitedView::class)), new Problem],
+        requestBody: new Sent(InviteBody::class),
+        responses: [new Answer(InvitedView::class, status: 201), new Problem],
     )]
     public function invite(InviteBody $body, InvitePerson $invite): JsonResponse
     {
@@ -56,8 +59,8 @@ final readonly class StudioController
     #[OA\Delete(
         path: '/api/studio/invitations/{invitation}',
         operationId: 'takeInvitationBack',
-        parameters: [new OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('invitation')],
+        responses: [new Answer, new Problem],
     )]
     public function takeBack(Invitation $invitation): JsonResponse
     {
@@ -69,9 +72,9 @@ final readonly class StudioController
     #[OA\Put(
         path: '/api/studio/people/{person}',
         operationId: 'changeRole',
-        parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: RoleBody::class)),
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('person')],
+        requestBody: new Sent(RoleBody::class),
+        responses: [new Answer, new Problem],
     )]
     public function role(RoleBody $body, User $person, ChangePeople $change): JsonResponse
     {
@@ -83,8 +86,8 @@ final readonly class StudioController
     #[OA\Delete(
         path: '/api/studio/people/{person}',
         operationId: 'removePerson',
-        parameters: [new OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('person')],
+        responses: [new Answer, new Problem],
     )]
     public function remove(User $person, ChangePeople $change): JsonResponse
     {
@@ -96,8 +99,8 @@ final readonly class StudioController
     #[OA\Post(
         path: '/api/studio/close',
         operationId: 'closeStudio',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CloseStudioBody::class)),
-        responses: [new OA\Response(response: 204, description: 'deleted; brought back until thirty days later'), new Problem],
+        requestBody: new Sent(CloseStudioBody::class),
+        responses: [new Answer(description: 'deleted; brought back until thirty days later'), new Problem],
     )]
     public function close(CloseStudioBody $body): JsonResponse
     {
@@ -111,7 +114,7 @@ final readonly class StudioController
     #[OA\Post(
         path: '/api/studio/reopen',
         operationId: 'reopenStudio',
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        responses: [new Answer, new Problem],
     )]
     public function reopen(Request $request): JsonResponse
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Places\Today;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Support\Who;
@@ -17,8 +19,8 @@ final readonly class TodayController
     #[OA\Get(
         path: '/api/classes/{class}/today',
         operationId: 'today',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: TodayView::class)), new Problem],
+        parameters: [new InPath('class')],
+        responses: [new Answer(TodayView::class), new Problem],
     )]
     public function today(Request $request, string $class, ShowToday $show): JsonResponse
     {
@@ -28,8 +30,8 @@ final readonly class TodayController
     #[OA\Get(
         path: '/api/classes/{class}/pulse',
         operationId: 'pulse',
-        parameters: [new OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'changes with everything that was kept or said of the class', content: new OA\JsonContent(ref: PulseView::class)), new Problem],
+        parameters: [new InPath('class')],
+        responses: [new Answer(PulseView::class, description: 'changes with everything that was kept or said of the class'), new Problem],
     )]
     public function pulse(SewingClass $class): JsonResponse
     {

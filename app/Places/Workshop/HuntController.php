@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Workshop;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Records\Shelf;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -17,7 +20,7 @@ final readonly class HuntController
     #[OA\Get(
         path: '/api/faults',
         operationId: 'faults',
-        responses: [new OA\Response(response: 200, description: 'every fault with its look', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: FaultLookView::class))), new Problem],
+        responses: [new Answer(FaultLookView::class, list: true, description: 'every fault with its look'), new Problem],
     )]
     public function faults(Shelf $shelf): JsonResponse
     {
@@ -27,7 +30,7 @@ final readonly class HuntController
     #[OA\Get(
         path: '/api/hunts',
         operationId: 'hunts',
-        responses: [new OA\Response(response: 200, description: 'the last ones', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: HuntView::class))), new Problem],
+        responses: [new Answer(HuntView::class, list: true, description: 'the last ones'), new Problem],
     )]
     public function index(): JsonResponse
     {
@@ -37,8 +40,8 @@ final readonly class HuntController
     #[OA\Post(
         path: '/api/hunts',
         operationId: 'openHunt',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: HuntBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
+        requestBody: new Sent(HuntBody::class),
+        responses: [new Answer(HuntView::class, status: 201), new Problem],
     )]
     public function open(HuntBody $body): JsonResponse
     {
@@ -48,8 +51,8 @@ final readonly class HuntController
     #[OA\Get(
         path: '/api/hunts/{hunt}',
         operationId: 'showHunt',
-        parameters: [new OA\Parameter(name: 'hunt', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
+        parameters: [new InPath('hunt')],
+        responses: [new Answer(HuntView::class), new Problem],
     )]
     public function show(string $hunt): JsonResponse
     {
@@ -59,9 +62,9 @@ final readonly class HuntController
     #[OA\Post(
         path: '/api/hunts/{hunt}/trials',
         operationId: 'tryCause',
-        parameters: [new OA\Parameter(name: 'hunt', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: TrialBody::class)),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(ref: HuntView::class)), new Problem],
+        parameters: [new InPath('hunt')],
+        requestBody: new Sent(TrialBody::class),
+        responses: [new Answer(HuntView::class), new Problem],
     )]
     public function try(TrialBody $body, string $hunt): JsonResponse
     {

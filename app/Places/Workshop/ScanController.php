@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Workshop;
 
+use App\Http\Answer;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Records\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,7 +30,7 @@ final readonly class ScanController
         operationId: 'readScan',
         parameters: [new OA\Parameter(name: 'width', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'height', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'dpi', in: 'query', required: true, schema: new OA\Schema(type: 'number'))],
         requestBody: new OA\RequestBody(required: true, description: 'one byte a pixel, shades of grey, row by row', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
-        responses: [new OA\Response(response: 200, description: 'what it says, or that it cannot be told', content: new OA\JsonContent(ref: ScanView::class)), new Problem],
+        responses: [new Answer(ScanView::class, description: 'what it says, or that it cannot be told'), new Problem],
     )]
     public function read(Request $request): JsonResponse
     {
@@ -44,7 +46,7 @@ final readonly class ScanController
     #[OA\Post(
         path: '/api/scans/readings',
         operationId: 'pictureReadings',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: PictureReadingsBody::class)),
+        requestBody: new Sent(PictureReadingsBody::class),
         responses: [new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))), new Problem],
     )]
     public function readings(PictureReadingsBody $body, Shelf $shelf): JsonResponse

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Workshop;
 
+use App\Http\Answer;
+use App\Http\InPath;
 use App\Http\Problem;
+use App\Http\Sent;
 use App\Models\KeptAnswer;
 use App\Models\Student;
 use App\Records\Shelf;
@@ -29,7 +32,7 @@ final readonly class WorkshopController
         path: '/api/settings',
         operationId: 'settingsLog',
         parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'settings of good samples', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SettingsLogView::class))), new Problem],
+        responses: [new Answer(SettingsLogView::class, list: true, description: 'settings of good samples'), new Problem],
     )]
     public function settings(Request $request, FindSettings $find): JsonResponse
     {
@@ -39,8 +42,8 @@ final readonly class WorkshopController
     #[OA\Post(
         path: '/api/answers',
         operationId: 'keepAnswer',
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: AnswerBody::class)),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(ref: KeptAnswerView::class)), new Problem],
+        requestBody: new Sent(AnswerBody::class),
+        responses: [new Answer(KeptAnswerView::class, status: 201), new Problem],
     )]
     public function keep(AnswerBody $body, Shelf $shelf): JsonResponse
     {
@@ -62,7 +65,7 @@ final readonly class WorkshopController
         path: '/api/answers',
         operationId: 'answers',
         parameters: [new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KeptAnswerView::class))), new Problem],
+        responses: [new Answer(KeptAnswerView::class, list: true), new Problem],
     )]
     public function index(Request $request): JsonResponse
     {
@@ -77,8 +80,8 @@ final readonly class WorkshopController
     #[OA\Delete(
         path: '/api/answers/{answer}',
         operationId: 'dropAnswer',
-        parameters: [new OA\Parameter(name: 'answer', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 204, description: 'as asked'), new Problem],
+        parameters: [new InPath('answer')],
+        responses: [new Answer, new Problem],
     )]
     public function drop(string $answer): JsonResponse
     {
