@@ -153,4 +153,19 @@ final class NothingLostTest extends BrowserCase
         $browser->go($address)->see('Safe seat')->until('both answers are there', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-reading] [aria-checked=true]").length') >= 2);
         self::assertNull($browser->driver->executeScript('return Object.keys(localStorage).find((k) => k.startsWith("draft:")) ?? null'), 'it lies in the browser’s database');
     }
+
+    /** A page that cannot be fetched says so, and the rest of the program goes on. */
+    public function test_a_page_that_breaks_takes_nothing_else_away(): void
+    {
+        $browser = $this->signIn();
+        $browser->go('/samplers')->see('Square spiral')->rest();
+        $this->line(true);
+        try {
+            $browser->driver->executeScript('[...document.querySelectorAll(".rail a")].find((a) => a.innerText === "Studio").click()');
+            $browser->see('This page broke. What you typed is kept on this device')->see('Workshop');
+        } finally {
+            $this->line(false);
+        }
+        $browser->press('Go to Today')->see('Isaura');
+    }
 }

@@ -5,6 +5,7 @@ import { api, ask, Problem, type View } from '../api/client'
 import { Trouble } from '../ui/Trouble'
 import { queries, useChange } from '../api/queries'
 import { Spool } from '../keeping/Spool'
+import { Boundary } from '../ui/Boundary'
 import { sendAll } from '../keeping/spool'
 import { tellKept } from '../keeping/kept'
 import { KeptNotice } from '../keeping/KeptNotice'
@@ -53,7 +54,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
             </nav>
             <main className="place" tabIndex={0}>
                 {me.warning !== null && <p className="warning" role="alert">{me.warning}</p>}
-                <Outlet />
+                <Boundary place={pathname}><Outlet /></Boundary>
             </main>
             <KeptNotice classes={me.classes.map((c) => c.id)} />
         </div>

@@ -34,18 +34,27 @@ export async function keepSample(item: Omit<Waiting, 'asks' | 'at'>): Promise<Vi
     }
 }
 
+/** After so many that the server could not take, one after the other, it is the server and not the sample. */
+const MOST_FAILED = 3
+
+/** It is this one sample that did not go through: another one may. */
+const stuck = (problem: unknown) => problem instanceof Problem && problem.status >= 500
+
 /** Sends what waits, oldest first, until the line fails. One tab at a time; the same sample twice is one sample. */
 export async function sendAll(): Promise<void> {
     await navigator.locks.request('open-seam-spool', { ifAvailable: true }, async (lock) => {
         if (lock === null) return
-        let sent = 0
+        let [sent, failed] = [0, 0]
         for (const item of keeping.all().filter((w) => w.asks === null)) {
             try {
                 await post(item.body)
                 for (const photo of item.photos ?? []) await sendPhoto(item.body.id, photo)
                 await keeping.drop(item.body.id)
                 sent++
+                failed = 0
             } catch (problem) {
+                // One that never goes through does not keep the others from it.
+                if (stuck(problem) && ++failed < MOST_FAILED) continue
                 if (waits(problem) || !(problem instanceof Problem)) break
                 await keeping.put({ ...item, asks: { field: problem.field, message: problem.message } })
             }

@@ -1,0 +1,32 @@
+import { Button } from '@mantine/core'
+import { Component, type ReactNode } from 'react'
+import { t } from '../app/text'
+
+interface Props {
+    /** Where it broke: somewhere else everything is as it was. */
+    place: string
+    children: ReactNode
+}
+
+/** Keeps what breaks in one place from taking the rest away: said in words, with the way on. */
+export class Boundary extends Component<Props, { broken: boolean }> {
+    override state: { broken: boolean } = { broken: false }
+
+    static getDerivedStateFromError() {
+        return { broken: true }
+    }
+
+    override componentDidUpdate(before: Props) {
+        if (before.place !== this.props.place && this.state.broken) this.setState({ broken: false })
+    }
+
+    override render() {
+        if (!this.state.broken) return this.props.children
+        return (
+            <div className="empty" role="alert">
+                <p>{t('This page broke. What you typed is kept on this device, and everything else goes on.')}</p>
+                <Button onClick={() => this.setState({ broken: false })}>{t('Try it again')}</Button> <Button variant="subtle" component="a" href="/">{t('Go to Today')}</Button>
+            </div>
+        )
+    }
+}
