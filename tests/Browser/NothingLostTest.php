@@ -167,5 +167,6 @@ final class NothingLostTest extends BrowserCase
             $this->line(false);
         }
         $browser->press('Go to Today')->see('Isaura');
+        self::assertNotSame([], $browser->complaints(), 'the browser has said that the line was down');
     }
 }
