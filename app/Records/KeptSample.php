@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Sample;
+use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Readings;
@@ -14,6 +15,8 @@ final readonly class KeptSample
 {
     public function __construct(
         public Sample $sample,
+        /** At the version and in the way it was sewn. */
+        public Lesson $lesson,
         public Readings $readings,
         public Grade $grade,
         public PastSample $past,

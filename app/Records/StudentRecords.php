@@ -119,6 +119,6 @@ final readonly class StudentRecords
         $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
         $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill, $found);
 
-        return new KeptSample($sample, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)), $chain);
+        return new KeptSample($sample, $lesson, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)), $chain);
     }
 }

@@ -50,7 +50,7 @@ final readonly class StudentViews
         };
 
         return new LastSampleView(
-            $kept->sample->id, $kept->sample->lesson, Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill),
+            $kept->sample->id, $kept->sample->lesson, Titles::sewn($this->shelf->bundle(), $kept),
             $text, $grade->verdict()?->value, $open, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Records\KeptSample;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Words;
 
@@ -20,5 +21,14 @@ final class Titles
         }
 
         return $found->title ?? '';
+    }
+
+    /** A kept sample's, with the schools it was sewn by where they were not the usual ones. */
+    public static function sewn(Bundle $bundle, KeptSample $kept): string
+    {
+        $title = self::of($bundle, $kept->sample->lesson, $kept->sample->drill);
+        $schools = $kept->lesson->schoolsFollowed();
+
+        return $schools === '' ? $title : Words::in()->say('sewn.title', ['lesson' => $title, 'schools' => $schools]);
     }
 }

@@ -99,6 +99,7 @@ final class SchoolsTest extends TestCase
         $this->follow('sew-a-button', ['length-0']);
         $id = $this->keep($body = $this->button());
         self::assertSame(['schools' => ['length-0'], 'stitches' => []], Sample::query()->findOrFail($id)->way);
+        $this->getJson("/api/samples/$id")->assertOk()->assertJsonPath('title', 'Sew a button (Any zigzag)');
         $this->follow('sew-a-button', []);
         $student = $body['student'];
         self::assertIsString($student);

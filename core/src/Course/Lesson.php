@@ -76,6 +76,19 @@ final readonly class Lesson
         return $own === [] ? $this : $this->in(new Way($this->way->schools, $own));
     }
 
+    /** The schools that are followed where they are not the usual ones, by name with commas between; empty for none. */
+    public function schoolsFollowed(): string
+    {
+        $named = [];
+        foreach ($this->settings as $setting) {
+            foreach ($setting->schools as $school) {
+                in_array($school->id, $this->way->schools, true) && $named[] = $school->school;
+            }
+        }
+
+        return implode(', ', $named);
+    }
+
     /** Which of a machine's own stitches its sampler is made from (OwnStitch); empty for none. */
     public function each(): string
     {
