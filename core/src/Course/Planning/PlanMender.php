@@ -211,11 +211,11 @@ final class PlanMender
         }
         $problem = SessionProblem::of($tasks->tasks, max([1.0, ...$this->room]), $this->room);
         $found = (new Search($problem, self::STEPS))->within($this->room);
-        $this->unsure = $this->unsure || $found === null;
-        if (! is_array($found)) {
+        $this->unsure = $this->unsure || $found->outcome === Outcome::Undecided;
+        if ($found->outcome !== Outcome::Found) {
             return null;
         }
 
-        return $tasks->unpack(array_map(fn (array $o): array => array_map(fn (int $j): string => $problem->tasks[$j]->id, $o[0]), StrandKeeper::ordered($problem, $found)));
+        return $tasks->unpack(array_map(fn (array $o): array => array_map(fn (int $j): string => $problem->tasks[$j]->id, $o[0]), StrandKeeper::ordered($problem, $found->sessions)));
     }
 }

@@ -69,19 +69,18 @@ final class Search
 
     /**
      * @param  list<float>  $room  minutes of each session
-     * @return list<list<int>>|false|null lessons by session; false: it cannot be; null: the budget ended before it was known
      */
-    public function within(array $room): array|false|null
+    public function within(array $room): SearchResult
     {
         $this->start($room);
-        if (! $this->bounds()) {
-            return false;
+        if (! $this->hasWindows()) {
+            return SearchResult::impossible();
         }
         if ($this->go(0, [0, 0], $this->problem->total())) {
-            return $this->laid;
+            return SearchResult::found($this->laid);
         }
 
-        return $this->isCut() ? null : false;
+        return $this->isCut() ? SearchResult::undecided() : SearchResult::impossible();
     }
 
     /**
@@ -95,7 +94,7 @@ final class Search
     {
         $this->start($room);
         $this->most = $loads;
-        if (! $this->bounds()) {
+        if (! $this->hasWindows()) {
             return null;
         }
         $done = [0, 0];
@@ -132,6 +131,18 @@ final class Search
         $this->isPlain = $this->problem->isFree() && ($room === [] || max($room) - min($room) < SessionProblem::EPS);
     }
 
+    /** Every lesson has a session to stand in. */
+    private function hasWindows(): bool
+    {
+        $windows = SessionWindows::of($this->problem, $this->room);
+        if ($windows === null) {
+            return false;
+        }
+        [$this->early, $this->late, $this->byLate] = [$windows->early, $windows->late, $windows->byLate];
+
+        return true;
+    }
+
     private function hasEnded(): bool
     {
         return $this->cut;
@@ -141,54 +152,6 @@ final class Search
     private function isCut(): bool
     {
         return $this->cut || $this->partial;
-    }
-
-    /** First and last session of each lesson, from what stands before and behind it. */
-    private function bounds(): bool
-    {
-        $m = count($this->room);
-        $p = $this->problem;
-        $this->early = $this->late = array_fill(0, $this->n, 0);
-        // What must lie before and behind a lesson is known better than by adding up; no session is longer than the longest.
-        $longest = max([0.0, ...$this->room]);
-        if ($longest < SessionProblem::EPS) {
-            return $this->n === 0;
-        }
-        $heads = StationBounds::heads($p, $longest);
-        $tails = StationBounds::tails($p, $longest);
-        for ($j = 0; $j < $this->n; $j++) {
-            $e = max($p->tasks[$j]->notBefore, StationBounds::up($heads[$j] + $p->minutes[$j] / $longest) - 1);
-            foreach ($p->needs[$j] as $need) {
-                $e = max($e, $this->early[$need] + (SessionProblem::has($p->sooner[$j], $need) ? 1 : 0));
-            }
-            $sum = 0.0;
-            for ($k = 0; $k < $m && ($sum += $this->room[$k]) + SessionProblem::EPS < $p->headMinutes[$j] + $p->minutes[$j]; $k++);
-            $e = max($e, $k);
-            while ($e < $m && $p->minutes[$j] > $this->room[$e] + SessionProblem::EPS) {
-                $e++;
-            }
-            $this->early[$j] = $e;
-        }
-        for ($j = $this->n - 1; $j >= 0; $j--) {
-            $l = min($m - StationBounds::up($tails[$j] + $p->minutes[$j] / $longest), $p->tasks[$j]->notAfter ?? $m - 1);
-            foreach ($p->next[$j] as $next) {
-                $l = min($l, $this->late[$next] - (SessionProblem::has($p->sooner[$next], $j) ? 1 : 0));
-            }
-            $sum = 0.0;
-            for ($k = $m - 1; $k >= 0 && ($sum += $this->room[$k]) + SessionProblem::EPS < $p->tailMinutes[$j] + $p->minutes[$j]; $k--);
-            $l = min($l, $k);
-            while ($l >= 0 && $p->minutes[$j] > $this->room[$l] + SessionProblem::EPS) {
-                $l--;
-            }
-            $this->late[$j] = $l;
-            if ($l < $this->early[$j]) {
-                return false;
-            }
-        }
-        $this->byLate = range(0, max(0, $this->n - 1));
-        usort($this->byLate, fn (int $a, int $b): int => $this->late[$a] <=> $this->late[$b]);
-
-        return true;
     }
 
     /**

@@ -126,6 +126,48 @@ final readonly class SessionProblem
         return max([0.0, ...array_map($this->sessionAt(...), range(0, max(0, $sessions - 1)))]);
     }
 
+    /**
+     * Minutes of each of the first sessions.
+     *
+     * @return list<float>
+     */
+    public function room(int $sessions): array
+    {
+        return array_map($this->sessionAt(...), range(0, max(0, $sessions - 1)));
+    }
+
+    /** No plan needs more sessions: one for each lesson, after all that differ and all that are named. */
+    public function most(): int
+    {
+        return count($this->tasks) + count($this->sessionMinutes) + max([0, ...array_map(fn (PlanTask $t): int => max($t->notBefore, $t->notAfter ?? 0), $this->tasks)]) + 1;
+    }
+
+    /**
+     * Minutes of some of the lessons.
+     *
+     * @param  list<int>  $load
+     */
+    public function minutesOf(array $load): float
+    {
+        return array_sum(array_map(fn (int $j): float => $this->minutes[$j], $load));
+    }
+
+    /**
+     * The largest share of its minutes that a session uses.
+     *
+     * @param  list<list<int>>  $laid
+     */
+    public function fullest(array $laid): float
+    {
+        $full = 0.0;
+        foreach ($laid as $k => $load) {
+            $room = $this->sessionAt($k);
+            $full = max($full, $room > 0 ? $this->minutesOf($load) / $room : 0.0);
+        }
+
+        return $full;
+    }
+
     public function total(): float
     {
         return array_sum($this->minutes);

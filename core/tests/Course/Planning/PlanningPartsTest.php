@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Course\Planning;
 
 use OpenSeam\Core\Course\Planning\FootOrder;
+use OpenSeam\Core\Course\Planning\LowerBound;
+use OpenSeam\Core\Course\Planning\Outcome;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\Search;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -33,14 +35,14 @@ final class PlanningPartsTest extends TestCase
             $problem = SessionProblem::of(RandomLessons::course(14, $seed), 120.0);
             $best = SessionSolver::fewest($problem)->count();
             self::assertLessThanOrEqual($best, StationBounds::least($problem, 120.0));
-            self::assertLessThanOrEqual($best, SessionSolver::lowerBound($problem)[0]);
+            self::assertLessThanOrEqual($best, LowerBound::of($problem)[0]);
             $first = (new Search($problem, 100_000))->fullest(array_fill(0, 20, 120.0), 50);
             self::assertNotNull($first);
             self::assertGreaterThanOrEqual($best, count(array_filter($first, fn (array $load): bool => $load !== [])));
             self::assertGreaterThanOrEqual($best, count(SessionSolver::inTurn($problem) ?? []));
             // One session fewer: really none. As many: one is found.
-            self::assertFalse((new Search($problem, 1_000_000))->within(array_fill(0, $best - 1, 120.0)));
-            self::assertIsArray((new Search($problem, 1_000_000))->within(array_fill(0, $best, 120.0)));
+            self::assertSame(Outcome::Impossible, (new Search($problem, 1_000_000))->within(array_fill(0, $best - 1, 120.0))->outcome);
+            self::assertSame(Outcome::Found, (new Search($problem, 1_000_000))->within(array_fill(0, $best, 120.0))->outcome);
         }
     }
 
@@ -48,7 +50,7 @@ final class PlanningPartsTest extends TestCase
     {
         $problem = SessionProblem::of(RandomLessons::course(40, 3), 105.0);
         $best = SessionSolver::fewest($problem)->count();
-        self::assertNull((new Search($problem, 5))->within(array_fill(0, $best, 105.0)));
+        self::assertSame(Outcome::Undecided, (new Search($problem, 5))->within(array_fill(0, $best, 105.0))->outcome);
     }
 
     public function test_sets_of_more_than_sixty_lessons(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Course\Planning;
 
+use OpenSeam\Core\Course\Planning\LowerBound;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\SessionPlan;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -78,7 +79,7 @@ final class SessionSolverTest extends TestCase
             self::assertHolds($plan, $tasks, $capacity);
             self::assertTrue($plan->proven);
             self::assertSame(self::exhaustive($tasks, $capacity), $plan->count(), "seed $seed");
-            [$low] = SessionSolver::lowerBound(SessionProblem::of($tasks, $capacity));
+            [$low] = LowerBound::of(SessionProblem::of($tasks, $capacity));
             self::assertLessThanOrEqual($plan->count(), $low);
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Course\Planning;
 
 use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\Planning\LowerBound;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -57,7 +58,7 @@ final class WishesTest extends TestCase
             $plan = SessionSolver::fewest(SessionProblem::of($tasks, $capacity));
             self::assertTrue($plan->proven);
             self::assertSame(self::exhaustive($tasks, $capacity), $plan->count(), "round $round");
-            self::assertLessThanOrEqual($plan->count(), SessionSolver::lowerBound(SessionProblem::of($tasks, $capacity))[0]);
+            self::assertLessThanOrEqual($plan->count(), LowerBound::of(SessionProblem::of($tasks, $capacity))[0]);
         }
     }
 

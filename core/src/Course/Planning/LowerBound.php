@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Course\Planning;
+
+/** The least sessions a course can take, and which of several bounds says so. */
+final class LowerBound
+{
+    /**
+     * Fewer sessions there can never be.
+     *
+     * @return array{int, string} and what says so
+     */
+    public static function of(SessionProblem $problem): array
+    {
+        $sum = 0.0;
+        for ($m = 0; $sum + SessionProblem::EPS < $problem->total(); $m++) {
+            $sum += $problem->sessionAt($m);
+        }
+        $bounds = ['minutes' => max(1, $m)];
+        // No session is longer than the longest: what is needed of such is needed of shorter ones too.
+        $longest = max($problem->capacity, $problem->longest(count($problem->sessionMinutes)));
+        $half = $longest / 2;
+        $large = count(array_filter($problem->minutes, fn (float $t): bool => $t > $half + SessionProblem::EPS));
+        $exact = count(array_filter($problem->minutes, fn (float $t): bool => abs($t - $half) <= SessionProblem::EPS));
+        $bounds['large'] = $large + (int) ceil($exact / 2);
+        $third = $longest / 3;
+        $sum = 0.0;
+        foreach ($problem->minutes as $t) {
+            $sum += match (true) {
+                $t > 2 * $third + SessionProblem::EPS => 1.0,
+                abs($t - 2 * $third) <= SessionProblem::EPS => 2 / 3,
+                $t > $third + SessionProblem::EPS => 0.5,
+                abs($t - $third) <= SessionProblem::EPS => 1 / 3,
+                default => 0.0,
+            };
+        }
+        $bounds['thirds'] = (int) ceil($sum - SessionProblem::EPS);
+        $bounds['chain'] = StationBounds::least($problem, $longest);
+        foreach ($problem->tasks as $task) {
+            $bounds['bounds'] = max($bounds['bounds'] ?? 0, $task->notBefore + 1);
+        }
+        $most = max($bounds);
+
+        return [$most, (string) array_search($most, $bounds, true)];
+    }
+}
