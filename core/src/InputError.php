@@ -7,7 +7,7 @@ namespace OpenSeam\Core;
 use DomainException;
 
 /** Input that cannot be worked with: which field, what it held, what is allowed. Nothing has been stored. */
-final class InputError extends DomainException
+final class InputError extends DomainException implements CoreError
 {
     private function __construct(public readonly string $field, public readonly mixed $got, string $message)
     {

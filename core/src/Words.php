@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\Unit;
 
@@ -19,7 +18,7 @@ final readonly class Words
     /** @param  array<string, string>  $phrases */
     private function __construct(private array $phrases, public Unit $unit) {}
 
-    /** @throws InvalidArgumentException when the language is not shipped */
+    /** @throws ValueRefused when the language is not shipped */
     public static function in(Unit $unit = Unit::Millimetre, string $language = 'en'): self
     {
         /** @var array<string, array<string, string>> $loaded */
@@ -27,7 +26,7 @@ final readonly class Words
         if (! isset($loaded[$language])) {
             $file = __DIR__."/../resources/phrases.$language.json";
             if (preg_match('/^[a-z]{2}$/', $language) !== 1 || ! is_file($file)) {
-                throw new InvalidArgumentException(sprintf('There are no phrases in "%s".', $language));
+                throw new ValueRefused(sprintf('There are no phrases in "%s".', $language));
             }
             /** @var array<string, string> $phrases */
             $phrases = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
@@ -40,11 +39,11 @@ final readonly class Words
     /**
      * @param  array<string, string>  $with
      *
-     * @throws InvalidArgumentException when there is no such phrase
+     * @throws ValueRefused when there is no such phrase
      */
     public function say(string $key, array $with = []): string
     {
-        $phrase = $this->phrases[$key] ?? throw new InvalidArgumentException("There is no phrase \"$key\".");
+        $phrase = $this->phrases[$key] ?? throw new ValueRefused("There is no phrase \"$key\".");
         foreach ($with as $name => $value) {
             $phrase = str_replace('{'.$name.'}', $value, $phrase);
         }

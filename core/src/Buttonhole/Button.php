@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** A button as it is measured, mm. */
 final readonly class Button
@@ -17,14 +17,14 @@ final readonly class Button
         public ?float $wrapMm,
     ) {}
 
-    /** @throws InvalidArgumentException when a measure is 0 or below, or the wrap is shorter than twice the diameter of what is not a ball */
+    /** @throws ValueRefused when a measure is 0 or below, or the wrap is shorter than twice the diameter of what is not a ball */
     public static function of(ButtonShape $shape, float $diameterMm, float $thicknessMm, ?float $wrapMm = null): self
     {
         if ($diameterMm <= 0 || $thicknessMm <= 0 || ($wrapMm !== null && $wrapMm <= 0)) {
-            throw new InvalidArgumentException('Diameter, thickness and wrap must be above 0.');
+            throw new ValueRefused('Diameter, thickness and wrap must be above 0.');
         }
         if ($wrapMm !== null && $wrapMm < 2 * $diameterMm - 1e-9) {
-            throw new InvalidArgumentException(sprintf('The whole way round a button is at least twice its diameter: %.1f mm here.', 2 * $diameterMm));
+            throw new ValueRefused(sprintf('The whole way round a button is at least twice its diameter: %.1f mm here.', 2 * $diameterMm));
         }
 
         return new self($shape, $diameterMm, $thicknessMm, $wrapMm);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** Buttonholes evenly from the first to the last, and how far the nearest is from a point that should have one. */
 final readonly class Spacing
@@ -20,15 +20,15 @@ final readonly class Spacing
     /**
      * @param  int  $count  1 or more; one alone sits at the named point, or at the first
      *
-     * @throws InvalidArgumentException when the last lies before the first, there are none, or the named point lies outside
+     * @throws ValueRefused when the last lies before the first, there are none, or the named point lies outside
      */
     public static function even(float $firstMm, float $lastMm, int $count, ?float $anchorMm = null): self
     {
         if ($count < 1 || $lastMm < $firstMm || ($count > 1 && $lastMm <= $firstMm)) {
-            throw new InvalidArgumentException('The last buttonhole lies after the first, and there is at least one.');
+            throw new ValueRefused('The last buttonhole lies after the first, and there is at least one.');
         }
         if ($anchorMm !== null && ($anchorMm < $firstMm - 1e-9 || $anchorMm > $lastMm + 1e-9)) {
-            throw new InvalidArgumentException('The named point lies between the first buttonhole and the last.');
+            throw new ValueRefused('The named point lies between the first buttonhole and the last.');
         }
         $spacing = $count === 1 ? 0.0 : ($lastMm - $firstMm) / ($count - 1);
         $positions = $count === 1 ? [$anchorMm ?? $firstMm] : array_map(fn (int $i): float => $i === $count - 1 ? $lastMm : $firstMm + $i * $spacing, range(0, $count - 1));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * How long a lesson takes a class: demo, rounds of sewing, and the part of the
@@ -30,12 +30,12 @@ final readonly class ClassMinutes
      * @param  int  $places  usable machines, or feet where fewer, 1 or more
      * @param  int  $helpers  0 or more
      *
-     * @throws InvalidArgumentException when nobody could sew
+     * @throws ValueRefused when nobody could sew
      */
     public static function of(int $students, int $places, int $helpers, LessonMinutes $lesson): self
     {
         if ($students < 1 || $places < 1 || $helpers < 0) {
-            throw new InvalidArgumentException('A class needs a student, a machine and a foot.');
+            throw new ValueRefused('A class needs a student, a machine and a foot.');
         }
         $rounds = (int) ceil($students / $places);
         $spans = [['kind' => 'show', 'from' => 0.0, 'to' => $lesson->demo, 'round' => 0]];

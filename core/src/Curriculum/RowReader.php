@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Curriculum;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Reading;
@@ -29,6 +28,7 @@ use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Stitch\Path;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
+use OpenSeam\Core\ValueRefused;
 
 /** Makes a row with its readings and checks from a bundle's JSON. */
 final class RowReader
@@ -72,7 +72,7 @@ final class RowReader
     {
         try {
             return $run->path($piece);
-        } catch (InvalidArgumentException $e) {
+        } catch (ValueRefused $e) {
             throw InputError::at($path->path('run'), $path->text('run'), $e->getMessage());
         }
     }

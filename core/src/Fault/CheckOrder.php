@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Fault;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * In what order to try causes so that the fault is found in the least expected
@@ -26,19 +26,19 @@ final readonly class CheckOrder
     /**
      * @param  list<array{id: string, probability: float, minutes: float, round?: int}>  $checks  ties stay as given
      *
-     * @throws InvalidArgumentException when probabilities are no probabilities, or a check takes no time
+     * @throws ValueRefused when probabilities are no probabilities, or a check takes no time
      */
     public static function of(array $checks): self
     {
         $sum = 0.0;
         foreach ($checks as $check) {
             if ($check['probability'] < 0 || $check['probability'] > 1 || $check['minutes'] <= 0) {
-                throw new InvalidArgumentException('A check has a probability from 0 to 1 and takes more than 0 minutes.');
+                throw new ValueRefused('A check has a probability from 0 to 1 and takes more than 0 minutes.');
             }
             $sum += $check['probability'];
         }
         if ($sum > 1 + self::DUST) {
-            throw new InvalidArgumentException('Only one cause is behind it: the probabilities add up to 1 at most.');
+            throw new ValueRefused('Only one cause is behind it: the probabilities add up to 1 at most.');
         }
         // Sorting keeps ties as they are.
         usort($checks, fn (array $a, array $b): int => ($a['round'] ?? 0) <=> ($b['round'] ?? 0) ?: $b['probability'] * $a['minutes'] <=> $a['probability'] * $b['minutes']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** Ordinary least squares of a straight line y = intercept + slope·x. */
 final readonly class LeastSquares
@@ -24,13 +24,13 @@ final readonly class LeastSquares
      * @param  list<float>  $xs
      * @param  list<float>  $ys  as many as $xs
      *
-     * @throws InvalidArgumentException below two points, or all at one x
+     * @throws ValueRefused below two points, or all at one x
      */
     public static function fit(array $xs, array $ys): self
     {
         $n = count($xs);
         if ($n < 2 || $n !== count($ys)) {
-            throw new InvalidArgumentException('A line needs two or more points.');
+            throw new ValueRefused('A line needs two or more points.');
         }
         $meanX = array_sum($xs) / $n;
         $meanY = array_sum($ys) / $n;
@@ -41,7 +41,7 @@ final readonly class LeastSquares
             $sxy += ($x - $meanX) * ($ys[$i] - $meanY);
         }
         if ($sxx <= 0.0) {
-            throw new InvalidArgumentException('A line needs points at two different places.');
+            throw new ValueRefused('A line needs points at two different places.');
         }
         $slope = $sxy / $sxx;
         $intercept = $meanY - $slope * $meanX;

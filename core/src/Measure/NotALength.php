@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** A value that cannot be a length, and why. */
-final class NotALength extends InvalidArgumentException
+final class NotALength extends ValueRefused
 {
     public static function unreadable(string $typed): self
     {

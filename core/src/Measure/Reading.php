@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * A measured value with its standard uncertainty u (same unit).
@@ -28,11 +28,11 @@ final readonly class Reading
 
     private function __construct(public float $value, public float $u) {}
 
-    /** @throws InvalidArgumentException when u is negative or a number is not finite */
+    /** @throws ValueRefused when u is negative or a number is not finite */
     public static function of(float $value, float $u): self
     {
         if (! is_finite($value) || ! is_finite($u) || $u < 0) {
-            throw new InvalidArgumentException('A reading needs a finite value and an uncertainty of 0 or more.');
+            throw new ValueRefused('A reading needs a finite value and an uncertainty of 0 or more.');
         }
 
         return new self($value, $u);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * A seam's allowance from readings at known places along it.
@@ -40,13 +40,13 @@ final readonly class SeamReading
      * @param  float  $nearMm  half-width of the near band, mm, at least $metMm
      * @param  float  $limitMm  half-width of each of the ruler's readings, mm
      *
-     * @throws InvalidArgumentException below three readings, or all at one place
+     * @throws ValueRefused below three readings, or all at one place
      */
     public static function of(array $atMm, array $allowanceMm, float $targetMm, float $metMm, float $nearMm, float $limitMm = Reading::RULER_LIMIT_MM): self
     {
         $n = count($atMm);
         if ($n < 3 || $n !== count($allowanceMm)) {
-            throw new InvalidArgumentException('A seam needs three or more readings.');
+            throw new ValueRefused('A seam needs three or more readings.');
         }
         array_multisort($atMm, SORT_NUMERIC, $allowanceMm);
         $line = LeastSquares::fit($atMm, $allowanceMm);

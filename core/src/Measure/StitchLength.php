@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * Stitch length by counting: n stitches over a span S give L = S/n.
@@ -32,12 +32,12 @@ final readonly class StitchLength
      * @param  bool  $oneSide  points on one side of a zigzag were counted
      * @param  bool  $complete  only whole stitches were counted, not to the nearest half
      *
-     * @throws InvalidArgumentException when a number is 0 or below
+     * @throws ValueRefused when a number is 0 or below
      */
     public static function counted(float $stitches, float $spanMm, Tolerance $tolerance, float $limitMm = Reading::RULER_LIMIT_MM, bool $oneSide = false, bool $complete = false): self
     {
         if ($stitches <= 0 || $spanMm <= 0) {
-            throw new InvalidArgumentException('Stitches and span must both be above 0.');
+            throw new ValueRefused('Stitches and span must both be above 0.');
         }
         $strokes = $oneSide ? 2 : 1;
         $reading = self::read($complete ? $stitches + 0.5 : $stitches, $spanMm, $limitMm, $strokes);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
-final class ToleranceOutOfOrder extends InvalidArgumentException
+final class ToleranceOutOfOrder extends ValueRefused
 {
     public static function nearInsideMet(float $met, float $near): self
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Scan;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** A flat scan in shades of grey, one byte a pixel, row by row from the top left; 0 is black. */
 final readonly class GreyImage
@@ -16,12 +16,12 @@ final readonly class GreyImage
      * @param  string  $pixels  width × height bytes
      * @param  float  $dpi  pixels an inch, more than 0
      *
-     * @throws InvalidArgumentException when bytes and size do not agree
+     * @throws ValueRefused when bytes and size do not agree
      */
     public function __construct(public int $width, public int $height, public float $dpi, public string $pixels)
     {
         if ($width < 1 || $height < 1 || $dpi <= 0 || strlen($pixels) !== $width * $height) {
-            throw new InvalidArgumentException('A picture has as many bytes as pixels, and a resolution above 0.');
+            throw new ValueRefused('A picture has as many bytes as pixels, and a resolution above 0.');
         }
     }
 

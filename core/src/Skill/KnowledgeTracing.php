@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * The chance that a skill is known, from what a student has shown.
@@ -30,7 +30,7 @@ final readonly class KnowledgeTracing
      * @param  float  $known  chance before the sample, 0 to 1
      * @param  list<float>  $weights  the sample's showings, each 0 (wrong) to 1 (right)
      *
-     * @throws InvalidArgumentException when a weight is outside 0 to 1
+     * @throws ValueRefused when a weight is outside 0 to 1
      */
     public function afterSample(float $known, array $weights): float
     {
@@ -42,7 +42,7 @@ final readonly class KnowledgeTracing
      *
      * @param  list<float>  $weights
      *
-     * @throws InvalidArgumentException when a weight is outside 0 to 1
+     * @throws ValueRefused when a weight is outside 0 to 1
      */
     public function shown(float $known, array $weights): float
     {
@@ -51,7 +51,7 @@ final readonly class KnowledgeTracing
         $p = $this->parameters;
         foreach ($weights as $weight) {
             if (! is_finite($weight) || $weight < 0 || $weight > 1) {
-                throw new InvalidArgumentException(sprintf('A weight must be from 0 to 1, not %g.', $weight));
+                throw new ValueRefused(sprintf('A weight must be from 0 to 1, not %g.', $weight));
             }
             $ifKnown += self::log($weight * (1 - $p->slip) + (1 - $weight) * $p->slip);
             $ifNot += self::log($weight * $p->guess + (1 - $weight) * (1 - $p->guess));
@@ -75,7 +75,7 @@ final readonly class KnowledgeTracing
      * @param  list<list<float>>  $samples
      * @return list<float> the chance after each sample
      *
-     * @throws InvalidArgumentException when a weight is outside 0 to 1
+     * @throws ValueRefused when a weight is outside 0 to 1
      */
     public function trace(array $samples): array
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** A set of skills that does not make an order. */
-final class SkillGraphBroken extends InvalidArgumentException
+final class SkillGraphBroken extends ValueRefused
 {
     /** @param  list<string>  $ids the skills round the cycle, first again at the end */
     public static function cycle(array $ids): self

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * The numbers of knowledge tracing; all are chances from 0 to 1. A showing is a
@@ -26,16 +26,16 @@ final readonly class TracingParameters
         public float $demo,
     ) {}
 
-    /** @throws InvalidArgumentException when a chance is outside 0 to 1, or slip + guess is 1 or more */
+    /** @throws ValueRefused when a chance is outside 0 to 1, or slip + guess is 1 or more */
     public static function of(float $start, float $slip, float $guess, float $transit, float $demo = 0.0): self
     {
         foreach (compact('start', 'slip', 'guess', 'transit', 'demo') as $name => $value) {
             if (! is_finite($value) || $value < 0 || $value > 1) {
-                throw new InvalidArgumentException(sprintf('%s must be from 0 to 1, not %g.', $name, $value));
+                throw new ValueRefused(sprintf('%s must be from 0 to 1, not %g.', $name, $value));
             }
         }
         if ($slip + $guess >= 1) {
-            throw new InvalidArgumentException('slip and guess together must stay below 1, or a right showing would count against the student.');
+            throw new ValueRefused('slip and guess together must stay below 1, or a right showing would count against the student.');
         }
 
         return new self($start, $slip, $guess, $transit, $demo);

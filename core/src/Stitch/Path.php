@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Stitch;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /**
  * A row's line on the cloth in mm from the piece's top left corner: straight
@@ -22,12 +22,12 @@ final readonly class Path
     /**
      * @param  list<array{float, float}>  $corners
      *
-     * @throws InvalidArgumentException below two corners
+     * @throws ValueRefused below two corners
      */
     public static function through(array $corners): self
     {
         if (count($corners) < 2) {
-            throw new InvalidArgumentException('A row needs at least a start and an end.');
+            throw new ValueRefused('A row needs at least a start and an end.');
         }
 
         return new self($corners);
@@ -42,7 +42,7 @@ final readonly class Path
      * @param  float  $laneMm  from one turn to the next
      * @param  int  $corners  corners turned, 1 or more
      *
-     * @throws InvalidArgumentException when the spiral does not fit the piece
+     * @throws ValueRefused when the spiral does not fit the piece
      */
     public static function squareSpiral(float $sideMm, float $marginMm, float $laneMm, int $corners): self
     {
@@ -53,7 +53,7 @@ final readonly class Path
         $points = [[$x, $y]];
         for ($side = 0; $side <= $corners; $side++) {
             if ($right < $left || $bottom < $top - $laneMm) {
-                throw new InvalidArgumentException('The spiral does not fit: fewer corners, a narrower lane or a larger piece.');
+                throw new ValueRefused('The spiral does not fit: fewer corners, a narrower lane or a larger piece.');
             }
             switch ($side % 4) {
                 case 0: $x = $right;
@@ -77,13 +77,13 @@ final readonly class Path
     /**
      * Part of a circle, clockwise on the cloth where $toDegrees is larger. 0° points right, 90° down.
      *
-     * @throws InvalidArgumentException for a radius of 0 or less, or no turn at all
+     * @throws ValueRefused for a radius of 0 or less, or no turn at all
      */
     public static function arc(float $x, float $y, float $radiusMm, float $fromDegrees, float $toDegrees): self
     {
         $sweep = deg2rad($toDegrees - $fromDegrees);
         if ($radiusMm <= 0 || abs($sweep) < 1e-6 || abs($sweep) > 2 * M_PI + 1e-9) {
-            throw new InvalidArgumentException('An arc has a radius above 0 and turns by up to a full circle.');
+            throw new ValueRefused('An arc has a radius above 0 and turns by up to a full circle.');
         }
 
         return self::curve(fn (float $t): array => [$x + $radiusMm * cos(deg2rad($fromDegrees) + $sweep * $t), $y + $radiusMm * sin(deg2rad($fromDegrees) + $sweep * $t)], $radiusMm * abs($sweep));
@@ -100,7 +100,7 @@ final readonly class Path
     {
         $length = self::distance($from, $to);
         if ($length <= 0) {
-            throw new InvalidArgumentException('An S goes from one point to another.');
+            throw new ValueRefused('An S goes from one point to another.');
         }
         [$dx, $dy] = [($to[0] - $from[0]) / $length, ($to[1] - $from[1]) / $length];
 
@@ -114,12 +114,12 @@ final readonly class Path
     /**
      * A round spiral from the outside in.
      *
-     * @throws InvalidArgumentException when the turns do not fit
+     * @throws ValueRefused when the turns do not fit
      */
     public static function roundSpiral(float $x, float $y, float $outerMm, float $laneMm, float $turns): self
     {
         if ($laneMm <= 0 || $turns <= 0 || $outerMm - $laneMm * $turns <= 0) {
-            throw new InvalidArgumentException('The spiral does not fit: fewer turns, a narrower lane or a larger radius.');
+            throw new ValueRefused('The spiral does not fit: fewer turns, a narrower lane or a larger radius.');
         }
 
         return self::curve(function (float $t) use ($x, $y, $outerMm, $laneMm, $turns): array {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Stitch;
 
-use InvalidArgumentException;
+use OpenSeam\Core\ValueRefused;
 
 /** Where the needle goes down along a row of straight stitches (lockstitch, ISO 4915 class 301). */
 final class StraightStitches
@@ -22,12 +22,12 @@ final class StraightStitches
      * @param  float  $lengthMm  stitch length, 0.2 to 12 mm
      * @return list<array{float, float}>
      *
-     * @throws InvalidArgumentException when the length is out of range
+     * @throws ValueRefused when the length is out of range
      */
     public static function along(Path $path, float $lengthMm): array
     {
         if ($lengthMm < self::SHORTEST_MM || $lengthMm > self::LONGEST_MM) {
-            throw new InvalidArgumentException(sprintf('A stitch of %g mm cannot be sewn: %g to %g mm.', $lengthMm, self::SHORTEST_MM, self::LONGEST_MM));
+            throw new ValueRefused(sprintf('A stitch of %g mm cannot be sewn: %g to %g mm.', $lengthMm, self::SHORTEST_MM, self::LONGEST_MM));
         }
         $points = [$path->corners[0]];
         for ($i = 1; $i < count($path->corners); $i++) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Buttonhole\Button;
 use OpenSeam\Core\Buttonhole\ButtonShape;
 use OpenSeam\Core\Buttonhole\LengthRules;
@@ -12,6 +11,7 @@ use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\ValueRefused;
 
 /** How long a buttonhole is, by five schools. */
 final class ButtonholeLengths implements Calculator
@@ -55,7 +55,7 @@ final class ButtonholeLengths implements Calculator
     {
         try {
             $button = Button::of(ButtonShape::from($in->text('shape')), $in->number('diameter_mm'), $in->number('thickness_mm'), $in->numberOrNull('wrap_mm'));
-        } catch (InvalidArgumentException $e) {
+        } catch (ValueRefused $e) {
             throw InputError::at('wrap_mm', $in->numberOrNull('wrap_mm'), $e->getMessage());
         }
         $rules = LengthRules::of($button, $in->numberOrNull('line_mm'));

@@ -28,6 +28,7 @@ use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\SkillGraphBroken;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
+use OpenSeam\Core\ValueRefused;
 use OpenSeam\Core\Words;
 
 /** The next lesson for one student, with reasons. */
@@ -288,7 +289,7 @@ final class NextLesson implements Calculator
     {
         try {
             return TracingParameters::of($t->number('start'), $t->number('slip'), $t->number('guess'), $t->number('transit'), $t->number('demo', 0.0));
-        } catch (\InvalidArgumentException $e) {
+        } catch (ValueRefused $e) {
             throw InputError::at($path, $t->raw(), $e->getMessage());
         }
     }

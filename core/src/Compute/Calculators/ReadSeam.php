@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
@@ -14,6 +13,7 @@ use OpenSeam\Core\Measure\SeamPattern;
 use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\ValueRefused;
 
 /** A seam's allowance read at several places. */
 final class ReadSeam implements Calculator
@@ -74,7 +74,7 @@ final class ReadSeam implements Calculator
             );
         } catch (ToleranceOutOfOrder $e) {
             throw InputError::at('near_mm', $in->number('near_mm'), $e->getMessage());
-        } catch (InvalidArgumentException) {
+        } catch (ValueRefused) {
             throw InputError::at('readings', count($readings), 'The readings must lie at two or more different places along the seam.');
         }
 

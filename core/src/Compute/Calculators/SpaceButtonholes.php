@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Buttonhole\Spacing;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\ValueRefused;
 
 /** Where several buttonholes sit. */
 final class SpaceButtonholes implements Calculator
@@ -50,7 +50,7 @@ final class SpaceButtonholes implements Calculator
         [$first, $last, $anchor] = [$in->number('first_mm'), $in->number('last_mm'), $in->numberOrNull('anchor_mm')];
         try {
             $s = Spacing::even($first, $last, $in->whole('count'), $anchor);
-        } catch (InvalidArgumentException $e) {
+        } catch (ValueRefused $e) {
             $outside = $anchor !== null && $last >= $first && ($anchor < $first || $anchor > $last);
             throw InputError::at($outside ? 'anchor_mm' : 'last_mm', $outside ? $anchor : $last, $e->getMessage()." From $first to $last here.");
         }

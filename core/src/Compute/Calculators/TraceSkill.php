@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Skill\KnowledgeTracing;
 use OpenSeam\Core\Skill\TracingParameters;
+use OpenSeam\Core\ValueRefused;
 
 /** Knowledge tracing over a row of samples. */
 final class TraceSkill implements Calculator
@@ -51,7 +51,7 @@ final class TraceSkill implements Calculator
     {
         try {
             $parameters = TracingParameters::of($in->number('start'), $in->number('slip'), $in->number('guess'), $in->number('transit'));
-        } catch (InvalidArgumentException $e) {
+        } catch (ValueRefused $e) {
             throw InputError::at('guess', $in->number('guess'), $e->getMessage());
         }
         $samples = [];

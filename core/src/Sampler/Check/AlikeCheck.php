@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler\Check;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Measure\Judgement;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Sampler\CheckResult;
 use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\ValueRefused;
 use OpenSeam\Core\Words;
 
 /** Several values alike: the largest less the smallest, as a share of their mean. */
@@ -21,7 +21,7 @@ final readonly class AlikeCheck implements Check
      * @param  float  $metPercent  at most, for met
      * @param  float  $nearPercent  at most, for near
      *
-     * @throws InvalidArgumentException when near is below met
+     * @throws ValueRefused when near is below met
      */
     public function __construct(float $metPercent, float $nearPercent)
     {

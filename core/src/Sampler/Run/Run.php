@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler\Run;
 
-use InvalidArgumentException;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Mark;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Stitch\Path;
+use OpenSeam\Core\ValueRefused;
 
 /** How a row runs on its piece, and with that where it is measured and how it looks as measured. Lengths in mm. */
 interface Run
 {
     /**
-     * @throws InvalidArgumentException when it does not fit the piece
+     * @throws ValueRefused when it does not fit the piece
      */
     public function path(Piece $piece): Path;
 
