@@ -18,6 +18,7 @@ use App\Support\Conflict;
 use App\Support\LongJob;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\Planning\PlaceReason;
 use OpenSeam\Core\Course\Planning\PlanMender;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Planning\SessionSolver;
@@ -82,9 +83,9 @@ final readonly class LayOutPlan
             throw $this->shelf->inTitles($e);
         }
         $proof = [
-            'count' => $laid->plan->count(), 'low' => $laid->plan->lowerBound, 'proven' => $laid->plan->proven, 'bound' => $laid->plan->bound,
+            'count' => $laid->plan->count(), 'low' => $laid->plan->lowerBound, 'proven' => $laid->plan->proven, 'bound' => $laid->plan->bound->value,
             'used' => array_sum(array_map(fn (array $l): float => in_array($l['id'], $wishes->home, true) ? 0.0 : $l['minutes'], $rest)),
-            'usable' => max([0.0, ...array_slice($usable, $begun)]), 'because' => $laid->because, 'begun' => $begun, 'shortest' => $laid->shortest,
+            'usable' => max([0.0, ...array_slice($usable, $begun)]), 'because' => array_map(fn (PlaceReason $r): array => ['kind' => $r->kind->value, 'lesson' => $r->lesson], $laid->because), 'begun' => $begun, 'shortest' => $laid->shortest,
         ];
 
         return new LaidCourse($plan->version, $dates, $wishes, [...$taught->kept, ...$laid->sessions], [...$taught->home, ...$laid->home], $proof, $settings, $repeats);

@@ -25,7 +25,7 @@ final readonly class ScanView
     public static function of(ScanReading $read): self
     {
         if ($read->length === null || $read->allowance === null) {
-            return new self($read->cannot, null, null, null, null, null, []);
+            return new self($read->cannot?->value, null, null, null, null, null, []);
         }
         $along = array_column($read->marks, 0);
 

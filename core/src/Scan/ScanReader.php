@@ -18,7 +18,7 @@ final class ScanReader
     {
         $bands = ScanBands::of($scan);
         $dark = self::find($bands, 1);
-        if ($dark->cannot === null || $dark->cannot === 'edge') {
+        if ($dark->cannot === null || $dark->cannot === NotFound::Edge) {
             return $dark;
         }
         $light = self::find($bands, -1);
@@ -31,15 +31,15 @@ final class ScanReader
     {
         $edge = EdgeFinder::find($bands);
         if ($edge === null) {
-            return ScanReading::cannotTell('edge');
+            return ScanReading::cannotTell(NotFound::Edge);
         }
         $row = RowFinder::find($bands, $edge, $sign);
         if ($row === null) {
-            return ScanReading::cannotTell('row');
+            return ScanReading::cannotTell(NotFound::Row);
         }
         $length = PitchFinder::find($bands, $edge, $row);
         if ($length === null) {
-            return ScanReading::cannotTell('stitches');
+            return ScanReading::cannotTell(NotFound::Stitches);
         }
         // Along the row, and across it: the piece may lie at an angle.
         $upright = 1 / hypot(1, $edge->slope / $bands->tall);

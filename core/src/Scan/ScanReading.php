@@ -17,11 +17,11 @@ final readonly class ScanReading
         /** Mean distance of the row to the cloth edge, mm. */
         public ?Reading $allowance,
         public array $marks,
-        /** "edge", "row" or "stitches": what could not be found; null where all was. */
-        public ?string $cannot,
+        /** what could not be found; null where all was. */
+        public ?NotFound $cannot,
     ) {}
 
-    public static function cannotTell(string $what): self
+    public static function cannotTell(NotFound $what): self
     {
         return new self(null, null, [], $what);
     }

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Tests\Scan;
 
 use InvalidArgumentException;
 use OpenSeam\Core\Scan\GreyImage;
+use OpenSeam\Core\Scan\NotFound;
 use OpenSeam\Core\Scan\ScanReader;
 use OpenSeam\Core\Scan\SimulatedSample;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -48,18 +49,18 @@ final class ScanReaderTest extends TestCase
         self::assertEqualsWithDelta($sample->allowanceMm, (float) $read->allowance?->value, 0.3);
     }
 
-    /** @return iterable<string, array{GreyImage, string}> */
+    /** @return iterable<string, array{GreyImage, NotFound}> */
     public static function hopeless(): iterable
     {
-        yield 'no edge: cloth all over' => [new GreyImage(500, 700, 300, str_repeat(chr(196), 350_000)), 'edge'];
+        yield 'no edge: cloth all over' => [new GreyImage(500, 700, 300, str_repeat(chr(196), 350_000)), NotFound::Edge];
         $noise = '';
         mt_srand(2);
         for ($i = 0; $i < 350_000; $i++) {
             $noise .= chr(mt_rand(0, 255));
         }
-        yield 'nothing but noise' => [new GreyImage(500, 700, 300, $noise), 'edge'];
-        yield 'cloth without a row' => [(new SimulatedSample(contrast: 0.0))->draw(5), 'row'];
-        yield 'thread of the cloth’s own colour' => [(new SimulatedSample(contrast: 1.5))->draw(5), 'row'];
+        yield 'nothing but noise' => [new GreyImage(500, 700, 300, $noise), NotFound::Edge];
+        yield 'cloth without a row' => [(new SimulatedSample(contrast: 0.0))->draw(5), NotFound::Row];
+        yield 'thread of the cloth’s own colour' => [(new SimulatedSample(contrast: 1.5))->draw(5), NotFound::Row];
         // A drawn line is a row, and has no stitches.
         $line = (new SimulatedSample(contrast: 0.0))->draw(6);
         $pixels = $line->pixels;
@@ -68,11 +69,11 @@ final class ScanReaderTest extends TestCase
                 $pixels[$y * $line->width + $x] = chr(80);
             }
         }
-        yield 'a pencil line' => [new GreyImage($line->width, $line->height, 300, $pixels), 'stitches'];
+        yield 'a pencil line' => [new GreyImage($line->width, $line->height, 300, $pixels), NotFound::Stitches];
     }
 
     #[DataProvider('hopeless')]
-    public function test_it_says_what_it_cannot_tell(GreyImage $scan, string $what): void
+    public function test_it_says_what_it_cannot_tell(GreyImage $scan, NotFound $what): void
     {
         $read = ScanReader::read($scan);
         self::assertSame([$what, null, null], [$read->cannot, $read->length, $read->allowance]);

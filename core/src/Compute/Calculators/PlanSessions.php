@@ -6,8 +6,10 @@ namespace OpenSeam\Core\Compute\Calculators;
 
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
+use OpenSeam\Core\Course\Planning\Bound;
 use OpenSeam\Core\Course\Planning\CourseTasks;
 use OpenSeam\Core\Course\Planning\FootOrder;
+use OpenSeam\Core\Course\Planning\Holds;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -66,11 +68,11 @@ final class PlanSessions implements Calculator
         return Schema::object([
             'sessions' => Schema::list('in order', Schema::object(['lessons' => Schema::texts('in teaching order'), 'minutes' => Schema::number('used'), 'foot_changes' => Schema::whole('changes of foot', 0, 1000), 'home' => Schema::texts('sewn at home after it')])),
             'count' => Schema::whole('sessions', 0, 10_000), 'lower_bound' => Schema::whole('fewer there cannot be', 0, 10_000), 'proven' => ['type' => 'boolean', 'description' => 'fewer sessions have been shown to be impossible'],
-            'bound' => Schema::oneOf('what shows it', ['minutes', 'large', 'thirds', 'chain', 'bounds', 'search']),
+            'bound' => Schema::oneOf('what shows it', array_column(Bound::cases(), 'value')),
             'capacity_minutes' => Schema::number('of a session'),
             'strands_taken_up' => Schema::whole('how often a strand is taken up again after another', 0, 1000),
             'left' => Schema::texts('with "one-day": what the day has no room for'),
-            'reasons' => Schema::list('why each does not stand earlier', Schema::object(['lesson' => Schema::text('an id'), 'kind' => Schema::oneOf('what forces it', ['first', 'needs', 'home', 'minutes', 'even', 'pin', 'not-before']), 'because' => ['type' => ['string', 'null'], 'description' => 'the lesson it needs']])),
+            'reasons' => Schema::list('why each does not stand earlier', Schema::object(['lesson' => Schema::text('an id'), 'kind' => Schema::oneOf('what forces it', array_column(Holds::cases(), 'value')), 'because' => ['type' => ['string', 'null'], 'description' => 'the lesson it needs']])),
         ]);
     }
 
@@ -108,7 +110,7 @@ final class PlanSessions implements Calculator
         $reasons = [];
         foreach ($plan->because as $id => $because) {
             foreach (array_diff($tasks->members((string) $id), $over) as $lesson) {
-                $reasons[] = ['lesson' => $lesson, 'kind' => $because['kind'], 'because' => $because['lesson'] === null ? null : $tasks->needed($lesson, $because['lesson'])];
+                $reasons[] = ['lesson' => $lesson, 'kind' => $because->kind->value, 'because' => $because->lesson === null ? null : $tasks->needed($lesson, $because->lesson)];
             }
         }
 
@@ -117,7 +119,7 @@ final class PlanSessions implements Calculator
                 'lessons' => $ids, 'minutes' => array_sum(array_map(fn (string $id): float => $byId[$id]['minutes'], $ids)),
                 'foot_changes' => FootOrder::changes(array_map(fn (string $id): ?string => $byId[$id]['foot'], $ids)), 'home' => $home,
             ], $sessions, array_slice($home, 0, count($sessions))),
-            'count' => count($sessions), 'lower_bound' => $one || count($sessions) > count($plan->sessions) ? count($sessions) : $plan->lowerBound, 'proven' => $one || $plan->proven, 'bound' => $plan->bound, 'capacity_minutes' => $plan->capacity,
+            'count' => count($sessions), 'lower_bound' => $one || count($sessions) > count($plan->sessions) ? count($sessions) : $plan->lowerBound, 'proven' => $one || $plan->proven, 'bound' => $plan->bound->value, 'capacity_minutes' => $plan->capacity,
             'strands_taken_up' => $plan->takenUp, 'left' => $over, 'reasons' => $reasons,
         ];
     }

@@ -22,7 +22,7 @@ final readonly class CourseLayout
      * @param  list<list<string>>  $sessions  lesson ids; as many as the class has
      * @param  list<list<string>>  $home  lessons sewn at home after each session
      * @param  list<string>  $left  lessons for which no session has room
-     * @param  array<string, array{kind: string, lesson: string|null}>  $because  by lesson: why it does not stand earlier
+     * @param  array<string, PlaceReason>  $because  by lesson: why it does not stand earlier
      * @param  float|null  $shortest  usable minutes that would do, were all the sessions equal; null where that was not looked for or not settled
      */
     private function __construct(public array $sessions, public array $home, public array $left, public SessionPlan $plan, public array $because, public ?float $shortest) {}
@@ -57,7 +57,7 @@ final readonly class CourseLayout
         foreach ($plan->because as $task => $why) {
             foreach ($tasks->members((string) $task) as $lesson) {
                 // A lesson, not the group it stands in.
-                $because[$lesson] ??= ['kind' => $why['kind'], 'lesson' => $why['lesson'] === null ? null : $tasks->needed($lesson, $why['lesson'])];
+                $because[$lesson] ??= new PlaceReason($why->kind, $why->lesson === null ? null : $tasks->needed($lesson, $why->lesson));
             }
         }
 

@@ -10,7 +10,7 @@ final class LowerBound
     /**
      * Fewer sessions there can never be.
      *
-     * @return array{int, string} and what says so
+     * @return array{int, Bound} and what says so
      */
     public static function of(SessionProblem $problem): array
     {
@@ -18,13 +18,13 @@ final class LowerBound
         for ($m = 0; $sum + SessionProblem::EPS < $problem->total(); $m++) {
             $sum += $problem->sessionAt($m);
         }
-        $bounds = ['minutes' => max(1, $m)];
+        $bounds = [Bound::Minutes->value => max(1, $m)];
         // No session is longer than the longest: what is needed of such is needed of shorter ones too.
         $longest = max($problem->capacity, $problem->longest(count($problem->sessionMinutes)));
         $half = $longest / 2;
         $large = count(array_filter($problem->minutes, fn (float $t): bool => $t > $half + SessionProblem::EPS));
         $exact = count(array_filter($problem->minutes, fn (float $t): bool => abs($t - $half) <= SessionProblem::EPS));
-        $bounds['large'] = $large + (int) ceil($exact / 2);
+        $bounds[Bound::Large->value] = $large + (int) ceil($exact / 2);
         $third = $longest / 3;
         $sum = 0.0;
         foreach ($problem->minutes as $t) {
@@ -36,13 +36,13 @@ final class LowerBound
                 default => 0.0,
             };
         }
-        $bounds['thirds'] = (int) ceil($sum - SessionProblem::EPS);
-        $bounds['chain'] = StationBounds::least($problem, $longest);
+        $bounds[Bound::Thirds->value] = (int) ceil($sum - SessionProblem::EPS);
+        $bounds[Bound::Chain->value] = StationBounds::least($problem, $longest);
         foreach ($problem->tasks as $task) {
-            $bounds['bounds'] = max($bounds['bounds'] ?? 0, $task->notBefore + 1);
+            $bounds[Bound::Bounds->value] = max($bounds[Bound::Bounds->value] ?? 0, $task->notBefore + 1);
         }
         $most = max($bounds);
 
-        return [$most, (string) array_search($most, $bounds, true)];
+        return [$most, Bound::from((string) array_search($most, $bounds, true))];
     }
 }

@@ -5,33 +5,35 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 /** Why a lesson stands in its session and not sooner. */
-final class PlaceReason
+final readonly class PlaceReason
 {
+    /** @param  string|null  $lesson  the one it needs */
+    public function __construct(public Holds $kind, public ?string $lesson = null) {}
+
     /**
      * @param  array<int, int>  $in
      * @param  list<float>  $used  minutes laid in each session
-     * @return array{kind: string, lesson: string|null} "first", "pin", "not-before", "needs" or "home" (with the lesson: something is sewn at home after it), "minutes" where the session before has no room, "even" where it has
      */
-    public static function of(SessionProblem $problem, array $in, int $j, int $k, array $used): array
+    public static function of(SessionProblem $problem, array $in, int $j, int $k, array $used): self
     {
         $task = $problem->tasks[$j];
         if ($task->notAfter !== null && $task->notAfter === $task->notBefore) {
-            return ['kind' => 'pin', 'lesson' => null];
+            return new self(Holds::Pin);
         }
         if ($k === 0) {
-            return ['kind' => 'first', 'lesson' => null];
+            return new self(Holds::First);
         }
         foreach ($problem->needs[$j] as $need) {
             if ($in[$need] === $k) {
-                return ['kind' => 'needs', 'lesson' => $problem->tasks[$need]->id];
+                return new self(Holds::Needs, $problem->tasks[$need]->id);
             }
             if ($in[$need] === $k - 1 && SessionProblem::has($problem->sooner[$j], $need)) {
-                return ['kind' => 'home', 'lesson' => $problem->tasks[$need]->id];
+                return new self(Holds::Home, $problem->tasks[$need]->id);
             }
         }
 
-        $kind = $problem->sessionAt($k - 1) + SessionProblem::EPS >= ($used[$k - 1] ?? 0.0) + $task->minutes ? 'even' : 'minutes';
+        $kind = $problem->sessionAt($k - 1) + SessionProblem::EPS >= ($used[$k - 1] ?? 0.0) + $task->minutes ? Holds::Even : Holds::Minutes;
 
-        return ['kind' => $task->notBefore === $k ? 'not-before' : $kind, 'lesson' => null];
+        return new self($task->notBefore === $k ? Holds::NotBefore : $kind);
     }
 }

@@ -9,14 +9,14 @@ final readonly class SessionPlan
 {
     /**
      * @param  list<array{lessons: list<string>, minutes: float, changes: int}>  $sessions  lessons in teaching order; changes of foot
-     * @param  array<string, array{kind: string, lesson: string|null}>  $because  by lesson: why it does not stand earlier
+     * @param  array<string, PlaceReason>  $because  by lesson: why it does not stand earlier
      */
     public function __construct(
         public array $sessions,
         public int $lowerBound,
         public bool $proven,
-        /** What proves the bound: "minutes", "large", "chain", "bounds" (of sessions) or "search". */
-        public string $bound,
+        /** What proves the bound. */
+        public Bound $bound,
         public array $because,
         /** Minutes of a session, where they were looked for. */
         public float $capacity,

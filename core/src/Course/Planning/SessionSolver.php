@@ -32,7 +32,7 @@ final class SessionSolver
     public static function fewest(SessionProblem $problem, int $budget = self::BUDGET, bool $inOrder = false, ?Closure $go = null): SessionPlan
     {
         if ($problem->tasks === []) {
-            return new SessionPlan([], 0, true, 'minutes', [], $problem->capacity, 0);
+            return new SessionPlan([], 0, true, Bound::Minutes, [], $problem->capacity, 0);
         }
         [$low, $bound] = LowerBound::of($problem);
         $laid = FirstPlan::of($problem, self::asking($go, 0, 0));
@@ -50,7 +50,7 @@ final class SessionSolver
             // What was not decided ends the proof, but a few sessions more may still be found.
             $known = $known && $found->outcome === Outcome::Impossible;
             if ($known) {
-                [$low, $bound] = [$m + 1, 'search'];
+                [$low, $bound] = [$m + 1, Bound::Search];
             }
         }
         $laid = FirstPlan::trimmed(self::even($problem, FirstPlan::trimmed($laid), max(2_000, intdiv($budget - $spent, 4)), self::asking($go, $spent, count($laid))));
@@ -91,7 +91,7 @@ final class SessionSolver
             }
         }
 
-        return self::plan($problem, $best->sessions, $sessions, $proven, 'search', $high, $go);
+        return self::plan($problem, $best->sessions, $sessions, $proven, Bound::Search, $high, $go);
     }
 
     /**
@@ -179,7 +179,7 @@ final class SessionSolver
      * @param  list<list<int>>  $laid
      * @param  (Closure(int): bool)|null  $go
      */
-    private static function plan(SessionProblem $problem, array $laid, int $low, bool $proven, string $bound, float $capacity, ?Closure $go): SessionPlan
+    private static function plan(SessionProblem $problem, array $laid, int $low, bool $proven, Bound $bound, float $capacity, ?Closure $go): SessionPlan
     {
         $in = [];
         foreach ($laid as $k => $load) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Course\Planning;
 
+use OpenSeam\Core\Course\Planning\Holds;
 use OpenSeam\Core\Course\Planning\LowerBound;
+use OpenSeam\Core\Course\Planning\PlaceReason;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\SessionPlan;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -213,8 +215,8 @@ final class SessionSolverTest extends TestCase
         $plan = SessionSolver::fewest(SessionProblem::of($bound, 120));
         self::assertHolds($plan, $bound, 120);
         self::assertSame(3, $plan->count());
-        self::assertSame(['kind' => 'pin', 'lesson' => null], $plan->because['b']);
-        self::assertSame('first', $plan->because['a']['kind']);
+        self::assertEquals(new PlaceReason(Holds::Pin), $plan->because['b']);
+        self::assertSame(Holds::First, $plan->because['a']->kind);
     }
 
     /** @return iterable<string, array{list<PlanTask>, string, string}> */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Course\Planning;
 
 use OpenSeam\Core\Course\Planning\CourseLayout;
+use OpenSeam\Core\Course\Planning\Holds;
 use OpenSeam\Core\Course\Planning\LowerBound;
+use OpenSeam\Core\Course\Planning\PlaceReason;
 use OpenSeam\Core\Course\Planning\PlanTask;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Planning\SessionProblem;
@@ -39,7 +41,7 @@ final class WishesTest extends TestCase
         self::assertNotContains('zip', array_merge(...$laid->sessions));
         self::assertContains('zip', $laid->home[$in('seam')]);
         self::assertGreaterThan($in('seam'), $in('button'), 'sewn at home in between');
-        self::assertSame(['kind' => 'home', 'lesson' => 'seam'], $laid->because['button']);
+        self::assertEquals(new PlaceReason(Holds::Home, 'seam'), $laid->because['button']);
         self::assertSame([], PlanReview::of(self::lessons(), $laid->sessions, array_fill(0, 4, 200.0), $laid->home));
         // Two at home, one on the other: both after the same session, and what they need counts through both.
         $two = CourseLayout::of(self::lessons(), array_fill(0, 4, 200.0), new PlanWishes(home: ['seam', 'zip']));
