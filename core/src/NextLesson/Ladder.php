@@ -24,6 +24,8 @@ final readonly class Ladder
     /** @var array<string, int> how many lessons of the course stand on a skill */
     private array $unlocks;
 
+    private Reasons $reasons;
+
     /**
      * @param  array<string, Option>  $lessons  all that could be given
      * @param  list<string>  $order  the course
@@ -45,6 +47,7 @@ final readonly class Ladder
             }
         }
         $this->unlocks = $unlocks;
+        $this->reasons = new Reasons($words, $skills);
     }
 
     /**
@@ -65,7 +68,7 @@ final readonly class Ladder
             ?? $this->confirm($record)
             ?? $this->enrich($record, $wishes);
 
-        return $advice->withHomework($record->homework($ownMachine, $advice->drill));
+        return $advice->withHomework($record->steps()->homework($ownMachine, $advice->drill));
     }
 
     /**
@@ -109,10 +112,10 @@ final readonly class Ladder
             // One habit missing is one too many, however sure the rest looks.
             $open = array_filter($safety, fn (string $skill): bool => ! $record->isEnough($skill) || $last?->worst($skill) !== null);
             if ($open !== []) {
-                $reasons = [new Reason($this->words->say('reason.safety')), ...$this->findings($last, $open)];
+                $reasons = [new Reason($this->words->say('reason.safety')), ...$this->reasons->findings($last, $open)];
                 $kind = $last === null ? Kind::GoOn : Kind::Repeat;
 
-                return $this->advice($record, $record->candidate($kind, $id), $last?->worst($safety[0])->change ?? null, $reasons);
+                return $this->advice($record, $record->steps()->candidate($kind, $id), $last?->worst($safety[0])->change ?? null, $reasons);
             }
         }
 
@@ -144,7 +147,7 @@ final readonly class Ladder
         if ($root === null) {
             return null;
         }
-        $candidates = $record->candidatesFor($root, $wanted);
+        $candidates = $record->steps()->candidatesFor($root, $wanted);
         if ($candidates === []) {
             return null;
         }
@@ -158,9 +161,9 @@ final readonly class Ladder
         $worst = $sample?->worst($root);
         $step = Escalation::after($outcomes);
         $change = $step === null ? $worst?->change : new Change('habit', $this->words->say("change.$step->value"));
-        $again = $step === null ? [] : [$this->sameAgain($run, $worst, $root)];
+        $again = $step === null ? [] : [$this->reasons->sameAgain($run, $worst, $root)];
 
-        return $this->advice($record, $step === null ? $candidates[0] : self::inTurn($candidates, $outcomes), $change, [...$reasons, ...$this->findings($sample, $wanted), ...$again], null, $step);
+        return $this->advice($record, $step === null ? $candidates[0] : self::inTurn($candidates, $outcomes), $change, [...$reasons, ...$this->reasons->findings($sample, $wanted), ...$again], null, $step);
     }
 
     /**
@@ -182,7 +185,7 @@ final readonly class Ladder
     {
         foreach ($this->order as $id) {
             if ($id !== $target && ! $record->isTried($id) && ! $record->isPassed($id) && $record->isReady($id)) {
-                return $this->advice($record, $record->candidate(Kind::GoOn, $id), null, [new Reason($this->words->say('reason.set-aside', ['skill' => $this->skills->get($skill)->title, 'count' => (string) $outcomes]))]);
+                return $this->advice($record, $record->steps()->candidate(Kind::GoOn, $id), null, [new Reason($this->words->say('reason.set-aside', ['skill' => $this->skills->get($skill)->title, 'count' => (string) $outcomes]))]);
             }
         }
 
@@ -201,13 +204,13 @@ final readonly class Ladder
             [Reason::behind($sample, $finding), Reason::behind($before, $was)],
         );
 
-        return $this->advice($record, $record->candidate(Kind::Repeat, $sample->lesson), $finding->change, [$reason]);
+        return $this->advice($record, $record->steps()->candidate(Kind::Repeat, $sample->lesson), $finding->change, [$reason]);
     }
 
     private function refresh(Record $record, DateTimeImmutable $now): ?Advice
     {
         foreach ($record->refreshDue() as $skill) {
-            $candidates = $record->candidatesFor($skill, [$skill], Kind::Refresh);
+            $candidates = $record->steps()->candidatesFor($skill, [$skill], Kind::Refresh);
             $at = $record->standings[$skill]->lastShownAt ?? null;
             if ($candidates !== [] && $at !== null) {
                 $weeks = (string) (int) round(($now->getTimestamp() - $at->getTimestamp()) / 604_800);
@@ -230,23 +233,23 @@ final readonly class Ladder
         $reasons = match (true) {
             $before === null => [new Reason($this->words->say('reason.first'))],
             $before->worst() === null => [new Reason($this->words->say('reason.next-met', ['lesson' => $this->title($before->lesson)])), new Reason($this->words->say('reason.next'))],
-            default => [new Reason($this->words->say('reason.next')), ...$this->unsure($before)],
+            default => [new Reason($this->words->say('reason.next')), ...$this->reasons->unsure($before)],
         };
         $warmUp = null;
         if ($this->policy === Policy::Together) {
             $gap = $record->rootGap($target);
             if ($gap !== null) {
-                $warmUp = $record->drillFor($gap);
-                $reasons = [new Reason($this->words->say('reason.together', ['skill' => $this->skills->get($gap)->title])), ...$this->findings($record->lastShowing($gap), [$gap])];
+                $warmUp = $record->steps()->drillFor($gap);
+                $reasons = [new Reason($this->words->say('reason.together', ['skill' => $this->skills->get($gap)->title])), ...$this->reasons->findings($record->lastShowing($gap), [$gap])];
             }
         }
 
         // What went wrong with it before its lesson was ever sewn is looked for there.
         foreach ($record->weak($target) as $skill) {
-            array_push($reasons, ...$this->findings($record->lastShowing($skill), [$skill]));
+            array_push($reasons, ...$this->reasons->findings($record->lastShowing($skill), [$skill]));
         }
 
-        return $this->advice($record, $record->candidate(Kind::GoOn, $target), null, [...$reasons, ...$this->mixed($record, $target)], $warmUp);
+        return $this->advice($record, $record->steps()->candidate(Kind::GoOn, $target), null, [...$reasons, ...$this->mixed($record, $target)], $warmUp);
     }
 
     /**
@@ -268,9 +271,9 @@ final readonly class Ladder
             if (! $record->isPassed($id)) {
                 $last = $record->lastSample($id);
 
-                return $this->advice($record, $record->candidate(Kind::Repeat, $id), $last?->worst()?->change, [
+                return $this->advice($record, $record->steps()->candidate(Kind::Repeat, $id), $last?->worst()?->change, [
                     new Reason($this->words->say('reason.leftover', ['lesson' => $this->lessons[$id]->title])),
-                    ...$this->findings($last, $this->lessons[$id]->teaches),
+                    ...$this->reasons->findings($last, $this->lessons[$id]->teaches),
                 ]);
             }
         }
@@ -283,7 +286,7 @@ final readonly class Ladder
     {
         $open = $this->school === School::Tracing ? $record->toConfirm() : [];
         foreach ($open as $skill) {
-            $candidates = $record->candidatesFor($skill, $open);
+            $candidates = $record->steps()->candidatesFor($skill, $open);
             if ($candidates !== []) {
                 return $this->advice($record, $candidates[0], null, [new Reason($this->words->say('reason.confirm', ['skill' => $this->skills->get($skill)->title]))]);
             }
@@ -311,18 +314,16 @@ final readonly class Ladder
         foreach ($this->lessons as $id => $lesson) {
             if (! $record->isPassed((string) $id) && $record->isReady((string) $id)) {
                 $wished = array_intersect([$id, ...$lesson->teaches], $wishes) !== [];
-                $candidates[] = [$wished, $record->candidate(Kind::Enrich, (string) $id)];
+                $candidates[] = [$wished, $record->steps()->candidate(Kind::Enrich, (string) $id)];
             }
         }
         usort($candidates, fn (array $a, array $b): int => [$b[0], $b[1]->gainPerMinute] <=> [$a[0], $a[1]->gainPerMinute]);
+        $open = $this->notMet($record);
         if ($candidates === []) {
-            $open = $this->notMet($record);
             $said = $this->words->say($open === null ? 'reason.all-done' : 'reason.all-there', ['lesson' => $open ?? '']);
 
-            return new Advice(Kind::Enrich, null, null, new Change('habit', $said), [new Reason($said)], $record->all());
+            return new Advice(Kind::Enrich, null, null, new Change('habit', $said), [new Reason($said)], $record->steps()->all());
         }
-
-        $open = $this->notMet($record);
 
         return $this->advice($record, $candidates[0][1], null, [new Reason($this->words->say(match (true) {
             $candidates[0][0] => 'reason.wish',
@@ -339,59 +340,9 @@ final readonly class Ladder
             $chosen->kind === Kind::GoOn || $chosen->kind === Kind::Enrich => new Change('habit', $this->words->say('change.first-time')),
             default => new Change('habit', $this->words->say('change.again')),
         };
-        $others = array_filter($record->all(), fn (Candidate $c): bool => ! ($c->lesson === $chosen->lesson && $c->drill === $chosen->drill));
+        $others = array_filter($record->steps()->all(), fn (Candidate $c): bool => ! ($c->lesson === $chosen->lesson && $c->drill === $chosen->drill));
 
         return new Advice($chosen->kind, $chosen->lesson, $chosen->drill, $change, $reasons, [$chosen, ...array_values($others)], $warmUp, null, $step);
-    }
-
-    /**
-     * What the sample shows against these skills, each once.
-     *
-     * @param  array<string>  $skills
-     * @return list<Reason>
-     */
-    private function findings(?PastSample $sample, array $skills): array
-    {
-        $reasons = [];
-        foreach ($sample->findings ?? [] as $finding) {
-            if ($sample !== null && $finding->verdict->value !== 'met' && array_intersect($finding->skills, $skills) !== []) {
-                $text = match (true) {
-                    $finding->isOpen() => $this->words->say('reason.open', ['check' => $finding->title, 'again' => (string) $finding->again]),
-                    $finding->again !== null => $this->words->say('reason.unsure', ['check' => "{$finding->title}, {$finding->text},", 'again' => $finding->again]),
-                    $finding->fault => $this->words->say('reason.fault', ['fault' => $finding->text]),
-                    default => $this->words->say('reason.check', ['check' => $finding->title, 'text' => $finding->text]),
-                };
-                $reasons[] = new Reason($text, [Reason::behind($sample, $finding)]);
-            }
-        }
-
-        return $reasons;
-    }
-
-    /** @return list<Reason> */
-    private function unsure(PastSample $sample): array
-    {
-        return array_values(array_filter($this->findings($sample, array_keys($sample->evidence->weights)), fn (Reason $r): bool => ($r->evidence[0]['verdict'] ?? '') === 'unsure'));
-    }
-
-    /**
-     * The same outcome in sample after sample is a habit, not an accident: one sentence with the count.
-     *
-     * @param  list<PastSample>  $run
-     */
-    private function sameAgain(array $run, ?Finding $worst, string $skill): Reason
-    {
-        $behind = [];
-        foreach ($run as $sample) {
-            foreach ($sample->findings as $finding) {
-                if ($worst?->isLike($finding) === true) {
-                    $behind[] = Reason::behind($sample, $finding);
-                    break;
-                }
-            }
-        }
-
-        return new Reason($this->words->say('reason.same-again', ['count' => (string) count($run), 'text' => $worst->title ?? $this->skills->get($skill)->title]), $behind);
     }
 
     private function title(string $lesson): string

@@ -4,22 +4,15 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\NextLesson;
 
-use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\TracingTable;
 
-/** What one student has shown so far, and what each next step would be worth. */
+/** What one student has shown so far. */
 final class Record
 {
-    /**
-     * What a sample costs beside its own minutes, fetching, handing over and the teacher's look, weighed as so many.
-     * Chosen by simulated learners: less of it gives many short exercises of one skill each, and more samples in all.
-     */
-    private const LOOK_MINUTES = 30.0;
-
     /** @var array<string, bool> */
     private array $sure = [];
 
@@ -173,6 +166,17 @@ final class Record
         return null;
     }
 
+    /** @return list<string> lessons of which a sample was sewn */
+    public function tried(): array
+    {
+        return array_map(strval(...), array_keys($this->lastByLesson));
+    }
+
+    public function steps(): Steps
+    {
+        return new Steps($this, $this->lessons, $this->order, $this->table, $this->unlocks);
+    }
+
     public function lastSample(string $lesson): ?PastSample
     {
         return $this->lastByLesson[$lesson] ?? null;
@@ -258,122 +262,5 @@ final class Record
         uasort($due, fn (Standing $a, Standing $b): int => $a->faded <=> $b->faded);
 
         return array_map(strval(...), array_keys($due));
-    }
-
-    public function drillFor(string $skill): ?Drill
-    {
-        foreach ($this->lessons as $lesson) {
-            foreach ($lesson->drills as $drill) {
-                if ($drill->skill === $skill) {
-                    return $drill;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * The short exercise that is worth most at home: of a lesson sewn before, for a
-     * skill that is not sure; at a machine only where there is one at home.
-     */
-    public function homework(bool $ownMachine, ?Drill $given): ?Drill
-    {
-        $best = null;
-        $most = 0.0;
-        foreach ($this->lastByLesson as $id => $_) {
-            $lesson = $this->lessons[$id] ?? null;
-            foreach ($lesson !== null && ($ownMachine || ! $lesson->machine) ? $lesson->drills : [] as $drill) {
-                $gain = $drill === $given || $this->isSure($drill->skill) || (! $ownMachine && $this->isEnough($drill->skill)) ? 0.0 : self::perMinute($this->gain([$drill->skill]), $drill->minutes);
-                if ($gain > $most) {
-                    [$best, $most] = [$drill, $gain];
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * Ways to work on a skill, best first: its drills, the lessons that teach it.
-     *
-     * @param  list<string>  $wanted  skills whose gain counts
-     * @return list<Candidate>
-     */
-    public function candidatesFor(string $skill, array $wanted, ?Kind $as = null): array
-    {
-        $found = [];
-        foreach ($this->lessons as $id => $lesson) {
-            if (! in_array($skill, $lesson->teaches, true)) {
-                continue;
-            }
-            if (! $this->isTried((string) $id)) {
-                // The first meeting is the whole lesson, not a drill of it.
-                $found[] = $this->candidate($as ?? Kind::GoOn, (string) $id);
-
-                continue;
-            }
-            $found[] = new Candidate($as ?? Kind::Repeat, (string) $id, null, $lesson->againMinutes, self::perMinute($this->gain(array_values(array_intersect($lesson->teaches, $wanted))), $lesson->againMinutes), $this->isReady((string) $id));
-            foreach ($lesson->drills as $drill) {
-                if ($drill->skill === $skill) {
-                    $found[] = new Candidate($as ?? Kind::Drill, (string) $id, $drill, $drill->minutes, self::perMinute($this->gain([$skill]), $drill->minutes), true);
-                }
-            }
-        }
-        usort($found, fn (Candidate $a, Candidate $b): int => $b->gainPerMinute <=> $a->gainPerMinute);
-        // Something already met is picked up again before a new lesson is opened for it.
-        usort($found, fn (Candidate $a, Candidate $b): int => (int) ($a->kind === Kind::GoOn) <=> (int) ($b->kind === Kind::GoOn));
-
-        return $found;
-    }
-
-    public function candidate(Kind $kind, string $lesson): Candidate
-    {
-        $option = $this->lessons[$lesson];
-        $minutes = $this->isTried($lesson) ? $option->againMinutes : $option->minutes;
-
-        return new Candidate($kind, $lesson, null, $minutes, self::perMinute($this->gain($option->teaches), $minutes), $this->isReady($lesson), $this->isPassed($lesson));
-    }
-
-    /** @return list<Candidate> every lesson and drill, highest gain per minute first, ready ones before others */
-    public function all(): array
-    {
-        $all = [];
-        foreach ($this->lessons as $id => $lesson) {
-            $tried = $this->isTried((string) $id);
-            $inCourse = in_array($id, $this->order, true);
-            $all[] = $this->candidate($tried ? Kind::Repeat : ($inCourse ? Kind::GoOn : Kind::Enrich), (string) $id);
-            foreach ($tried ? $lesson->drills : [] as $drill) {
-                $all[] = new Candidate(Kind::Drill, (string) $id, $drill, $drill->minutes, self::perMinute($this->gain([$drill->skill]), $drill->minutes), true, $this->isSure($drill->skill));
-            }
-        }
-        usort($all, fn (Candidate $a, Candidate $b): int => ($b->ready <=> $a->ready) ?: ($b->gainPerMinute <=> $a->gainPerMinute));
-
-        return $all;
-    }
-
-    /** By the minutes it takes, with those that every look takes. */
-    private static function perMinute(float $gain, float $minutes): float
-    {
-        return $gain / ($minutes + self::LOOK_MINUTES);
-    }
-
-    /**
-     * Σ value × expected rise in P(L) by one sample. The posterior averages to
-     * the prior, so the expected rise is the learning step alone: (1 − P)·T.
-     * Value: the lessons a skill unlocks, and itself.
-     *
-     * @param  list<string>  $skills
-     */
-    private function gain(array $skills): float
-    {
-        $gain = 0.0;
-        foreach ($skills as $skill) {
-            $parameters = $this->table->for($skill);
-            $known = ($this->standings[$skill] ?? null)->faded ?? $parameters->start;
-            $gain += (1 + ($this->unlocks[$skill] ?? 0)) * (1 - $known) * $parameters->transit;
-        }
-
-        return $gain;
     }
 }
