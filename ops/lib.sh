@@ -75,6 +75,11 @@ is_root() { [ "$(id -u)" -eq 0 ]; }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
+# Before anything is installed too: no program but the shell.
 free_port() {
-    php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo substr(strrchr(stream_socket_get_name($s, false), ":"), 1);'
+    local port
+    while port=$((20000 + (RANDOM * 32768 + RANDOM) % 12000)); do
+        port_taken "$port" || break
+    done
+    printf '%s' "$port"
 }
