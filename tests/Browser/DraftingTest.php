@@ -52,7 +52,7 @@ final class DraftingTest extends BrowserCase
         // Off the piece: said at once, and nothing can be kept.
         $browser->fill($this->field($browser, 'From the edge'), '900');
         $browser->see('The row leaves its piece')->see('does not fit');
-        self::assertFalse($browser->find('.draft-head .act')->isEnabled());
+        self::assertFalse($browser->find('.draft-head [data-variant=filled]')->isEnabled());
         // Inches are understood; the checks follow in one touch each.
         $browser->fill($this->field($browser, 'From the edge'), '3/8'.self::ENTER);
         $browser->until('inches are mm', fn (): bool => $this->value($browser, 'From the edge') === '9.525');
@@ -162,7 +162,7 @@ final class DraftingTest extends BrowserCase
     {
         $browser = $this->signIn();
         $browser->go('/materials/'.$this->classId())->see('Thread, dark blue')->see('spools')->press('Make the class pack')->see('Stop')->see('Open the class pack');
-        self::assertStringStartsWith('blob:', (string) $browser->find('.print-acts a.act')->getAttribute('href'));
+        self::assertStringStartsWith('blob:', (string) $browser->find('.print-acts a[data-variant=filled]')->getAttribute('href'));
         $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '50'.self::ENTER);
         $browser->see('m ÷ 50 m on a spool');
         $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '200'.self::ENTER);

@@ -24,7 +24,7 @@ final class SessionTest extends BrowserCase
         // By keys alone: the student, then the place.
         $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Aldith")).focus()');
         $browser->keys(self::ENTER)->see('sit here');
-        $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".bench-place")].findLast((p) => p.querySelector(".link") && !p.innerText.includes("Aldith")); p.querySelector(".link").focus(); return p.querySelector("strong").innerText');
+        $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".bench-place")].findLast((p) => p.querySelector("[data-variant=subtle]") && !p.innerText.includes("Aldith")); p.querySelector("[data-variant=subtle]").focus(); return p.querySelector("strong").innerText');
         $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it');
         $browser->until('it is kept', fn (): bool => $browser->driver->executeScript('return document.querySelector(".tried") === null'));
         $browser->until("Aldith sits at $to", fn (): bool => $place('Aldith') === $to);

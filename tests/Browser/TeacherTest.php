@@ -45,7 +45,7 @@ final class TeacherTest extends BrowserCase
         $browser->keys('6.5', self::ENTER, 'abc', self::ENTER, '-3');
         $browser->see('"abc" is not a length');
         self::assertSame('abc', $browser->driver->executeScript('return document.querySelectorAll("input.num")[1].value'));
-        self::assertTrue($browser->driver->executeScript('return [...document.querySelectorAll("button.act")].at(-1).disabled'));
+        self::assertTrue($browser->driver->executeScript('return [...document.querySelectorAll("button[data-variant=filled]")].at(-1).disabled'));
         // Away and back again: what was typed is still there.
         $browser->press('Plan')->see('Everything is laid');
         $browser->driver->navigate()->back();

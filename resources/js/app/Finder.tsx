@@ -1,3 +1,4 @@
+import { TextInput } from '@mantine/core'
 import { useDebouncedValue, useHotkeys } from '@mantine/hooks'
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useRef, useState, type KeyboardEvent } from 'react'
@@ -45,7 +46,7 @@ export function Finder() {
     return (
         <div className="finder" role="search">
             <kbd aria-hidden="true">/</kbd>
-            <input
+            <TextInput
                 ref={field} value={words} placeholder={t('student, lesson, tool')} aria-label={t('Find a student, lesson, machine or tool')}
                 role="combobox" aria-expanded={list.length > 0} aria-controls="found" aria-autocomplete="list"
                 aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}

@@ -1,4 +1,4 @@
-import { Menu, useMantineColorScheme } from '@mantine/core'
+import { Menu, UnstyledButton, useMantineColorScheme } from '@mantine/core'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, Problem, type View } from '../api/client'
@@ -77,7 +77,7 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
     return (
         <Menu position="bottom-start">
             <Menu.Target>
-                <button type="button" className="class-name">{current.title}<span aria-hidden="true"> ▾</span></button>
+                <UnstyledButton className="class-name">{current.title}<span aria-hidden="true"> ▾</span></UnstyledButton>
             </Menu.Target>
             <Menu.Dropdown>
                 {classes.map((c) => <Menu.Item key={c.id} onClick={() => choose(c.id)}>{c.title}</Menu.Item>)}
@@ -109,7 +109,7 @@ function Who({ me }: { me: View['MeView'] }) {
     return (
         <Menu position="bottom-end">
             <Menu.Target>
-                <button type="button" className="who">{me.unit} · {me.name}<span aria-hidden="true"> ▾</span></button>
+                <UnstyledButton className="who">{me.unit} · {me.name}<span aria-hidden="true"> ▾</span></UnstyledButton>
             </Menu.Target>
             <Menu.Dropdown>
                 <Menu.Label>{me.studio}</Menu.Label>

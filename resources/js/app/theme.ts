@@ -1,4 +1,5 @@
-import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
+import { Button, Checkbox, createTheme, Input, Radio, UnstyledButton, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
+import look from './controls.module.css'
 
 const madder: MantineColorsTuple = ['#fbeeec', '#f3d9d5', '#e6b0a9', '#d9857a', '#ce6152', '#c74b39', '#A63A2B', '#8f3024', '#7a281d', '#631f16']
 const indigo: MantineColorsTuple = ['#eef0f5', '#d9dde6', '#b0b8ca', '#8490ad', '#606f95', '#4a5a86', '#22304A', '#1e2a41', '#182236', '#11192a']
@@ -21,12 +22,12 @@ export const theme = createTheme({
         // Locking the scroll would write a style sheet of its own, which the content policy refuses.
         Modal: { defaultProps: { lockScroll: false } },
         Drawer: { defaultProps: { lockScroll: false } },
-        Button: { defaultProps: { size: 'md' } },
-        TextInput: { defaultProps: { size: 'md' } },
-        PasswordInput: { defaultProps: { size: 'md' } },
-        NumberInput: { defaultProps: { size: 'md' } },
-        Textarea: { defaultProps: { size: 'md' } },
-        NativeSelect: { defaultProps: { size: 'md' } },
+        Button: Button.extend({ classNames: { root: look.button, inner: look.inner, label: look.words } }),
+        UnstyledButton: UnstyledButton.extend({ classNames: { root: look.press } }),
+        Input: Input.extend({ classNames: { input: look.input } }),
+        InputWrapper: Input.Wrapper.extend({ classNames: { label: look.label, error: look.error } }),
+        Checkbox: Checkbox.extend({ defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' }, classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] } }),
+        Radio: Radio.extend({ defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' }, classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] } }),
     },
 })
 

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { Link } from 'react-router'
 import { t } from '../app/text'
 import { tellKept, useKept } from './kept'
@@ -10,7 +11,7 @@ export function KeptNotice({ classes }: { classes: string[] }) {
         <div className="kept" role="status">
             <span>{kept.waits ? t('Kept on this device. {name}: it is sent when the line is back.', { name: kept.name }) : t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
             {!kept.waits && <Link to={`/look/${kept.class}/${kept.student}?replaces=${kept.sample}`} onClick={() => tellKept(null)}>{t('Correct it')}</Link>}
-            <button type="button" className="link" onClick={() => tellKept(null)}>{t('close')}</button>
+            <Button variant="subtle" onClick={() => tellKept(null)}>{t('close')}</Button>
         </div>
     )
 }

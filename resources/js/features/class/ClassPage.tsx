@@ -1,4 +1,4 @@
-import { Drawer } from '@mantine/core'
+import { Button, Drawer, TextInput, UnstyledButton } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
@@ -31,9 +31,9 @@ export default function ClassPage() {
                     {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => <li key={level}><ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}</li>)}
                 </ul>
                 <span className="state-keys" role="group" aria-label={t('Order of the skills')}>
-                    {(Object.keys(ORDERS) as By[]).map((o) => <button key={o} type="button" aria-pressed={by === o} onClick={() => setBy(o)}>{t(ORDERS[o])}</button>)}
+                    {(Object.keys(ORDERS) as By[]).map((o) => <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>{t(ORDERS[o])}</UnstyledButton>)}
                 </span>
-                <button type="button" className="quiet-act" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</button>
+                <Button variant="default" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</Button>
                 <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
             <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
@@ -52,9 +52,9 @@ export default function ClassPage() {
                                     const level = s.levels[at] ?? 'not-tried'
                                     return (
                                         <td key={skill.id}>
-                                            <button type="button" onClick={() => setOpen({ student: s.student, skill: skill.id })} aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
+                                            <UnstyledButton onClick={() => setOpen({ student: s.student, skill: skill.id })} aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
                                                 <ThreadLine level={level} width={46} label="" />
-                                            </button>
+                                            </UnstyledButton>
                                         </td>
                                     )
                                 })}
@@ -119,8 +119,8 @@ function AddStudents({ id, empty }: { id: string; empty: boolean }) {
     }
     return (
         <form className="add-students" onSubmit={submit}>
-            <label>{empty ? t('Who comes? Names, with commas between') : t('Add students')}<input value={name} maxLength={400} onChange={(e) => setName(e.currentTarget.value)} /></label>
-            <button type="submit" className="quiet-act" disabled={add.isPending || name.trim() === ''}>{t('Add')}</button>
+            <TextInput label={empty ? t('Who comes? Names, with commas between') : t('Add students')} value={name} maxLength={400} onChange={(e) => setName(e.currentTarget.value)} />
+            <Button type="submit" variant="default" disabled={add.isPending || name.trim() === ''}>{t('Add')}</Button>
             <Trouble error={add.error} />
             <Returning id={id} />
         </form>

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { View } from '../../api/client'
 import { useEvidence, useMe } from '../../api/queries'
@@ -39,7 +40,7 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
 function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; onOpen: (sample: string) => void }) {
     return (
         <li>
-            <div className="showing-head"><button type="button" className="link" onClick={() => onOpen(s.sample)}>{s.title}</button><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
+            <div className="showing-head"><Button variant="subtle" onClick={() => onOpen(s.sample)}>{s.title}</Button><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
             {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
             {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
             {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -31,8 +32,8 @@ export default function SoundnessPage() {
                 rows={s.kinds.map((k: View['KindSoundView']) => [k.title, ...[k.start, k.after_demo, k.slip, k.guess, k.transit].map((p) => share(p, 1)), String(k.showings), k.usual_loss === null ? t('too few yet') : `${k.usual_loss.toFixed(3)} → ${(k.fitted_loss ?? 0).toFixed(3)}`, k.own ? t('your samples') : t('the usual')])}
             />
             <p className="acts">
-                <button type="button" className="quiet-act" disabled={fit.isPending} onClick={() => fit.mutate(undefined)}>{fit.isPending ? t('Working it out …') : t('Go by our own samples where they foretell better')}</button>
-                {s.own && <button type="button" className="quiet-act" disabled={forget.isPending} onClick={() => forget.mutate(undefined)}>{t('Back to the usual')}</button>}
+                <Button variant="default" disabled={fit.isPending} onClick={() => fit.mutate(undefined)}>{fit.isPending ? t('Working it out …') : t('Go by our own samples where they foretell better')}</Button>
+                {s.own && <Button variant="default" disabled={forget.isPending} onClick={() => forget.mutate(undefined)}>{t('Back to the usual')}</Button>}
                 {fit.isSuccess && !s.own && <span role="status">{t('The usual ones foretell as well: they stay.')}</span>}
             </p>
             <Trouble error={fit.error ?? forget.error} />

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core'
+import { Modal, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useNext } from '../../api/queries'
@@ -26,17 +26,13 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
     const list = advice ?? asked.data
     return (
         <Modal opened onClose={onClose} title={t('What does {name} sew next?', { name })} size="lg">
-            <label className="because">
-                {t('Why (if you like)')}
-                <input value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} placeholder={t('wants to hem a skirt on Sunday')} />
-            </label>
+            <TextInput label={t('Why (if you like)')} className="because" value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} placeholder={t('wants to hem a skirt on Sunday')} />
             <Trouble error={choose.error ?? asked.error} />
             {list === undefined ? <Waiting what={t('Looking')} /> : (
                 <ul className="choices">
                     {list.candidates.map((c, i) => (
                         <li key={`${c.lesson}${c.drill ?? ''}`}>
-                            <button
-                                type="button" disabled={c.cannot !== null && because.trim() === ''}
+                            <UnstyledButton disabled={c.cannot !== null && because.trim() === ''}
                                 onClick={() => {
                                     const choice = { lesson: c.lesson, drill: c.drill, because }
                                     if (onChoose === undefined) choose.mutate(choice)
@@ -45,7 +41,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                             >
                                 <strong>{c.title}</strong>
                                 <span>{t('{n} min', { n: Math.round(c.minutes) })}{i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}{c.cannot !== null && <em className="cannot">{t('Cannot be sewn in this room: {why} Say why first.', { why: c.cannot })}</em>}</span>
-                            </button>
+                            </UnstyledButton>
                         </li>
                     ))}
                 </ul>

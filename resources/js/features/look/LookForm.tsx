@@ -1,3 +1,4 @@
+import { Anchor, Button, Checkbox } from '@mantine/core'
 import { useElementSize } from '@mantine/hooks'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
@@ -131,7 +132,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                                     row={row} taken={taken.filter((p) => p.row === row.id)} kept={photos.filter((p) => p.row === row.id)} full={taken.length >= MOST_PHOTOS}
                                     onTake={(p) => sample.addPhoto(p)} onDrop={(p) => sample.dropPhoto(p)}
                                 />
-                                {row.from_picture && <Link className="link" to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Link>}
+                                {row.from_picture && <Anchor component={Link} to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Anchor>}
                             </div>
                         </div>
                     ))}
@@ -139,11 +140,12 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                         <fieldset className="faults" tabIndex={0} data-reading>
                             <legend>{t('Seen on it (Alt and the number ticks)')}</legend>
                             {lesson.faults.map((fault, i) => (
-                                <label key={fault.id} className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}>
-                                    <input type="checkbox" checked={sample.draft.faults.includes(fault.id)} onChange={() => sample.toggleFault(fault.id)} />
-                                    <span className="box" aria-hidden="true">{i + 1}</span>
-                                    {fault.seen}
-                                </label>
+                                <Checkbox.Card
+                                    className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}
+                                    key={fault.id} checked={sample.draft.faults.includes(fault.id)} onChange={() => sample.toggleFault(fault.id)}
+                                >
+                                    <span className="box" aria-hidden="true">{i + 1}</span> {fault.seen}
+                                </Checkbox.Card>
                             ))}
                             {sample.draft.faults.length > 0 && <Link className="find-cause" to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>{t('Find the cause')}</Link>}
                         </fieldset>
@@ -154,12 +156,12 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
                     {down && <p className="quiet" role="status">{t('The line is down. Keep it all the same: it waits on this device and is judged when it is sent.')}</p>}
                     <Trouble error={keep.error ?? (wrong !== null && where === null ? wrong : null)} />
-                    {keep.error?.field === 'known' && <button type="button" className="quiet-act" onClick={() => keep.mutate(true)}>{t('Keep both')}</button>}
+                    {keep.error?.field === 'known' && <Button variant="default" onClick={() => keep.mutate(true)}>{t('Keep both')}</Button>}
                     <div className="acts">
-                        <button type="button" className="act big" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
+                        <Button size="lg" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
                             {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
-                        </button>
-                        <button type="button" className="quiet-act" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</button>
+                        </Button>
+                        <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</Button>
                         {look.next_student !== null && replaces === null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
                     </div>
                 </div>

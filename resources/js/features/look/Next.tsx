@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
 
@@ -10,7 +11,7 @@ export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | 
             <small>{choice === null ? t('next lesson') : t('your choice')}{!judged.complete && ` · ${t('so far')}`}</small>
             <h2>{choice ?? (advice.lesson === null ? t('The course is done') : `${advice.title}${advice.kind === 'repeat' ? t(', again') : advice.kind === 'refresh' ? t(', to refresh') : ''}`)}</h2>
             {choice !== null
-                ? <p>{t('Instead of {lesson}.', { lesson: advice.title })} <button type="button" className="link" onClick={onUndo}>{t('Take the proposal after all')}</button></p>
+                ? <p>{t('Instead of {lesson}.', { lesson: advice.title })} <Button variant="subtle" onClick={onUndo}>{t('Take the proposal after all')}</Button></p>
                 : <p>{advice.change.text}</p>}
             {choice === null && <p className="why">{advice.reasons.map((r) => r.text).join(' ')}</p>}
             {choice === null && advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}

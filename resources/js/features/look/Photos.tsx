@@ -1,5 +1,5 @@
-import { Modal } from '@mantine/core'
-import { useCallback, useState } from 'react'
+import { Button, FileButton, Modal, UnstyledButton } from '@mantine/core'
+import { useCallback, useRef, useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
 import { t } from '../../app/text'
@@ -23,7 +23,7 @@ function Taken({ photo, onDrop }: { photo: Photo; onDrop: () => void }) {
         <span className="photo taken">
             <img ref={useImage(photo.image)} alt={t('photo, now')} />
             <small>{t('now')}</small>
-            <button type="button" aria-label={t('Take the photo away')} onClick={onDrop}>×</button>
+            <UnstyledButton aria-label={t('Take the photo away')} onClick={onDrop}>×</UnstyledButton>
         </span>
     )
 }
@@ -41,10 +41,10 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
     return (
         <>
             {photos.map((p) => (
-                <button key={p.id} type="button" className="photo" onClick={() => setOpen(p)} aria-label={t('Photo of {day}, larger', { day: day(p.kept_at, zone) })}>
+                <UnstyledButton key={p.id} className="photo" onClick={() => setOpen(p)} aria-label={t('Photo of {day}, larger', { day: day(p.kept_at, zone) })}>
                     <img src={`/api/photos/${p.id}`} width={p.width} height={p.height} alt="" loading="lazy" />
                     <small>{day(p.kept_at, zone)}</small>
-                </button>
+                </UnstyledButton>
             ))}
             <Modal opened={open !== null} onClose={close} size="xl" title={open === null ? '' : t('Photo of {day}', { day: day(open.kept_at, zone) })}>
                 {open !== null && (
@@ -52,8 +52,8 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
                         <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('the sample as it was photographed')} />
                         <Trouble error={drop.error} />
                         {sure
-                            ? <p>{t('The photo goes for good; the sample stays.')} <button type="button" className="quiet-act" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>{t('Remove it')}</button></p>
-                            : <button type="button" className="link" onClick={() => setSure(true)}>{t('Remove this photo')}</button>}
+                            ? <p>{t('The photo goes for good; the sample stays.')} <Button variant="default" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>{t('Remove it')}</Button></p>
+                            : <Button variant="subtle" onClick={() => setSure(true)}>{t('Remove this photo')}</Button>}
                     </>
                 )}
             </Modal>
@@ -74,6 +74,8 @@ interface Props {
 /** Photos pinned to a row: those of now and those of the samples before. */
 export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
     const [error, setError] = useState<Error | null>(null)
+    // The same picture can be taken twice.
+    const again = useRef<(() => void) | null>(null)
     const take = (file: File | undefined) => {
         setError(null)
         if (file !== undefined) takePhoto(file, row.id).then(onTake).catch((e: unknown) => setError(e instanceof Error ? e : new Error(String(e))))
@@ -81,10 +83,9 @@ export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
     return (
         <>
             {!full && (
-                <label className="take-photo">
-                    <span>{t('Pin a photo')}</span>
-                    <input type="file" accept="image/*" aria-label={t('Pin a photo to {row}', { row: row.title })} onChange={(e) => { take(e.currentTarget.files?.[0]); e.currentTarget.value = '' }} />
-                </label>
+                <FileButton accept="image/*" resetRef={again} onChange={(file) => { take(file ?? undefined); again.current?.() }} inputProps={{ 'aria-label': t('Pin a photo to {row}', { row: row.title }) }}>
+                    {(props) => <Button variant="default" {...props}>{t('Pin a photo')}</Button>}
+                </FileButton>
             )}
             {full && <small className="quiet">{t('{n} photos are enough', { n: MOST_PHOTOS })}</small>}
             {taken.map((p) => <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />)}

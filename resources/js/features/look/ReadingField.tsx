@@ -3,6 +3,8 @@ import { useLocalStorage } from '@mantine/hooks'
 import type { KeyboardEvent } from 'react'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
+import { stepNumber, stepSixteenths } from '../../text/numbers'
+import { StepField } from '../../ui/StepField'
 
 interface Props {
     field: View['FieldView']
@@ -20,18 +22,9 @@ const isLength = (kind: string, index: number) => kind === 'length' || kind === 
 /** Steps a typed value by the reading's own resolution: half a millimetre, one stitch, a sixteenth of an inch. */
 function stepped(value: string, up: number, field: View['FieldView'], index: number, unit: 'mm' | 'in'): string {
     const lengths = isLength(field.kind, index)
-    if (lengths && unit === 'in') {
-        const found = /^(-)?(?:(\d+)[ -]+)?(?:(\d+)\/(\d+)|(\d*[.,]?\d+))?$/.exec(value.trim())
-        const whole = Number(found?.[2] ?? 0) + (found?.[3] !== undefined ? Number(found[3]) / Number(found[4]) : Number((found?.[5] ?? '0').replace(',', '.')))
-        const sixteenths = Math.max(field.min < 0 ? -9999 : 0, Math.round(whole * 16) * (found?.[1] === '-' ? -1 : 1) + up)
-        const [n, rest] = [Math.floor(Math.abs(sixteenths) / 16), Math.abs(sixteenths) % 16]
-        let [over, under] = [rest, 16]
-        while (over > 0 && over % 2 === 0) { over /= 2; under /= 2 }
-        return `${sixteenths < 0 ? '-' : ''}${n > 0 || rest === 0 ? n : ''}${n > 0 && rest > 0 ? ' ' : ''}${rest > 0 ? `${over}/${under}` : ''}`
-    }
-    const now = Number(value.replace(',', '.').replace('−', '-'))
-    const step = field.kind === 'stitches' && index === 1 ? 1 : field.step
-    const next = Math.min(field.kind === 'stitches' && index === 1 ? 300 : field.max, Math.max(field.min, (Number.isFinite(now) ? now : 0) + up * step))
+    if (lengths && unit === 'in') return stepSixteenths(value, up, field.min < 0)
+    const counted = field.kind === 'stitches' && index === 1
+    const next = stepNumber(value, up, counted ? 1 : field.step, field.min, counted ? 300 : field.max)
     return lengths ? next.toFixed(1) : String(next)
 }
 
@@ -44,12 +37,6 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
     const values = field.kind === 'stitches' ? typed.map((v) => v.replace('+', '')) : typed
     const counted = (value: string, how: typeof counting) => (how === 'complete' && /^\d+$/.test(value.trim()) ? `${value.trim()}+` : value)
     const onChange = (index: number, value: string) => change(index, field.kind === 'stitches' && index === 0 ? counted(value, counting) : value)
-    const onKey = (index: number) => (event: KeyboardEvent<HTMLElement>) => {
-        if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-            event.preventDefault()
-            onChange(index, stepped(values[index] ?? '', event.key === 'ArrowUp' ? 1 : -1, field, index, unit))
-        }
-    }
     if (field.kind === 'yes-no') return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     if (field.kind === 'choice') return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     return (
@@ -60,23 +47,13 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                     const name = field.kind === 'stitches' ? (i === 0 ? t('stitches') : t('over {unit}', { unit })) : field.size > 1 ? t('mark {n}', { n: i + 1 }) : ''
                     const bad = problem !== null && (problemAt === null || problemAt === i)
                     return (
-                        <label key={i} className={bad ? 'value bad' : 'value'}>
-                            {name !== '' && <span>{name}</span>}
-                            <span className="box">
-                                <input
-                                    className="num" data-reading inputMode={field.min < 0 || (unit === 'in' && isLength(field.kind, i)) ? 'text' : 'decimal'} autoComplete="off"
-                                    aria-label={name === '' ? field.label : `${field.label}, ${name}`} aria-invalid={bad}
-                                    value={values[i] ?? ''} onChange={(e) => onChange(i, e.currentTarget.value)}
-                                    onFocus={(e) => { onEye(i); e.currentTarget.select() }} onKeyDown={onKey(i)}
-                                />
-                                {field.size === 1 && (
-                                    <span className="stepper" aria-hidden="true">
-                                        <button type="button" tabIndex={-1} onClick={() => onChange(i, stepped(values[i] ?? '', -1, field, i, unit))}>−</button>
-                                        <button type="button" tabIndex={-1} onClick={() => onChange(i, stepped(values[i] ?? '', 1, field, i, unit))}>+</button>
-                                    </span>
-                                )}
-                            </span>
-                        </label>
+                        <StepField
+                            key={i} label={name === '' ? undefined : name} name={field.label} keys={field.size === 1} figures="reading" className="value"
+                            data-reading inputMode={field.min < 0 || (unit === 'in' && isLength(field.kind, i)) ? 'text' : 'decimal'}
+                            aria-label={name === '' ? field.label : `${field.label}, ${name}`} error={bad}
+                            value={values[i] ?? ''} onChange={(e) => onChange(i, e.currentTarget.value)}
+                            onFocus={(e) => { onEye(i); e.currentTarget.select() }} onStep={(up) => onChange(i, stepped(values[i] ?? '', up, field, i, unit))}
+                        />
                     )
                 })}
             </div>

@@ -1,8 +1,9 @@
+import { NativeSelect, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { SchoolSelect } from '../../ui/SchoolSelect'
-import { toNumber } from '../workshop/fields'
+import { toNumber } from '../../text/numbers'
 
 interface Props {
     look: View['LookView']
@@ -17,10 +18,7 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
     const schools = look.lesson.settings.filter((s) => s.schools.length > 0)
     const usual = look.machines.find((m) => m.id === look.machine)
     const plain = (name: string, label: string, hint: string) => (
-        <label>
-            <span>{label}</span>
-            <input value={values[name] ?? ''} placeholder={hint} maxLength={200} onChange={(e) => onChange(name, e.currentTarget.value)} />
-        </label>
+        <TextInput label={label} value={values[name] ?? ''} placeholder={hint} maxLength={200} onChange={(e) => onChange(name, e.currentTarget.value)} />
     )
     const machine = look.machines.find((m) => m.name === (values.machine ?? usual?.name ?? ''))
     const foot = look.feet.find((f) => f.facts.name === values.foot)
@@ -33,20 +31,14 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
         <details className="settings">
             <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{look.lesson.way.schools.length > 0 && ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}{['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
             <div>
-                <label>
-                    <span>{t('Machine')}</span>
-                    <select value={values.machine ?? usual?.name ?? ''} onChange={(e) => { onChange('machine', e.currentTarget.value); onSewn?.({ machine: look.machines.find((m) => m.name === e.currentTarget.value)?.id ?? null }) }}>
+                <NativeSelect label={t('Machine')} value={values.machine ?? usual?.name ?? ''} onChange={(e) => { onChange('machine', e.currentTarget.value); onSewn?.({ machine: look.machines.find((m) => m.name === e.currentTarget.value)?.id ?? null }) }}>
                         <option value="" />
                         {look.machines.map((m) => <option key={m.id}>{m.name}</option>)}
-                    </select>
-                </label>
-                <label>
-                    <span>{t('Foot')}</span>
-                    <select value={values.foot ?? ''} onChange={(e) => { onChange('foot', e.currentTarget.value); if (values.machine === undefined && usual !== undefined) onChange('machine', usual.name) }}>
+                    </NativeSelect>
+                <NativeSelect label={t('Foot')} value={values.foot ?? ''} onChange={(e) => { onChange('foot', e.currentTarget.value); if (values.machine === undefined && usual !== undefined) onChange('machine', usual.name) }}>
                         <option value="" />
                         {look.feet.map((f) => <option key={f.id}>{f.facts.name}</option>)}
-                    </select>
-                </label>
+                    </NativeSelect>
                 {plain('length', t('Stitch length'), '2.5')}
                 {plain('tension', t('Tension'), usual?.tension_mark ?? '4')}
                 {plain('needle', t('Needle'), '80')}

@@ -1,3 +1,4 @@
+import { Button, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
@@ -29,16 +30,16 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                 {compared !== undefined && compared.how !== 'same' && <span className={`compared ${compared.how}`}> · {compared.how === 'better' ? t('better than before') : t('worse than before')} ({compared.before})</span>}
                 {check.again !== null && <em> {check.again}</em>}
                 {check.overruled !== null && <span className="overruled"> · {t('your word: {because}; the readings say {verdict}', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}</span>}
-                {!open && onOwn !== undefined && <button type="button" className="link overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>{t('overrule')}</button>}
+                {!open && onOwn !== undefined && <Button variant="subtle" className="overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>{t('overrule')}</Button>}
             </p>
             {check.habit !== null && check.overruled === null && <p className="habit">{check.habit}</p>}
             {open && onOwn !== undefined && (
                 <div className="own-verdict">
                     <span role="group" aria-label={t('Your verdict')}>
-                        {(['met', 'near', 'not-yet'] as const).map((v) => <button key={v} type="button" aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>{t(WORDS[v])}</button>)}
+                        {(['met', 'near', 'not-yet'] as const).map((v) => <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>{t(WORDS[v])}</UnstyledButton>)}
                     </span>
-                    {own !== undefined && <input aria-label={t('Because')} placeholder={t('because …')} maxLength={200} value={own.because} onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })} />}
-                    <button type="button" className="link" onClick={() => { setAsking(false); onOwn(null) }}>{t('as read')}</button>
+                    {own !== undefined && <TextInput aria-label={t('Because')} placeholder={t('because …')} maxLength={200} value={own.because} onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })} />}
+                    <Button variant="subtle" onClick={() => { setAsking(false); onOwn(null) }}>{t('as read')}</Button>
                 </div>
             )}
         </>

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { ulid } from 'ulid'
@@ -45,15 +46,15 @@ export function ClassPack({ id }: { id: string }) {
                 <span className="progress" role="status">
                     <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
                     {at.data === undefined || at.data.of === 0 ? t('Making the pack …') : t('{done} of {of} lessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
-                    <button type="button" className="quiet-act" onClick={stop}>{t('Stop')}</button>
+                    <Button variant="default" onClick={stop}>{t('Stop')}</Button>
                 </span>
             )
         case 'ready':
-            return <a className="act" href={state.url} target="_blank" rel="noreferrer">{t('Open the class pack')}</a>
+            return <Button component="a" href={state.url} target="_blank" rel="noreferrer">{t('Open the class pack')}</Button>
         default:
             return (
                 <>
-                    <button type="button" className="quiet-act" onClick={() => void make()}>{t('Make the class pack')}</button>
+                    <Button variant="default" onClick={() => void make()}>{t('Make the class pack')}</Button>
                     {state.is === 'trouble' && <Trouble error={state.error} />}
                 </>
             )

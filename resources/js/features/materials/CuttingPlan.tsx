@@ -1,6 +1,6 @@
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
-import { mm } from '../workshop/fields'
+import { mm } from '../../text/numbers'
 
 const WIDE = 1080
 

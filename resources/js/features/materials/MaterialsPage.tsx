@@ -1,3 +1,4 @@
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
@@ -5,7 +6,8 @@ import { useChange, useMaterials, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { day } from '../../app/time'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { Choice, mm, toNumber } from '../workshop/fields'
+import { Choice } from '../workshop/fields'
+import { mm, toNumber } from '../../text/numbers'
 import { ClassPack } from './ClassPack'
 import { CuttingPlan } from './CuttingPlan'
 
@@ -26,10 +28,10 @@ export default function MaterialsPage() {
             <div className="samplers-head">
                 <h1>{t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small></h1>
                 <Choice label={t('For')} value={session} options={[{ id: '', title: t('the whole course') }, ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) }))]} onChange={setSession} />
-                <label className="choice">{t('Samples each')}<input className="num" value={each} placeholder={mm(m.samples_each, 1)} maxLength={5} onChange={(e) => setEach(e.currentTarget.value)} /></label>
+                <TextInput label={t('Samples each')} className="choice" classNames={{ input: 'num' }} value={each} placeholder={mm(m.samples_each, 1)} maxLength={5} onChange={(e) => setEach(e.currentTarget.value)} />
             </div>
             <div className="print-acts">
-                <a className="quiet-act" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</a>
+                <Button component="a" variant="default" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</Button>
                 <ClassPack id={id} />
             </div>
             <Trouble error={read.error ?? note.error} />
@@ -40,7 +42,7 @@ export default function MaterialsPage() {
                 <tbody>
                     {m.lines.map((l) => (
                         <tr key={l.item} className={l.ticked ? 'done' : ''}>
-                            <td><input type="checkbox" className="tick-box" checked={l.ticked} aria-label={t('{what} is there', { what: l.title })} onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })} /></td>
+                            <td><Checkbox checked={l.ticked} aria-label={t('{what} is there', { what: l.title })} onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })} /></td>
                             <td><strong>{l.title}</strong><small>{l.how}</small></td>
                             <td className="num">{mm(l.amount, 1)} {l.unit}</td>
                             <td><Amount value={l.have} label={t('{what} in the cupboard', { what: l.title })} onKeep={(have) => note.mutate({ item: l.item, have })} /></td>
@@ -77,5 +79,5 @@ function Amount({ value, label, onKeep }: { value: number; label: string; onKeep
         if (number !== null && number !== value) onKeep(number)
         if (typed === null || number !== null) setTyped(null)
     }
-    return <input className="num amount" aria-label={label} aria-invalid={typed !== null && toNumber(typed) === null} inputMode="decimal" value={typed ?? (value === 0 ? '' : String(value))} onChange={(e) => setTyped(e.currentTarget.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === 'Enter') keep() }} />
+    return <TextInput classNames={{ input: 'num amount' }} aria-label={label} aria-invalid={typed !== null && toNumber(typed) === null} inputMode="decimal" value={typed ?? (value === 0 ? '' : String(value))} onChange={(e) => setTyped(e.currentTarget.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === 'Enter') keep() }} />
 }

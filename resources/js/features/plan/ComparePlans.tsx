@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { Fragment } from 'react'
 import { t } from '../../app/text'
 import { day } from '../../app/time'
@@ -15,8 +16,8 @@ export function ComparePlans({ now, then, zone, busy, onTake, onDrop }: { now: P
             <div className="compare-head">
                 <h2>{t('Two plans side by side')}</h2>
                 <p>{moved === 0 ? t('Every lesson stands in the same session.') : t('{n} lessons stand in another session.', { n: moved })}</p>
-                <button type="button" className="quiet-act" onClick={onDrop}>{t('Leave it as it is')}</button>
-                <button type="button" className="act" disabled={busy} onClick={onTake}>{t('Take the new one')}</button>
+                <Button variant="default" onClick={onDrop}>{t('Leave it as it is')}</Button>
+                <Button disabled={busy} onClick={onTake}>{t('Take the new one')}</Button>
             </div>
             <div className="compare-cols">
                 <One title={t('As it is')} p={now} zone={zone} elsewhere={fresh} last={last} mark={(n) => t('to {n}', { n })} />

@@ -1,4 +1,4 @@
-import { TextInput } from '@mantine/core'
+import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { t } from '../../app/text'
 import { Whole, weekdays } from './fields'
@@ -35,8 +35,8 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
             </div>
             <fieldset className="weekdays">
                 <legend>{wishes.every_weeks === 1 ? t('Every week on') : t('Every {n} weeks on', { n: wishes.every_weeks })}</legend>
-                {names.map((name, i) => <button key={name} type="button" aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>{name}</button>)}
-                <span className="weeks">{[1, 2, 3, 4].map((n) => <button key={n} type="button" aria-pressed={wishes.every_weeks === n} aria-label={t('every {n} weeks', { n })} onClick={() => onChange({ every_weeks: n })}>{n === 1 ? t('weekly') : t('{n} weeks', { n })}</button>)}</span>
+                {names.map((name, i) => <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>{name}</UnstyledButton>)}
+                <span className="weeks">{[1, 2, 3, 4].map((n) => <UnstyledButton key={n} aria-pressed={wishes.every_weeks === n} aria-label={t('every {n} weeks', { n })} onClick={() => onChange({ every_weeks: n })}>{n === 1 ? t('weekly') : t('{n} weeks', { n })}</UnstyledButton>)}</span>
             </fieldset>
             <Closed closed={wishes.closed} wrong={wrong.closed} onChange={(closed) => onChange({ closed })} />
             {(days.length > 0 || Object.keys(wishes.made_up).length > 0) && <MadeUp made={wishes.made_up} days={days} time={wishes.time} wrong={Object.entries(wrong).find(([k]) => k.startsWith('made_up'))?.[1]} onChange={(made_up) => onChange({ made_up })} />}
@@ -50,9 +50,9 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
     const [day, setDay] = useState('')
     return (
         <div className="closed">
-            <label>{t('No class on')}<input type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} /></label>
-            <button type="button" className="quiet-act" disabled={day === ''} onClick={() => { onChange([...new Set([...closed, day])].sort()); setDay('') }}>{t('Leave that day out')}</button>
-            {closed.map((d) => <span key={d} className="chip">{d} <button type="button" className="link" aria-label={t('There is a class on {day} after all', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>×</button></span>)}
+            <TextInput label={t('No class on')} type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
+            <Button variant="default" disabled={day === ''} onClick={() => { onChange([...new Set([...closed, day])].sort()); setDay('') }}>{t('Leave that day out')}</Button>
+            {closed.map((d) => <span key={d} className="chip">{d} <Button variant="subtle" aria-label={t('There is a class on {day} after all', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>×</Button></span>)}
             {wrong !== undefined && <span className="short">{wrong}</span>}
         </div>
     )
@@ -64,10 +64,10 @@ function MadeUp({ made, days, time, wrong, onChange }: { made: Record<string, st
     const known = [...new Set(days)].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
     return (
         <div className="closed">
-            <label>{t('Instead of')}<select value={of} onChange={(e) => { setOf(e.currentTarget.value); setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`) }}><option value="">{t('choose a session')}</option>{known.map((d) => <option key={d}>{d}</option>)}</select></label>
-            <label>{t('made up on')}<input type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} /></label>
-            <button type="button" className="quiet-act" disabled={of === '' || at === ''} onClick={() => { onChange({ ...made, [of]: at.replace('T', ' ').slice(0, 16) }); setOf(''); setAt('') }}>{t('Move that session')}</button>
-            {Object.entries(made).map(([d, m]) => <span key={d} className="chip">{d} → {m} <button type="button" className="link" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>×</button></span>)}
+            <NativeSelect label={t('Instead of')} value={of} onChange={(e) => { setOf(e.currentTarget.value); setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`) }}><option value="">{t('choose a session')}</option>{known.map((d) => <option key={d}>{d}</option>)}</NativeSelect>
+            <TextInput label={t('made up on')} type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} />
+            <Button variant="default" disabled={of === '' || at === ''} onClick={() => { onChange({ ...made, [of]: at.replace('T', ' ').slice(0, 16) }); setOf(''); setAt('') }}>{t('Move that session')}</Button>
+            {Object.entries(made).map(([d, m]) => <span key={d} className="chip">{d} → {m} <Button variant="subtle" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>×</Button></span>)}
             {wrong !== undefined && <span className="short">{wrong}</span>}
         </div>
     )
@@ -77,9 +77,9 @@ function Lengths({ lengths, sessions, usual, onChange }: { lengths: Record<strin
     const [session, setSession] = useState('')
     return (
         <div className="closed">
-            <label>{t('Longer or shorter')}<select value={session} onChange={(e) => { setSession(''); onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual }) }}><option value="">{t('choose a session')}</option>{Array.from({ length: sessions }, (_, i) => String(i + 1)).filter((n) => lengths[n] === undefined).map((n) => <option key={n} value={n}>{t('session {n}', { n })}</option>)}</select></label>
+            <NativeSelect label={t('Longer or shorter')} value={session} onChange={(e) => { setSession(''); onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual }) }}><option value="">{t('choose a session')}</option>{Array.from({ length: sessions }, (_, i) => String(i + 1)).filter((n) => lengths[n] === undefined).map((n) => <option key={n} value={n}>{t('session {n}', { n })}</option>)}</NativeSelect>
             {Object.entries(lengths).map(([n, minutes]) => (
-                <span key={n} className="chip">{t('session {n}', { n })} <input className="amount" type="number" min={30} max={600} step={15} aria-label={t('Minutes of session {n}', { n })} value={minutes} onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })} /> {t('min')} <button type="button" className="link" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>×</button></span>
+                <span key={n} className="chip">{t('session {n}', { n })} <TextInput classNames={{ input: 'amount' }} type="number" min={30} max={600} step={15} aria-label={t('Minutes of session {n}', { n })} value={minutes} onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })} /> {t('min')} <Button variant="subtle" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>×</Button></span>
             ))}
         </div>
     )

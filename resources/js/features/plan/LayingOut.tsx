@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { api, ask } from '../../api/client'
@@ -29,7 +30,7 @@ export function LayingOut({ job }: { job: string | null }) {
         <p className="progress laying" role="status">
             <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
             {found === null ? t('Laying it out …') : t('{n} sessions can do. Looking whether {fewer} can …', { n: found, fewer: found - 1 })}
-            <button type="button" className="quiet-act" onClick={stop}>{t('Stop, and take what there is')}</button>
+            <Button variant="default" onClick={stop}>{t('Stop, and take what there is')}</Button>
         </p>
     )
 }

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core'
 import { t } from '../../app/text'
 import type { Plan } from './usePlanning'
 
@@ -33,8 +34,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 onDropBefore(e.dataTransfer.getData('text/plain'))
             }}
         >
-            <button
-                type="button" className="lesson-name" onFocus={() => onTouch(id)} onClick={() => onTouch(id)}
+            <UnstyledButton className="lesson-name" onFocus={() => onTouch(id)} onClick={() => onTouch(id)}
                 onKeyDown={(e) => {
                     const to = e.key === 'ArrowRight' || e.key === 'ArrowDown' ? at + 1 : e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? at - 1 : null
                     if (to === null) return
@@ -44,13 +44,13 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
             >
                 <strong>{lesson.title}</strong><span>{pinned && <b className="pin">{t('pinned')} · </b>}{lesson.again < 0.5 ? t('{n} min', { n: Math.round(lesson.minutes) }) : t('{n} + {again} min again', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
                 <span className="hidden">, {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}</span>
-            </button>
+            </UnstyledButton>
             {state === 'touched' && (
                 <span className="nudge">
-                    {onPin !== undefined && <button type="button" aria-pressed={pinned} aria-label={pinned ? t('Let it move again') : t('Pin it to this session')} className="pin-act" onClick={onPin}>{pinned ? t('free') : t('pin')}</button>}
-                    {onHome !== undefined && <button type="button" aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>{t('home')}</button>}
-                    {at > 0 && <button type="button" aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>↑</button>}
-                    {at < last - 1 && <button type="button" aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>↓</button>}
+                    {onPin !== undefined && <UnstyledButton aria-pressed={pinned} aria-label={pinned ? t('Let it move again') : t('Pin it to this session')} className="pin-act" onClick={onPin}>{pinned ? t('free') : t('pin')}</UnstyledButton>}
+                    {onHome !== undefined && <UnstyledButton aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>{t('home')}</UnstyledButton>}
+                    {at > 0 && <UnstyledButton aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>↑</UnstyledButton>}
+                    {at < last - 1 && <UnstyledButton aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>↓</UnstyledButton>}
                 </span>
             )}
         </div>

@@ -1,3 +1,4 @@
+import { Checkbox, NativeSelect } from '@mantine/core'
 import { t } from '../../app/text'
 import type { Plan, Wishes } from './usePlanning'
 
@@ -14,9 +15,9 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
         onChange({ together: groups.filter((g) => g.length > 1) })
     }
     const choice = (of: Bounds, lesson: string, label: string, set: (next: Bounds) => void) => (
-        <select aria-label={label} value={of[lesson] ?? ''} onChange={(e) => set(bound(of, lesson, e.currentTarget.value))}>
+        <NativeSelect aria-label={label} value={of[lesson] ?? ''} onChange={(e) => set(bound(of, lesson, e.currentTarget.value))}>
             <option value="">{t('any')}</option>{numbers.map((n) => <option key={n} value={n}>{n}</option>)}
-        </select>
+        </NativeSelect>
     )
     return (
         <div className="lesson-wishes">
@@ -33,7 +34,7 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                                 <td>{choice(wishes.not_before, l.id, t('{lesson}: not before session', { lesson: l.title }), (not_before) => onChange({ not_before }))}</td>
                                 <td>{choice(wishes.not_after, l.id, t('{lesson}: not after session', { lesson: l.title }), (not_after) => onChange({ not_after }))}</td>
                                 <td>
-                                    <select aria-label={t('{lesson}: together with', { lesson: l.title })} value={others[0] ?? ''} onChange={(e) => {
+                                    <NativeSelect aria-label={t('{lesson}: together with', { lesson: l.title })} value={others[0] ?? ''} onChange={(e) => {
                                         const other = e.currentTarget.value
                                         if (other === '') return group(l.id, -1)
                                         const theirs = groupOf(other)
@@ -41,10 +42,10 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                                         onChange({ together: [...wishes.together.map((g) => g.filter((x) => x !== l.id)).filter((g) => g.length > 1), [other, l.id]] })
                                     }}>
                                         <option value="">{t('none')}</option>{p.lessons.filter((x) => x.id !== l.id).map((x) => <option key={x.id} value={x.id}>{x.title}</option>)}
-                                    </select>
+                                    </NativeSelect>
                                     {others.length > 1 && <small>{t('and {n} more', { n: others.length - 1 })}</small>}
                                 </td>
-                                <td><input type="checkbox" className="tick-box" aria-label={t('{lesson}: sewn at home', { lesson: l.title })} checked={wishes.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...wishes.home, l.id] : wishes.home.filter((x) => x !== l.id) })} /></td>
+                                <td><Checkbox aria-label={t('{lesson}: sewn at home', { lesson: l.title })} checked={wishes.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...wishes.home, l.id] : wishes.home.filter((x) => x !== l.id) })} /></td>
                             </tr>
                         )
                     })}

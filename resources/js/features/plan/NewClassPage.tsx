@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, UnstyledButton } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
@@ -54,9 +54,10 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const wrong = make.error?.all ?? {}
     const steps = [t('Class and room'), t('Wishes'), t('Dates')]
     const ready = form.name.trim() !== '' && names.length > 0
+    const last = step === steps.length - 1
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
-        if (step < steps.length - 1) setStep(step + 1)
+        if (!last) setStep(step + 1)
         else make.mutate(false)
     }
     const e = estimate.data
@@ -65,7 +66,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             <h1>{from === null ? t('Plan a class') : t('{course} again, for a new class', { course: from.class.title })}</h1>
             <p>{me.data?.classes.length === 0 ? t('Three steps, and the first evening is planned: who comes and what stands in the room, what you wish, and when.') : t('Who comes and what stands in the room, what you wish, and when.')}</p>
             <ol className="steps">
-                {steps.map((s, i) => <li key={s} aria-current={i === step ? 'step' : undefined}><button type="button" disabled={i > 0 && !ready} onClick={() => setStep(i)}><b>{i + 1}</b>{s}</button></li>)}
+                {steps.map((s, i) => <li key={s} aria-current={i === step ? 'step' : undefined}><UnstyledButton disabled={i > 0 && !ready} onClick={() => setStep(i)}><b>{i + 1}</b>{s}</UnstyledButton></li>)}
             </ol>
             {step === 0 && <ClassAndRoom form={form} names={names.length} wrong={wrong} room={machines.data?.filter((m) => m.usable).length ?? 0} asks={machines.data?.length === 0} onChange={set} />}
             {step === 1 && <CourseWishes form={form} wrong={wrong} courses={courses} course={course} lessons={estimate.data?.course ?? []} onChange={set} />}
@@ -78,15 +79,15 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                     {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', { lessons: e.lessons, n: names.length, minutes: Math.round(e.minutes), sessions: e.sessions, each: form.minutes })}
                     {' '}{t('With time to sew again, so that 8 of 10 have it done: {sessions}.', { sessions: e.sure_sessions })}
                     {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
-                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && <button type="button" className="quiet-act" onClick={() => set({ sessions: e.sessions })}>{t('Make it {n} sessions', { n: e.sessions })}</button>}
+                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && <Button variant="default" onClick={() => set({ sessions: e.sessions })}>{t('Make it {n} sessions', { n: e.sessions })}</Button>}
                 </p>
             )}
             <Trouble error={make.error ?? estimate.error} />
             {make.error?.field === 'began' && <p><Button variant="default" loading={make.isPending} onClick={() => make.mutate(true)}>{t('It did begin then')}</Button></p>}
             <p className="step-acts">
-                {step > 0 && <button type="button" className="quiet-act big" onClick={() => setStep(step - 1)}>{t('Back')}</button>}
-                {step < steps.length - 1 && <button type="submit" className="act big" disabled={!ready}>{t('On to: {step}', { step: steps[step + 1] ?? '' })}</button>}
-                <button type={step === steps.length - 1 ? 'submit' : 'button'} className={step === steps.length - 1 ? 'act big' : 'quiet-act big'} disabled={!ready || make.isPending} onClick={step === steps.length - 1 ? undefined : () => make.mutate(false)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
+                {step > 0 && <Button variant="default" size="lg" onClick={() => setStep(step - 1)}>{t('Back')}</Button>}
+                {!last && <Button type="submit" size="lg" disabled={!ready}>{t('On to: {step}', { step: steps[step + 1] ?? '' })}</Button>}
+                <Button type={last ? 'submit' : 'button'} variant={last ? 'filled' : 'default'} size="lg" disabled={!ready || make.isPending} onClick={last ? undefined : () => make.mutate(false)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</Button>
             </p>
         </form>
     )

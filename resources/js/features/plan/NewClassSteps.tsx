@@ -1,4 +1,4 @@
-import { NativeSelect, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
 import type { Dates } from './DateWishes'
@@ -57,7 +57,7 @@ export function CourseWishes({ form, wrong, courses, course, lessons, onChange }
                 {lessons.length > 0 && (
                     <fieldset className="home-wish">
                         <legend>{t('Sewn at home, without class time')}</legend>
-                        {lessons.map((l) => <label key={l.id}><input type="checkbox" className="tick-box" checked={form.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...form.home, l.id] : form.home.filter((x) => x !== l.id) })} />{l.title}</label>)}
+                        {lessons.map((l) => <Checkbox label={l.title} key={l.id} checked={form.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...form.home, l.id] : form.home.filter((x) => x !== l.id) })} />)}
                     </fieldset>
                 )}
             </div>

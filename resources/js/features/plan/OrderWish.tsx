@@ -1,3 +1,4 @@
+import { Radio } from '@mantine/core'
 import { t } from '../../app/text'
 import type { Wishes } from './usePlanning'
 
@@ -13,7 +14,7 @@ export function OrderWish({ value, onChange }: { value: Wishes['order']; onChang
         <fieldset className="order-wish">
             <legend>{t('What comes first')}</legend>
             {orders.map(([id, title, how]) => (
-                <label key={id}><input type="radio" name="order" checked={value === id} onChange={() => onChange(id)} /><span>{title}<small>{how}</small></span></label>
+                <Radio label={<><span>{title}<small>{how}</small></span></>} key={id} name="order" checked={value === id} onChange={() => onChange(id)} />
             ))}
         </fieldset>
     )

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useMe, usePlan } from '../../api/queries'
@@ -53,12 +54,12 @@ export default function PlanPage() {
                     <p>{t(p.helpers === 1 ? '{students} students, {machines} machines, {helpers} helper · {lessons} lessons, {used} min in {sessions} sessions' : '{students} students, {machines} machines, {helpers} helpers · {lessons} lessons, {used} min in {sessions} sessions', { students: p.students, machines: p.machines, helpers: p.helpers, lessons: p.lessons.length, used: Math.round(used), sessions: p.sessions.length })}</p>
                 </div>
                 <div className="plan-acts">
-                    {change.canUndo && <button type="button" className="quiet-act" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>{t('Undo')}</button>}
-                    <button type="button" className="quiet-act" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>{t('Mend it')}</button>
-                    <button type="button" className="quiet-act" aria-expanded={wishing} onClick={() => setWishing(!wishing)}>{t('Wishes')}</button>
-                    <button type="button" className="quiet-act" disabled={change.busy} onClick={() => change.layOut.mutate(p.wishes)}>{change.layOut.isPending ? t('Laying it out …') : t('Lay it out for me')}</button>
-                    <Link className="quiet-act" to={`/materials/${id}`}>{t('Materials')}</Link>
-                    <Link className="act" to={`/today/${id}`}>{t('Go to Today')}</Link>
+                    {change.canUndo && <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>{t('Undo')}</Button>}
+                    <Button variant="default" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>{t('Mend it')}</Button>
+                    <Button variant="default" aria-expanded={wishing} onClick={() => setWishing(!wishing)}>{t('Wishes')}</Button>
+                    <Button variant="default" disabled={change.busy} onClick={() => change.layOut.mutate(p.wishes)}>{change.layOut.isPending ? t('Laying it out …') : t('Lay it out for me')}</Button>
+                    <Button component={Link} variant="default" to={`/materials/${id}`}>{t('Materials')}</Button>
+                    <Button component={Link} to={`/today/${id}`}>{t('Go to Today')}</Button>
                 </div>
             </div>
             {laying && <LayingOut job={change.job} />}
@@ -69,7 +70,7 @@ export default function PlanPage() {
                 <p className="kept-note" role="status">
                     {change.moved.lessons.length === 0 ? t('Nothing had to move.') : t('Moved: {lessons}.', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
                     {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('Fewer moves cannot do.')}</span>}
-                    <button type="button" className="link" onClick={change.forget}>{t('close')}</button>
+                    <Button variant="subtle" onClick={change.forget}>{t('close')}</Button>
                 </p>
             )}
             <div className="problems" aria-live="polite">
@@ -89,11 +90,11 @@ export default function PlanPage() {
             <Sessions p={p} zone={zone} touched={touched} onTouch={setTouched} onMove={move} onHome={home} onPin={pin} />
             <Forecast id={id} zone={zone} />
             <p className="print-acts">
-                <a className="quiet-act" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">{t('Print it for the students')}</a>
-                <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=calendar`}>{t('Into a calendar')}</a>
-                <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=table`}>{t('As a table')}</a>
-                <a className="quiet-act" href={`/api/classes/${id}/plan/export?as=bundle`}>{t('As a course bundle')}</a>
-                <Link className="quiet-act" to={`/start?from=${id}`}>{t('Teach it again to a new class')}</Link>
+                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">{t('Print it for the students')}</Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=calendar`}>{t('Into a calendar')}</Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=table`}>{t('As a table')}</Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=bundle`}>{t('As a course bundle')}</Button>
+                <Button component={Link} variant="default" to={`/start?from=${id}`}>{t('Teach it again to a new class')}</Button>
             </p>
             <p className="quiet">{t('Drag a lesson, or touch it and use the arrows. Each session keeps {settle} min for settling in and {clear} min for clearing up.', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
         </div>

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useRef, type DragEvent } from 'react'
 import { Link } from 'react-router'
 import { usePlanNeeds } from '../../api/queries'
@@ -52,7 +53,7 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                         {s.home.map((l) => (
                             <p key={l} className={`at-home ${needs.includes(l) ? 'needed' : ''}`} data-lesson={l}>
                                 <span>{t('Sewn at home after it:')} <strong>{title(l)}</strong></span>
-                                <button type="button" className="link" onClick={() => onMove(l, i, null)}>{t('sew it in class')}</button>
+                                <Button variant="subtle" onClick={() => onMove(l, i, null)}>{t('sew it in class')}</Button>
                             </p>
                         ))}
                         <Ready id={p.class.id} session={i + 1} />

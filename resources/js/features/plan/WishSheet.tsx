@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { t } from '../../app/text'
 import { isoDay } from '../../app/time'
@@ -31,9 +32,9 @@ export function WishSheet({ p, zone, busy, wrong, onLay, onTry }: { p: Plan; zon
                 <LessonWishes p={p} wishes={wishes} onChange={set} />
             </details>
             <p className="wishes-acts">
-                <button type="button" className="act" disabled={busy} onClick={() => onLay(wishes)}>{t('Lay it out with these')}</button>
-                <button type="button" className="quiet-act" disabled={busy} onClick={() => onTry(wishes)}>{t('Show it beside the plan first')}</button>
-                <button type="button" className="link" onClick={() => setWishes(p.wishes)}>{t('As they were')}</button>
+                <Button disabled={busy} onClick={() => onLay(wishes)}>{t('Lay it out with these')}</Button>
+                <Button variant="default" disabled={busy} onClick={() => onTry(wishes)}>{t('Show it beside the plan first')}</Button>
+                <Button variant="subtle" onClick={() => setWishes(p.wishes)}>{t('As they were')}</Button>
             </p>
         </section>
     )

@@ -1,10 +1,13 @@
+import { Button, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { Trouble } from '../../ui/Trouble'
-import { Choice, NumberField, toNumber } from '../workshop/fields'
+import { Choice } from '../workshop/fields'
+import { toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
@@ -67,7 +70,7 @@ export function FootForm({ room, foot, onDone }: Props) {
             {kind !== undefined && kind.caution !== '' && <p className="caution">{kind.caution}</p>}
             <div className="edit-grid">
                 <Choice label={t('Kind')} value={facts.kind} options={room.kinds} onChange={choose} />
-                <label className="choice">{t('Name')}<input value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} /></label>
+                <TextInput label={t('Name')} className="choice" value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} />
                 <NumberField label={t('How many')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
                 <Choice label={t('It is')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
                 <NumberField label={t('Opening left')} value={typed.opening_left_mm} min={0.3} max={15} step={0.1} onChange={write('opening_left_mm')} slider={false} />
@@ -84,13 +87,13 @@ export function FootForm({ room, foot, onDone }: Props) {
                 <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
                 <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
                 {usual(facts.kind).tape_mm !== null && <NumberField label={t('Tape it takes, unfolded')} value={typed.tape_mm} min={6} max={80} step={1} onChange={write('tape_mm')} slider={false} />}
-                <label className="choice wide">{t('For')} <small>{t('with commas between')}</small><input value={cloths} maxLength={300} onChange={(e) => setCloths(e.currentTarget.value)} /></label>
+                <TextInput label={<>{t('For')} <small>{t('with commas between')}</small></>} className="choice wide" value={cloths} maxLength={300} onChange={(e) => setCloths(e.currentTarget.value)} />
             </div>
             <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>
             <Trouble error={save.error ?? retire.error} />
             <div className="keep-acts">
-                <button type="submit" className="act big" disabled={save.isPending}>{foot === null ? t('Add the foot') : t('Keep the changes')}</button>
-                {foot !== null && <button type="button" className="quiet-act" onClick={() => retire.mutate(undefined)}>{t('Take “{foot}” out of the room', { foot: foot.facts.name })}</button>}
+                <Button type="submit" size="lg" disabled={save.isPending}>{foot === null ? t('Add the foot') : t('Keep the changes')}</Button>
+                {foot !== null && <Button variant="default" onClick={() => retire.mutate(undefined)}>{t('Take “{foot}” out of the room', { foot: foot.facts.name })}</Button>}
             </div>
         </form>
     )

@@ -1,10 +1,12 @@
-import { Checkbox } from '@mantine/core'
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
-import { Choice, NumberField, toNumber } from '../workshop/fields'
+import { Choice } from '../workshop/fields'
+import { toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { MachineDrawing } from './MachineDrawing'
 import { listText, readFixed, readList } from './lists'
 
@@ -76,26 +78,26 @@ export function MachineForm({ room, machine, onDone }: Props) {
         <form className="edit-form" onSubmit={submit}>
             <MachineDrawing facts={whole} />
             <div className="edit-grid">
-                <label className="choice">{t('Name')}<input value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} /></label>
+                <TextInput label={t('Name')} className="choice" value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} />
                 <Choice label={t('Drive')} value={facts.drive} options={named(['mechanical', 'computerised', 'straight-only'])} onChange={drive} />
                 <Choice label={t('Feet are')} value={facts.mount} options={room.mounts} onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })} />
                 {!straight && <NumberField label={t('Widest swing')} value={typed.widest_swing_mm} min={0} max={12} step={0.5} onChange={write('widest_swing_mm')} slider={false} />}
                 <NumberField label={t('Shortest stitch')} value={typed.shortest_stitch_mm} min={0} max={2} step={0.1} onChange={write('shortest_stitch_mm')} slider={false} />
                 <NumberField label={t('Longest stitch')} value={typed.longest_stitch_mm} min={1} max={12} step={0.5} onChange={write('longest_stitch_mm')} slider={false} />
                 <NumberField label={t('Slot of the plate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
-                <label className="choice">{t('Needle positions')} <small>{t('mm, left −')}</small><input className="num" value={typed.needle_positions_mm} onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)} /></label>
-                <label className="choice">{t('Lines on the plate')} <small>{t('mm from the needle')}</small><input className="num" value={typed.plate_lines_mm} onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)} /></label>
-                <label className="choice">{t('Tension mark')}<input className="num" value={facts.tension_mark} maxLength={10} required onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })} /></label>
-                {!straight && <label className="choice wide">{t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small><input className="num" value={typed.fixed_zigzags} onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)} /></label>}
+                <TextInput label={<>{t('Needle positions')} <small>{t('mm, left −')}</small></>} className="choice" classNames={{ input: 'num' }} value={typed.needle_positions_mm} onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)} />
+                <TextInput label={<>{t('Lines on the plate')} <small>{t('mm from the needle')}</small></>} className="choice" classNames={{ input: 'num' }} value={typed.plate_lines_mm} onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)} />
+                <TextInput label={t('Tension mark')} className="choice" classNames={{ input: 'num' }} value={facts.tension_mark} maxLength={10} required onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })} />
+                {!straight && <TextInput label={<>{t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small></>} className="choice wide" classNames={{ input: 'num' }} value={typed.fixed_zigzags} onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)} />}
                 {!straight && <Choice label={t('A zigzag’s length is')} value={facts.zigzag_length} options={[{ id: 'per-stroke', title: t('for each stroke') }, { id: 'per-cycle', title: t('for the whole zigzag') }]} onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })} />}
                 <Choice label={t('Buttonhole')} value={facts.buttonhole} options={named(['none', 'one-step', 'four-step'])} onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })} />
                 {facts.buttonhole !== 'none' && <Choice label={t('it starts at the')} value={facts.buttonhole_starts} options={named(['', 'front', 'back'])} onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })} />}
                 {facts.buttonhole !== 'none' && <NumberField label={t('Longest buttonhole')} value={typed.longest_buttonhole_mm} min={0} max={60} step={1} onChange={write('longest_buttonhole_mm')} slider={false} />}
                 <Choice label={t('Feed')} value={facts.feed_drop} options={[{ id: 'drops', title: t('drops') }, { id: 'cover', title: t('has a cover') }, { id: 'none', title: t('always on') }]} onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })} />
                 <NumberField label={t('Full speed')} value={typed.strokes_per_minute} min={50} max={6000} step={50} unit={t('strokes a minute')} onChange={write('strokes_per_minute')} slider={false} />
-                <label className="choice">{t('Bobbin')}<input value={facts.bobbin} maxLength={30} onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })} /></label>
+                <TextInput label={t('Bobbin')} className="choice" value={facts.bobbin} maxLength={30} onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })} />
                 <NumberField label={t('on a full bobbin')} value={typed.bobbin_metres} min={1} max={500} step={1} unit="m" onChange={write('bobbin_metres')} slider={false} />
-                <label className="tick wide"><input type="checkbox" checked={facts.magnets_allowed} onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })} /> {t('its manual allows magnets near it')}</label>
+                <Checkbox label={t('its manual allows magnets near it')} className="tick wide" checked={facts.magnets_allowed} onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })} />
                 {(Object.keys(ALSO) as (keyof typeof ALSO)[]).map((one) => (
                     <Checkbox key={one} className="wide" color="var(--chalk)" checked={facts.also.includes(one)} label={ALSO[one][0]} description={ALSO[one][1]} onChange={(e) => setFacts({ ...facts, also: e.currentTarget.checked ? [...facts.also, one] : facts.also.filter((x) => x !== one) })} />
                 ))}
@@ -104,18 +106,17 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 <legend>{t('Stitches it has, with its own number or letter')}</legend>
                 {room.stitches.filter((s) => s.made_of === null && (!straight || !s.swings)).map((s) => (
                     <div key={s.id}>
-                        <label className="tick"><input
-                            type="checkbox" checked={facts.stitch_names[s.id] !== undefined}
+                        <Checkbox label={s.title} className="tick" checked={facts.stitch_names[s.id] !== undefined}
                             onChange={(e) => setFacts({ ...facts, stitch_names: e.currentTarget.checked ? { ...facts.stitch_names, [s.id]: '' } : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)) })}
-                        /> {s.title}</label>
-                        {facts.stitch_names[s.id] !== undefined && <input className="num" aria-label={t('{stitch} on its dial', { stitch: s.title })} value={facts.stitch_names[s.id]} maxLength={20} onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })} />}
+                        />
+                        {facts.stitch_names[s.id] !== undefined && <TextInput classNames={{ input: 'num' }} aria-label={t('{stitch} on its dial', { stitch: s.title })} value={facts.stitch_names[s.id]} maxLength={20} onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })} />}
                     </div>
                 ))}
             </fieldset>
             <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
             <div className="keep-acts">
-                <button type="submit" className="act big" disabled={save.isPending}>{machine === null ? t('Add the machine') : t('Keep the changes')}</button>
-                {machine !== null && <button type="button" className="quiet-act" onClick={() => { retire.mutate(undefined, { onError: () => setSure(true) }) }}>{sure ? t('Yes, take it out of the room') : t('Take it out of the room')}</button>}
+                <Button type="submit" size="lg" disabled={save.isPending}>{machine === null ? t('Add the machine') : t('Keep the changes')}</Button>
+                {machine !== null && <Button variant="default" onClick={() => { retire.mutate(undefined, { onError: () => setSure(true) }) }}>{sure ? t('Yes, take it out of the room') : t('Take it out of the room')}</Button>}
             </div>
             {sure && retire.error !== null && <p className="refused mild" role="alert">{retire.error.message}</p>}
         </form>

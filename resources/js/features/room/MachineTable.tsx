@@ -1,3 +1,4 @@
+import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -47,7 +48,7 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
     const mount = room.mounts.find((x) => x.id === f.mount)?.title ?? f.mount
     return (
         <tr className={m.machine.usable ? '' : 'out'}>
-            <td><button type="button" className="link name" onClick={onEdit}>{m.machine.name}</button><small>{f.drive}, {mount}</small></td>
+            <td><Button variant="subtle" className="name" onClick={onEdit}>{m.machine.name}</Button><small>{f.drive}, {mount}</small></td>
             <td>
                 {f.widest_swing_mm > 0 ? t('swing {w} mm, stitch {a}–{b} mm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm }) : t('straight, {a}–{b} mm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
                 <small>{t('{n} stitches, buttonhole {kind}, tension {mark}', { n: Object.keys(f.stitch_names).length, kind: f.buttonhole, mark: m.machine.tension_mark })}</small>
@@ -62,16 +63,16 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
             <td className="machine-acts">
                 {why === null
                     ? <>
-                        <button type="button" className="quiet-act" onClick={() => onLog('needle', '')}>{t('New needle')}</button>
-                        <button type="button" className="quiet-act" onClick={() => onLog('clean', '')}>{t('Cleaned')}</button>
+                        <Button variant="default" onClick={() => onLog('needle', '')}>{t('New needle')}</Button>
+                        <Button variant="default" onClick={() => onLog('clean', '')}>{t('Cleaned')}</Button>
                         {m.machine.usable
-                            ? <button type="button" className="quiet-act" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>{t('Do not use')}</button>
-                            : <button type="button" className="quiet-act" onClick={() => onLog('in-use', '')}>{t('Use it again')}</button>}
+                            ? <Button variant="default" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>{t('Do not use')}</Button>
+                            : <Button variant="default" onClick={() => onLog('in-use', '')}>{t('Use it again')}</Button>}
                     </>
                     : <form className="why" onSubmit={(e) => { e.preventDefault(); if (why.trim() !== '') { onLog('out-of-use', why.trim()); setWhy(null) } }}>
-                        <label>{t('Why?')}<input autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} /></label>
-                        <button type="submit" className="act" disabled={why.trim() === ''}>{t('Do not use')}</button>
-                        <button type="button" className="link" onClick={() => setWhy(null)}>{t('cancel')}</button>
+                        <TextInput label={t('Why?')} autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} />
+                        <Button type="submit" disabled={why.trim() === ''}>{t('Do not use')}</Button>
+                        <Button variant="subtle" onClick={() => setWhy(null)}>{t('cancel')}</Button>
                     </form>}
             </td>
         </tr>

@@ -1,4 +1,4 @@
-import { Drawer } from '@mantine/core'
+import { Button, Drawer } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { View } from '../../api/client'
@@ -38,8 +38,8 @@ export default function RoomPage() {
                     {SHOWN.map((s) => <Link key={s.id} to={s.id === 'works' ? '/room' : `/room?show=${s.id}`} className={s.id === shown ? 'on' : ''} aria-current={s.id === shown ? 'page' : undefined}>{t(s.name)}</Link>)}
                 </nav>
                 <span className="room-acts">
-                    <button type="button" className="quiet-act" onClick={() => setEditing({ machine: null })}>{t('Add a machine')}</button>
-                    <button type="button" className="quiet-act" onClick={() => setEditing({ foot: null })}>{t('Add a foot')}</button>
+                    <Button variant="default" onClick={() => setEditing({ machine: null })}>{t('Add a machine')}</Button>
+                    <Button variant="default" onClick={() => setEditing({ foot: null })}>{t('Add a foot')}</Button>
                 </span>
             </div>
             {r.lessons.length > 0 && (

@@ -1,4 +1,4 @@
-import { Drawer } from '@mantine/core'
+import { Drawer, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useCompute } from '../../api/compute'
@@ -33,11 +33,11 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                                     if (c === undefined) return <td key={m.machine.id} />
                                     return (
                                         <td key={m.machine.id} className={m.machine.usable ? '' : 'unusable'}>
-                                            <button type="button" onClick={() => setTouched(c)} aria-label={t('{stitch} on {machine}: {what}', { stitch: s.title, machine: m.machine.name, what: f === undefined ? c.why : t('with {foot}, {verdict}', { foot: f.name, verdict: t(SAY[c.clearance] ?? '') }) })}>
+                                            <UnstyledButton onClick={() => setTouched(c)} aria-label={t('{stitch} on {machine}: {what}', { stitch: s.title, machine: m.machine.name, what: f === undefined ? c.why : t('with {foot}, {verdict}', { foot: f.name, verdict: t(SAY[c.clearance] ?? '') }) })}>
                                                 {f === undefined
                                                     ? <span className="no-way" aria-hidden="true">—</span>
                                                     : <><FootOpening left={f.opening_left_mm} right={f.opening_right_mm} position={0} width={c.width_mm} needle={0.8} verdict={c.clearance} scale={4.6} reach={REACH} height={26} length={Math.max(1, c.length_mm)} /><small>{f.name}</small></>}
-                                            </button>
+                                            </UnstyledButton>
                                         </td>
                                     )
                                 })}

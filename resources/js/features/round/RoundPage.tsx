@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
@@ -35,7 +36,7 @@ export default function RoundPage() {
                 <h1>{t('A round')} <small>{today.data.class.title}</small></h1>
                 <Choice label={t('Lesson')} value={lesson.id} options={lessons.data.map((l) => ({ id: l.id, title: l.title }))} onChange={(l) => setSearch({ lesson: l })} />
                 {lesson.rows.length > 1 && <Choice label={t('Row')} value={row.id} options={lesson.rows.map((r) => ({ id: r.id, title: r.title }))} onChange={(r) => setSearch({ lesson: lesson.id, row: r })} />}
-                <Link className="quiet-act" to={`/today/${id}`}>{t('Back to Today')}</Link>
+                <Button component={Link} variant="default" to={`/today/${id}`}>{t('Back to Today')}</Button>
             </div>
             <Walk
                 key={`${lesson.id}.${row.id}`} id={id} lesson={lesson} row={row} unit={me.data.unit} zone={me.data.timezone}
@@ -148,7 +149,7 @@ function Walk(props: WalkProps) {
                 <ol className="round-list">
                     {students.map((s) => (
                         <li key={s.student} aria-current={s.student === chosen ? 'step' : undefined}>
-                            <button type="button" onClick={() => setChosen(s.student)}><span className="seat small">{s.seat}</span> {s.name}<small>{word(s.student)}</small></button>
+                            <UnstyledButton onClick={() => setChosen(s.student)}><span className="seat small">{s.seat}</span> {s.name}<small>{word(s.student)}</small></UnstyledButton>
                         </li>
                     ))}
                 </ol>
@@ -158,7 +159,7 @@ function Walk(props: WalkProps) {
                 <section className="round-end" role="status">
                     <h2>{t('Round done: {n} of {all} looked at.', { n: students.filter((s) => word(s.student) !== '').length, all: students.length })}</h2>
                     <p>{t('Each look is kept as a sample of its own and counts for the next lesson.')}</p>
-                    <Link className="act big" to={`/today/${id}`}>{t('Back to Today')}</Link>
+                    <Button component={Link} size="lg" to={`/today/${id}`}>{t('Back to Today')}</Button>
                 </section>
             ) : (
                 <form className="round-form" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
@@ -167,7 +168,7 @@ function Walk(props: WalkProps) {
                     {kept !== undefined && (
                         <p className="round-done" role="status">
                             {t('Looked at, {time}: {verdict}.', { time: clock(kept.at, zone), verdict: word(who.student) })} {kept.alone ? t('A second look takes its place.') : t('The whole sampler was kept: a second look here counts as another piece.')}{' '}
-                            {kept.verdict !== 'waits' && <button type="button" className="link" onClick={() => setPanel(kept.sample)}>{t('Open it')}</button>}
+                            {kept.verdict !== 'waits' && <Button variant="subtle" onClick={() => setPanel(kept.sample)}>{t('Open it')}</Button>}
                         </p>
                     )}
                     {here === undefined && <p className="refused mild">{t('At this machine the lesson is sewn another way.')} <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('Look at the whole sample')}</Link></p>}
@@ -179,9 +180,9 @@ function Walk(props: WalkProps) {
                     ))}
                     <Trouble error={keep.error} />
                     <div className="acts">
-                        <button type="button" className="act big" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>{t('Keep, and on')} <kbd>↵</kbd></button>
-                        <button type="button" className="quiet-act big" onClick={() => setChosen(students[at + 1]?.student ?? null)}>{t('Skip')}</button>
-                        {at > 0 && <button type="button" className="quiet-act big" onClick={() => setChosen(students[at - 1]?.student ?? null)}>{t('Back')}</button>}
+                        <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>{t('Keep, and on')} <kbd>↵</kbd></Button>
+                        <Button variant="default" size="lg" onClick={() => setChosen(students[at + 1]?.student ?? null)}>{t('Skip')}</Button>
+                        {at > 0 && <Button variant="default" size="lg" onClick={() => setChosen(students[at - 1]?.student ?? null)}>{t('Back')}</Button>}
                     </div>
                 </form>
             )}

@@ -1,3 +1,4 @@
+import { Anchor, Button } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
@@ -128,14 +129,14 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
     const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
     return (
         <div className="print-acts">
-            {sampler && <a className="quiet-act" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</a>}
-            <a className="quiet-act" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</a>
-            <a className="quiet-act" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</a>
-            {drills && <a className="quiet-act" href={link('drills')} target="_blank" rel="noreferrer">{t('Drills 1 : 1')}</a>}
-            {sampler && <a className="link" href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('SVG')}</a>}
-            <Link className="quiet-act" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Link>
-            <a className="link" href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</a>
-            <button type="button" className="link" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</button>
+            {sampler && <Button component="a" variant="default" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</Button>}
+            <Button component="a" variant="default" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</Button>
+            <Button component="a" variant="default" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</Button>
+            {drills && <Button component="a" variant="default" href={link('drills')} target="_blank" rel="noreferrer">{t('Drills 1 : 1')}</Button>}
+            {sampler && <Anchor href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('SVG')}</Anchor>}
+            <Button component={Link} variant="default" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Button>
+            <Anchor href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</Anchor>
+            <Button variant="subtle" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</Button>
         </div>
     )
 }

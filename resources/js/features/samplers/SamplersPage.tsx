@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../api/client'
@@ -31,12 +32,12 @@ export default function SamplersPage() {
                 <Choice label={t('Stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
             </div>
             <div className="print-acts">
-                {inHand !== undefined && <Link className="act" to={`/materials/${inHand.id}`}>{t('Materials for {class}', { class: inHand.title })}</Link>}
-                <Link className="quiet-act" to="/samplers/shelf">{t('Bring or take bundles')}</Link>
-                <a className="quiet-act" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</a>
-                <a className="quiet-act" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</a>
+                {inHand !== undefined && <Button component={Link} to={`/materials/${inHand.id}`}>{t('Materials for {class}', { class: inHand.title })}</Button>}
+                <Button component={Link} variant="default" to="/samplers/shelf">{t('Bring or take bundles')}</Button>
+                <Button component="a" variant="default" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</Button>
+                <Button component="a" variant="default" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</Button>
             </div>
-            {shown.length === 0 && <p className="empty">{t('No lesson has all of these.')} <button type="button" className="link" onClick={() => { setSkill(''); setFoot(''); setStitch('') }}>{t('Show all')}</button></p>}
+            {shown.length === 0 && <p className="empty">{t('No lesson has all of these.')} <Button variant="subtle" onClick={() => { setSkill(''); setFoot(''); setStitch('') }}>{t('Show all')}</Button></p>}
             {strands.map((strand) => (
                 <section key={strand} aria-label={strand}>
                     <h2>{strand}</h2>

@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { Button, FileButton, NativeSelect } from '@mantine/core'
+import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange, useMe, useShelf } from '../../api/queries'
@@ -17,6 +18,8 @@ interface Brought {
 /** The shelf as a whole: bundles that come and go, and how it came to be what it is. */
 export default function ShelfPage() {
     const shelf = useShelf()
+    // The same file can be chosen twice.
+    const again = useRef<(() => void) | null>(null)
     const [brought, setBrought] = useState<Brought | null>(null)
     const [done, setDone] = useState<View['BundleChangesView'] | null>(null)
     const [course, setCourse] = useState('')
@@ -43,36 +46,32 @@ export default function ShelfPage() {
             {done !== null && (
                 <div className="kept-note" role="status">
                     <strong>{t('“{title}” is on the shelf.', { title: done.title })}</strong>
-                    <button type="button" className="quiet-act" onClick={() => back.mutate(before(s))}>{t('Undo')}</button>
+                    <Button variant="default" onClick={() => back.mutate(before(s))}>{t('Undo')}</Button>
                 </div>
             )}
             <section>
                 <h2>{t('Bring a bundle')}</h2>
                 <p>{t('A course bundle is a file with lessons, skills, faults and courses. First you see what it would change.')}</p>
-                <label className="act file-act">{t('Choose a file')}<input type="file" accept=".json,application/json" onChange={(e) => {
-                    const file = e.currentTarget.files?.[0]
-                    e.currentTarget.value = ''
-                    if (file !== undefined) read.mutate(file)
-                }} /></label>
+                <FileButton accept=".json,application/json" resetRef={again} onChange={(file) => { if (file !== null) read.mutate(file); again.current?.() }}>
+                    {(props) => <Button {...props}>{t('Choose a file')}</Button>}
+                </FileButton>
                 {read.isPending && <Waiting what={t('Comparing')} />}
                 {brought !== null && (
                     <Changes shown={brought.shown}>
-                        {brought.shown.changes.length > 0 && <button type="button" className="act" disabled={bring.isPending} onClick={() => bring.mutate(brought)}>{t('Bring it in')}</button>}
-                        <button type="button" className="quiet-act" onClick={() => setBrought(null)}>{t('Leave it')}</button>
+                        {brought.shown.changes.length > 0 && <Button disabled={bring.isPending} onClick={() => bring.mutate(brought)}>{t('Bring it in')}</Button>}
+                        <Button variant="default" onClick={() => setBrought(null)}>{t('Leave it')}</Button>
                     </Changes>
                 )}
             </section>
             <section>
                 <h2>{t('Take a bundle along')}</h2>
                 <div className="print-acts">
-                    <a className="quiet-act" href="/api/shelf/export">{t('The whole shelf')}</a>
-                    <label className="choice">{t('One course')}
-                        <select value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
+                    <Button component="a" variant="default" href="/api/shelf/export">{t('The whole shelf')}</Button>
+                    <NativeSelect label={t('One course')} className="choice" value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
                             <option value="">{t('choose')}</option>
                             {s.courses.map((c) => <option key={c.id} value={c.id}>{c.title}</option>)}
-                        </select>
-                    </label>
-                    {course !== '' && <a className="quiet-act" href={`/api/shelf/export?course=${course}`}>{t('Take it along')}</a>}
+                        </NativeSelect>
+                    {course !== '' && <Button component="a" variant="default" href={`/api/shelf/export?course=${course}`}>{t('Take it along')}</Button>}
                     <span className="quiet">{t('One lesson: from its own page. No student, class or machine is in a bundle.')}</span>
                 </div>
             </section>
@@ -132,7 +131,7 @@ function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (
                 {all.map((e) => (
                     <tr key={e.number}>
                         <td className="num">{e.number}</td><td>{e.what}</td><td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
-                        <td>{e.number === shelf.edition ? <strong>{t('in use')}</strong> : <button type="button" className="quiet-act" disabled={busy} onClick={() => onBack(e.number)}>{t('Back to this')}</button>}</td>
+                        <td>{e.number === shelf.edition ? <strong>{t('in use')}</strong> : <Button variant="default" disabled={busy} onClick={() => onBack(e.number)}>{t('Back to this')}</Button>}</td>
                     </tr>
                 ))}
             </tbody>

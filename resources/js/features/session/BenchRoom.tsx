@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import type { DragEvent } from 'react'
 import { useParams } from 'react-router'
 import type { View } from '../../api/client'
@@ -23,8 +24,8 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
         onDrop: (e: DragEvent) => { e.preventDefault(); const student = e.dataTransfer.getData('text/plain'); if (student !== '') onMove(student, machine) },
     })
     const card = (s: Seat) => (
-        <button
-            key={s.student} type="button" draggable className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`} aria-pressed={picked === s.student}
+        <UnstyledButton
+            key={s.student} draggable className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`} aria-pressed={picked === s.student}
             onDragStart={(e) => { e.dataTransfer.setData('text/plain', s.student); e.dataTransfer.effectAllowed = 'move' }} onClick={() => onPick(picked === s.student ? null : s.student)}
         >
             <MiniDrawing lesson={lessons.find((l) => l.id === s.lesson)} size={44} />
@@ -33,7 +34,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                 <span className="one">{s.title}</span>
                 {(s.foot !== null || s.wanted !== null) && <small>{s.foot !== null ? t('{foot} foot', { foot: s.foot }) : ''}{s.foot !== null && s.wanted !== null ? ' · ' : ''}{s.wanted !== null ? t('not {lesson}', { lesson: s.wanted.replace(/:.*/, '') }) : ''}</small>}
             </span>
-        </button>
+        </UnstyledButton>
     )
     const at = (machine: string | null) => bench.students.filter((s) => s.round > 0 && s.machine === machine).sort((a, b) => a.round - b.round)
     const table = at(null)
@@ -43,7 +44,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                 <div key={m.id} className="bench-place" {...drop(m.id)}>
                     <div className="bench-machine">
                         <strong>{m.title}</strong>
-                        {picked !== null && <button type="button" className="link" onClick={() => onMove(picked, m.id)}>{t('sit here')}</button>}
+                        {picked !== null && <Button variant="subtle" onClick={() => onMove(picked, m.id)}>{t('sit here')}</Button>}
                     </div>
                     {at(m.id).map(card)}
                     {at(m.id).length === 0 && <p className="quiet">{t('free')}</p>}

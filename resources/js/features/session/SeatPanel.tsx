@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
 
@@ -10,7 +11,7 @@ const WORDS = { here: 'here', late: 'late', absent: 'absent', left: 'has left' }
 export function StateKeys({ seat, onState, busy }: { seat: Pick<Seat, 'name' | 'state'>; onState: (state: Seat['state']) => void; busy: boolean }) {
     return (
         <span className="state-keys" role="group" aria-label={t('Is {name} there?', { name: seat.name })}>
-            {STATES.map((s) => <button key={s} type="button" aria-pressed={seat.state === s} disabled={busy} onClick={() => onState(s)}>{t(WORDS[s])}</button>)}
+            {STATES.map((s) => <UnstyledButton key={s} aria-pressed={seat.state === s} disabled={busy} onClick={() => onState(s)}>{t(WORDS[s])}</UnstyledButton>)}
         </span>
     )
 }
@@ -35,10 +36,10 @@ export function SeatPanel({ seat, busy, onState, onLesson, onFree }: Props) {
             {seat.round > 0 && seat.why !== null && <p className="why">{seat.why}{seat.cost !== null && seat.cost > 0 && <> {t('It would cost the others {n} of a first choice.', { n: seat.cost })}</>}</p>}
             {seat.choices.length > 0 && (
                 <div className="seat-choices" role="group" aria-label={t('What {name} sews', { name: seat.name })}>
-                    {seat.choices.map((c, i) => <button key={c.id} type="button" aria-pressed={c.id === seat.lesson} disabled={busy} onClick={() => onLesson(c.id)}>{c.title}{i === 0 && <small> {t('first choice')}</small>}</button>)}
+                    {seat.choices.map((c, i) => <UnstyledButton key={c.id} aria-pressed={c.id === seat.lesson} disabled={busy} onClick={() => onLesson(c.id)}>{c.title}{i === 0 && <small> {t('first choice')}</small>}</UnstyledButton>)}
                 </div>
             )}
-            {seat.held !== null && <button type="button" className="quiet-act" disabled={busy} onClick={onFree}>{t('Hold {name} no longer', { name: seat.name })}</button>}
+            {seat.held !== null && <Button variant="default" disabled={busy} onClick={onFree}>{t('Hold {name} no longer', { name: seat.name })}</Button>}
             <p className="quiet">{t('To move: drag, or touch “sit here” at a machine.')}</p>
         </section>
     )

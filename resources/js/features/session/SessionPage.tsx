@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useMe } from '../../api/queries'
@@ -35,19 +36,19 @@ export default function SessionPage() {
                 <p>{t('session {n}', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}{bench.started_at !== null && <strong> · {t('begun {time}', { time: clock(bench.started_at, zone) })}</strong>}</p>
                 <span className="most-lessons" role="group" aria-label={t('Different lessons at once')}>
                     {t('lessons at once')}
-                    <button type="button" disabled={busy || bench.most_lessons <= 1} aria-label={t('one fewer')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })}>−</button>
+                    <UnstyledButton disabled={busy || bench.most_lessons <= 1} aria-label={t('one fewer')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })}>−</UnstyledButton>
                     <b>{bench.most_lessons}</b>
-                    <button type="button" disabled={busy || bench.most_lessons >= 20} aria-label={t('one more')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })}>+</button>
+                    <UnstyledButton disabled={busy || bench.most_lessons >= 20} aria-label={t('one more')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })}>+</UnstyledButton>
                 </span>
-                <a className="quiet-act" href={`/api/classes/${id}/print?what=bench`} target="_blank" rel="noreferrer">{t('Print seat cards')}</a>
-                <button type="button" className="act" disabled={busy || b.tried !== null || seated.length === 0} onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>{bench.started_at !== null ? t('Go on like this') : t('Start the session')}</button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=bench`} target="_blank" rel="noreferrer">{t('Print seat cards')}</Button>
+                <Button disabled={busy || b.tried !== null || seated.length === 0} onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>{bench.started_at !== null ? t('Go on like this') : t('Start the session')}</Button>
             </div>
-            {b.error !== null && <div><Trouble error={b.error} />{b.error.status === 409 && <button type="button" className="quiet-act" onClick={b.again}>{t('Look at the new one')}</button>}</div>}
+            {b.error !== null && <div><Trouble error={b.error} />{b.error.status === 409 && <Button variant="default" onClick={b.again}>{t('Look at the new one')}</Button>}</div>}
             {b.tried !== null && (
                 <div className="tried" role="status">
                     <span><strong>{b.tried.what}:</strong> {bench.cost > 0 ? t('all together lose {n} of a first choice.', { n: bench.cost }) : t('it costs nothing.')}</span>
-                    <button type="button" className="act" disabled={busy} onClick={() => b.tried !== null && b.keep.mutate(b.tried.wish)}>{t('Keep it')}</button>
-                    <button type="button" className="quiet-act" disabled={busy} onClick={b.putBack}>{t('Put it back')}</button>
+                    <Button disabled={busy} onClick={() => b.tried !== null && b.keep.mutate(b.tried.wish)}>{t('Keep it')}</Button>
+                    <Button variant="default" disabled={busy} onClick={b.putBack}>{t('Put it back')}</Button>
                 </div>
             )}
             {bench.students.length === 0 ? <p className="empty">{t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link></p> : (
@@ -78,7 +79,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
     const list = (title: string, of: typeof bench.students) => of.length > 0 && (
         <>
             <h3>{title}</h3>
-            <ul className="plain">{of.map((s) => <li key={s.student}><button type="button" className="link" onClick={() => onPick(s.student)}>{s.name}</button>{s.state !== 'here' ? ` · ${t(s.state)}` : s.why !== null ? `: ${s.why}` : ''}</li>)}</ul>
+            <ul className="plain">{of.map((s) => <li key={s.student}><Button variant="subtle" onClick={() => onPick(s.student)}>{s.name}</Button>{s.state !== 'here' ? ` · ${t(s.state)}` : s.why !== null ? `: ${s.why}` : ''}</li>)}</ul>
         </>
     )
     const other = bench.students.filter((s) => s.wanted !== null)
@@ -89,7 +90,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
             {other.length > 0 && (
                 <>
                     <h3>{t('Not their first choice')}</h3>
-                    <ul className="plain">{other.map((s) => <li key={s.student}><button type="button" className="link" onClick={() => onPick(s.student)}>{s.name}</button>: {s.why ?? t('as you hold them')}</li>)}</ul>
+                    <ul className="plain">{other.map((s) => <li key={s.student}><Button variant="subtle" onClick={() => onPick(s.student)}>{s.name}</Button>: {s.why ?? t('as you hold them')}</li>)}</ul>
                 </>
             )}
             {bench.feet.length > 0 && (

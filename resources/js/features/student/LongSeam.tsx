@@ -1,3 +1,4 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -34,11 +35,11 @@ export function LongSeam({ id, student, seam, zone, onOpen }: { id: string; stud
                     {seam.map((s, i) => <circle key={s.sample.id} cx={x(i)} cy={y(s)} r={i === at ? 8 : 5} className={i === at ? 'needle-point on' : 'needle-point'} />)}
                 </svg>
                 {seam.map((s, i) => (
-                    <button key={s.sample.id} type="button" style={{ left: x(i) - 22, top: y(s) - 22 }} aria-pressed={i === at} onClick={() => setAt(i)} onFocus={() => setAt(i)} aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(WORDS[s.sample.verdict])}`} />
+                    <UnstyledButton key={s.sample.id} style={{ left: x(i) - 22, top: y(s) - 22 }} aria-pressed={i === at} onClick={() => setAt(i)} onFocus={() => setAt(i)} aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(WORDS[s.sample.verdict])}`} />
                 ))}
             </div>
             {shown !== undefined && (
-                <p aria-live="polite"><strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} · {shown.sample.verdict === null ? '' : shown.sample.verdict === 'met' && shown.sample.open > 0 ? t('met so far') : t(WORDS[shown.sample.verdict])}: {shown.sample.text} <button type="button" className="link" onClick={() => onOpen(shown.sample.id)}>{t('open it')}</button> · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link></p>
+                <p aria-live="polite"><strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} · {shown.sample.verdict === null ? '' : shown.sample.verdict === 'met' && shown.sample.open > 0 ? t('met so far') : t(WORDS[shown.sample.verdict])}: {shown.sample.text} <Button variant="subtle" onClick={() => onOpen(shown.sample.id)}>{t('open it')}</Button> · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link></p>
             )}
         </div>
     )

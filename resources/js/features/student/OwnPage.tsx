@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { api, ask, Problem } from '../../api/client'
@@ -24,7 +25,7 @@ export default function OwnPage() {
                 {p.drawing !== null && <div className="own-drawing"><SamplerDrawing drawing={p.drawing} title={t('{lesson}, drawn to scale', { lesson: p.title })} /></div>}
                 {p.cautions.length > 0 && <div className="caution">{p.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
                 {p.steps.length > 0 && <details><summary>{t('Step by step')}</summary><ol>{p.steps.map((s) => <li key={s}>{s}</li>)}</ol></details>}
-                {p.sheet && <p><a className="act" href={`/api/page/${token}/sheet`} target="_blank" rel="noreferrer">{t('Practice sheet (PDF, true size)')}</a></p>}
+                {p.sheet && <p><Button component="a" href={`/api/page/${token}/sheet`} target="_blank" rel="noreferrer">{t('Practice sheet (PDF, true size)')}</Button></p>}
             </section>
             {p.homework !== null && <section><h2>{t('At home until then')}</h2><p>{p.homework.text} <small>{t('about {n} min', { n: Math.round(p.homework.minutes) })}</small></p></section>}
             <section>

@@ -1,4 +1,4 @@
-import { Drawer } from '@mantine/core'
+import { Button, Drawer } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
@@ -29,12 +29,12 @@ export default function StudentPage() {
             <div className="today-head">
                 <h1>{s.name}</h1>
                 <p>{t('seat {n}', { n: s.seat })}{s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} /></p>
-                <a className="quiet-act" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</a>
+                <Button component="a" variant="default" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</Button>
                 <StudentData key={s.name} id={classId} s={s} />
-                <Link className="act" to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Link>
+                <Button component={Link} to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Button>
             </div>
             {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />}
-            {s.struck.length > 0 && <p className="struck-list">{t('Withdrawn:')} {s.struck.map((x) => <button key={x.id} type="button" className="link" onClick={() => setSample(x.id)}>{x.title}, {day(x.kept_at, zone)}</button>)}</p>}
+            {s.struck.length > 0 && <p className="struck-list">{t('Withdrawn:')} {s.struck.map((x) => <Button key={x.id} variant="subtle" onClick={() => setSample(x.id)}>{x.title}, {day(x.kept_at, zone)}</Button>)}</p>}
             <SamplePanel sample={sample} onClose={() => setSample(null)} />
             <div className="student-grid">
                 <NextStep id={classId} s={s} />

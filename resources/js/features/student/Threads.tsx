@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../app/text'
 import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
@@ -13,7 +14,7 @@ export function Threads({ skills, onOpen }: { skills: View['StudentSkillView'][]
                     <ul className="plain">
                         {skills.filter((s) => s.strand === strand).map((s) => (
                             <li key={s.id}>
-                                {onOpen === undefined ? <span>{s.title}</span> : <button type="button" className="link" onClick={() => onOpen(s.id)}>{s.title}</button>}
+                                {onOpen === undefined ? <span>{s.title}</span> : <Button variant="subtle" onClick={() => onOpen(s.id)}>{s.title}</Button>}
                                 <ThreadLine level={s.level} width={72} label="" />
                                 <small>{t(LEVEL_WORDS[s.level])}</small>
                             </li>

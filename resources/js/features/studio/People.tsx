@@ -27,13 +27,13 @@ export function People({ s }: { s: View['StudioView'] }) {
                     <li key={p.id}>
                         <span><b>{p.name}</b>{p.me && <> · {t('you')}</>}<small>{p.email}</small></span>
                         <NativeSelect aria-label={t('What {name} does', { name: p.name })} value={p.role} data={ROLES} onChange={(e) => role.mutate({ id: p.id, role: e.currentTarget.value as Role })} />
-                        {!p.me && <button type="button" className="link" onClick={() => setGone(p)}>{t('remove')}</button>}
+                        {!p.me && <Button variant="subtle" onClick={() => setGone(p)}>{t('remove')}</Button>}
                     </li>
                 ))}
                 {s.invitations.map((i) => (
                     <li key={i.id}>
                         <span>{i.email === '' ? t('invited by link') : i.email}<small>{t('invited as {role}, not there yet', { role: t(i.role) })}</small></span>
-                        <button type="button" className="link" onClick={() => back.mutate(i.id)}>{t('take it back')}</button>
+                        <Button variant="subtle" onClick={() => back.mutate(i.id)}>{t('take it back')}</Button>
                     </li>
                 ))}
             </ul>
@@ -62,7 +62,7 @@ function Invite({ mails }: { mails: boolean }) {
             {made !== undefined && (
                 <p role="status">
                     {made.mailed && (mails ? t('It is on its way. ') : t('No mail goes out here: hand the link on yourself. '))}
-                    <span className="own-link">{made.link}</span> <button type="button" className="link" onClick={() => void navigator.clipboard.writeText(made.link)}>{t('copy')}</button>
+                    <span className="own-link">{made.link}</span> <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>{t('copy')}</Button>
                     <small>{t('It works once, for two weeks, and is not shown again.')}</small>
                 </p>
             )}

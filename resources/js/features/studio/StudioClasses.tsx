@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, type View } from '../../api/client'
@@ -31,14 +32,14 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                             <li key={c.id}>
                                 <span>{c.deleted_at === null ? <Link to={`/class/${c.id}`}><b>{c.name}</b></Link> : <b>{c.name}</b>}<small>{c.students === 1 ? t('1 student') : t('{n} students', { n: c.students })}{c.ended_on !== null && ` · ${t('until {day}', { day: c.ended_on })}`}{!c.shared && ` · ${t('not shared')}`}{c.gone_on !== null && ` · ${t('gone for good on {day}', { day: c.gone_on })}`}</small></span>
                                 {c.deleted_at !== null
-                                    ? <button type="button" className="link" onClick={() => back.mutate(c.id)}>{t('bring it back')}</button>
+                                    ? <Button variant="subtle" onClick={() => back.mutate(c.id)}>{t('bring it back')}</Button>
                                     : (
                                         <>
-                                            <button type="button" className="link" onClick={() => share.mutate({ id: c.id, shared: !c.shared })}>{c.shared ? t('share no more') : t('share')}</button>
+                                            <Button variant="subtle" onClick={() => share.mutate({ id: c.id, shared: !c.shared })}>{c.shared ? t('share no more') : t('share')}</Button>
                                             {c.archived_at === null
-                                                ? <button type="button" className="link" onClick={() => put.mutate(c.id)}>{t('put away')}</button>
-                                                : <button type="button" className="link" onClick={() => take.mutate(c.id)}>{t('take out again')}</button>}
-                                            <button type="button" className="link" onClick={() => setGone(c)}>{t('delete')}</button>
+                                                ? <Button variant="subtle" onClick={() => put.mutate(c.id)}>{t('put away')}</Button>
+                                                : <Button variant="subtle" onClick={() => take.mutate(c.id)}>{t('take out again')}</Button>}
+                                            <Button variant="subtle" onClick={() => setGone(c)}>{t('delete')}</Button>
                                         </>
                                     )}
                             </li>
@@ -53,7 +54,7 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                         {s.gone.map((g) => (
                             <li key={g.id}>
                                 <span><b>{g.name}</b><small>{g.samples === 1 ? t('1 sample') : t('{n} samples', { n: g.samples })} · {t('gone for good on {day}', { day: g.gone_on })}</small></span>
-                                <button type="button" className="link" onClick={() => restore.mutate(g.id)}>{t('bring back')}</button>
+                                <Button variant="subtle" onClick={() => restore.mutate(g.id)}>{t('bring back')}</Button>
                             </li>
                         ))}
                     </ul>

@@ -22,7 +22,7 @@ export default function StudioPage() {
         <div className="settings-page wide">
             <div className="today-head">
                 <h1>{s.name}</h1>
-                <a className="quiet-act" href="/api/studio/privacy" target="_blank" rel="noreferrer">{t('Print the privacy note')}</a>
+                <Button component="a" variant="default" href="/api/studio/privacy" target="_blank" rel="noreferrer">{t('Print the privacy note')}</Button>
             </div>
             <div className="settings-cols">
                 <div>

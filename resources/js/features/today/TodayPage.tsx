@@ -1,3 +1,4 @@
+import { Button, NativeSelect } from '@mantine/core'
 import { useDebouncedCallback } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -27,8 +28,8 @@ export default function TodayPage() {
         <div className="today">
             <div className="today-head">
                 <h1>{today.data.class.title}</h1>
-                {teaches && students.length > 0 && session !== null && <Link className="quiet-act" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Link>}
-                {students.length > 0 && <Link className="quiet-act" to={`/round/${id}`}>{t('Walk a round')}</Link>}
+                {teaches && students.length > 0 && session !== null && <Button component={Link} variant="default" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Button>}
+                {students.length > 0 && <Button component={Link} variant="default" to={`/round/${id}`}>{t('Walk a round')}</Button>}
                 {session !== null && (
                     <p>
                         {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–{clock(session.ends_at, zone)}
@@ -60,7 +61,7 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
     const start = useChange(() => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
     return (
         <p className="re-plan">
-            <button type="button" className="quiet-act" disabled={start.isPending} onClick={() => start.mutate(undefined)}>{start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}</button>
+            <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>{start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}</Button>
             <span role="status">{start.isSuccess ? t('Done: seats and lessons are as things stand now.') : away > 0 ? t('{n} away', { n: away }) : ''}</span>
             <Trouble error={start.error} />
         </p>
@@ -74,9 +75,9 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     // Letters typed to find a state pass over others on the way: only where they come to rest is noted.
     const settle = useDebouncedCallback((state: View['StateBody']['state']) => note.mutate(state, { onSettled: () => setChosen(null) }), 350)
     return (
-        <select className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={chosen ?? s.state} onChange={(e) => { const state = e.currentTarget.value as View['StateBody']['state']; setChosen(state); settle(state) }}>
+        <NativeSelect className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={chosen ?? s.state} onChange={(e) => { const state = e.currentTarget.value as View['StateBody']['state']; setChosen(state); settle(state) }}>
             {([['here', 'here'], ['late', 'late'], ['absent', 'absent'], ['left', 'has left']] as const).map(([state, word]) => <option key={state} value={state}>{t(word)}</option>)}
-        </select>
+        </NativeSelect>
     )
 }
 
@@ -103,11 +104,11 @@ function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s:
                     </div>
                 </div>
             </td>
-            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><button type="button" className="link kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(s.last?.id ?? null)}>{s.last.title.replace(/:.*/, '')}</button><small>{s.last.text}</small></>}</td>
+            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><Button variant="subtle" className="kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(s.last?.id ?? null)}>{s.last.title.replace(/:.*/, '')}</Button><small>{s.last.text}</small></>}</td>
             <td>
                 <span className="with-link">
                     <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
-                    {teaches && <button type="button" className="link" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</button>}
+                    {teaches && <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</Button>}
                 </span>
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
             </td>

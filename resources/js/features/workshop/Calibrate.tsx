@@ -1,3 +1,4 @@
+import { Button, Slider } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
 import { t } from '../../app/text'
@@ -22,8 +23,8 @@ export function Calibrate() {
             <p>{t('Once for this screen: lay a bank card on the bar (85.60 mm) and slide until both are equally wide.')}</p>
             <svg width={px + 2} height={26} role="img" aria-label={t('a bar as wide as a bank card')}><rect x={1} y={1} width={px} height={24} className="card-bar" /></svg>
             <div className="keep-acts">
-                <input type="range" aria-label={t('Width of the bar')} min={200} max={760} step={1} value={px} onChange={(e) => setPx(Number(e.currentTarget.value))} />
-                <button type="button" className="quiet-act" onClick={() => setScale(px / CARD_MM)}>{t('They are equal')}</button>
+                <Slider thumbLabel={t('Width of the bar')} label={null} min={200} max={760} step={1} value={px} onChange={setPx} />
+                <Button variant="default" onClick={() => setScale(px / CARD_MM)}>{t('They are equal')}</Button>
             </div>
         </div>
     )

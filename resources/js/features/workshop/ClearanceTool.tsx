@@ -1,9 +1,12 @@
+import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { Trouble } from '../../ui/Trouble'
-import { Choice, Empty, machineOptions, mm, NumberField, toNumber } from './fields'
+import { Choice, Empty, machineOptions } from './fields'
+import { mm, toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
 
@@ -47,7 +50,7 @@ export function ClearanceTool({ room }: ToolProps) {
                 {kind?.swings === true && <NumberField label={t('Width')} value={typed.width} min={0} max={9} step={0.5} onChange={set('width')} />}
                 <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
                 <NumberField label={t('Needle size')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
-                <label className="tick"><input type="checkbox" checked={sticky} onChange={(e) => setSticky(e.currentTarget.checked)} /> {t('leather, vinyl or coated cloth')}</label>
+                <Checkbox label={t('leather, vinyl or coated cloth')} className="tick" checked={sticky} onChange={(e) => setSticky(e.currentTarget.checked)} />
             </div>
             <div className="tool-answer">
                 <Trouble error={fit.error} />

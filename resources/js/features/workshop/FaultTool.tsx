@@ -1,3 +1,4 @@
+import { Button, Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
@@ -35,7 +36,7 @@ export function FaultTool({ room }: ToolProps) {
     }
     const set = (fact: Partial<Known>) => setKnown({ ...known, ...fact })
     const flag = (name: 'needle_new' | 'rethreaded' | 'bobbin_reseated' | 'fast', label: string) => (
-        <label className="tick"><input type="checkbox" className="tick-box" checked={known[name] === true} onChange={(e) => set({ [name]: e.currentTarget.checked })} />{label}</label>
+        <Checkbox label={label} className="tick" checked={known[name] === true} onChange={(e) => set({ [name]: e.currentTarget.checked })} />
     )
     return (
         <div className="fault-tool">
@@ -45,7 +46,7 @@ export function FaultTool({ room }: ToolProps) {
                     <li key={f.id}>
                         <label className={seen.includes(f.id) ? 'on' : ''}>
                             <FaultLook fault={f} />
-                            <span><input type="checkbox" className="tick-box" checked={seen.includes(f.id)} onChange={() => setSeen(seen.includes(f.id) ? seen.filter((x) => x !== f.id) : [...seen, f.id])} />{f.seen}</span>
+                            <span><Checkbox checked={seen.includes(f.id)} onChange={() => setSeen(seen.includes(f.id) ? seen.filter((x) => x !== f.id) : [...seen, f.id])} />{f.seen}</span>
                         </label>
                     </li>
                 ))}
@@ -54,7 +55,7 @@ export function FaultTool({ room }: ToolProps) {
                 <Choice label={t('Machine')} value={machine} options={[{ id: '', title: t('not said') }, ...machineOptions(room)]} onChange={setMachine} />
                 <Choice label={t('Cloth')} value={known.cloth ?? ''} options={CLOTHS} onChange={(cloth) => setKnown(Object.fromEntries([...Object.entries(known).filter(([k]) => k !== 'cloth'), ...(cloth === '' ? [] : [['cloth', cloth]])]) as Known)} />
                 {flag('needle_new', t('needle is new'))}{flag('rethreaded', t('top rethreaded just now'))}{flag('bobbin_reseated', t('bobbin reseated just now'))}{flag('fast', t('sewn fast'))}
-                <button type="button" className="act big" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>{t('Find the cause')}</button>
+                <Button size="lg" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>{t('Find the cause')}</Button>
             </div>
             <Trouble error={open.error ?? faults.error} />
         </div>

@@ -1,3 +1,4 @@
+import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
@@ -19,7 +20,7 @@ export function FeetTool({ room }: ToolProps) {
             <div className="tool-form">
                 <fieldset className="wants">
                     <legend>{t('What do they want to sew?')}</legend>
-                    {room.wants.map((w) => <label key={w.id} className="tick"><input type="checkbox" checked={wants.includes(w.id)} onChange={() => toggle(w.id)} /> {w.title}</label>)}
+                    {room.wants.map((w) => <Checkbox label={w.title} className="tick" key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />)}
                 </fieldset>
             </div>
             <div className="tool-answer">

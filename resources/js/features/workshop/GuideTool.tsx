@@ -1,8 +1,10 @@
+import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
-import { Choice, Empty, machineOptions, mm } from './fields'
+import { Choice, Empty, machineOptions } from './fields'
+import { mm } from '../../text/numbers'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
 
@@ -23,9 +25,7 @@ export function GuideTool({ room, unit }: ToolProps) {
         <div className="tool-cols">
             <div className="tool-form">
                 <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
-                <label className="choice">{t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small>
-                    <input className="num big" value={allowance} maxLength={40} onChange={(e) => setAllowance(e.currentTarget.value)} />
-                </label>
+                <TextInput label={<>{t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small></>} className="choice" classNames={{ input: 'num big' }} value={allowance} maxLength={40} onChange={(e) => setAllowance(e.currentTarget.value)} />
             </div>
             <div className="tool-answer">
                 <Trouble error={found.error} />

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
@@ -31,9 +32,9 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
                     <p>{t('{cause}: {chance} % likely, {minutes} min. Sew a row beside the last one, and look.', { cause: next.title, chance: Math.round(next.chance * 100), minutes: next.minutes })}</p>
                     {next.do.startsWith('Power off') || next.do.includes('power off') ? <p className="caution-line">{t('The machine’s manual decides; broken or bent needles go into the closed tin.')}</p> : null}
                     <div className="acts">
-                        <button type="button" className="act big" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>{t('That was it')}</button>
-                        <button type="button" className="quiet-act big" disabled={answer.isPending} onClick={() => answer.mutate('same')}>{t('Still the same')}</button>
-                        <button type="button" className="quiet-act big" disabled={answer.isPending} onClick={() => answer.mutate('worse')}>{t('Worse: I put it back')}</button>
+                        <Button size="lg" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>{t('That was it')}</Button>
+                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('same')}>{t('Still the same')}</Button>
+                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('worse')}>{t('Worse: I put it back')}</Button>
                     </div>
                 </section>
             )}
@@ -52,7 +53,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
                     <ol className="hunt-causes">{open.filter((c) => c.id !== h.next).map((c) => <li key={c.id}><span>{c.title}</span><span className="chance"><span className="chance-bar" style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />{t('{n} %', { n: Math.round(c.chance * 100) })} · {t('{n} min', { n: c.minutes })}</span></li>)}</ol>
                 </>
             )}
-            <p><button type="button" className="quiet-act" onClick={onAgain}>{t('Look for something else')}</button></p>
+            <p><Button variant="default" onClick={onAgain}>{t('Look for something else')}</Button></p>
         </div>
     )
 }

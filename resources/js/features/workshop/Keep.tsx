@@ -1,3 +1,4 @@
+import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask } from '../../api/client'
@@ -37,11 +38,9 @@ export function Keep({ tool, text, refused }: Props) {
             {text !== null && <p className="answer-text">{text}</p>}
             {refused !== undefined && <p className="refused" role="alert">{refused}</p>}
             <div className="keep-acts">
-                <button type="button" className="quiet-act" disabled={text === null} onClick={() => void copy()}>{t('Copy')}</button>
-                <button type="button" className="quiet-act" disabled={text === null} onClick={() => window.print()}>{t('Print')}</button>
-                <label className="choice">
-                    <span className="hidden">{t('Keep it with')}</span>
-                    <select value={where} onChange={(e) => { setWhere(e.currentTarget.value); setSaid('') }}>
+                <Button variant="default" disabled={text === null} onClick={() => void copy()}>{t('Copy')}</Button>
+                <Button variant="default" disabled={text === null} onClick={() => window.print()}>{t('Print')}</Button>
+                <NativeSelect label={t('Keep it with')} className="choice" value={where} onChange={(e) => { setWhere(e.currentTarget.value); setSaid('') }}>
                         <option value="">{t('Keep it with …')}</option>
                         <optgroup label={t('a student')}>{students.data?.students.map((s) => <option key={s.student} value={`student:${s.student}`}>{s.name}</option>)}</optgroup>
                         {lessons.data?.map((l) => (
@@ -50,9 +49,8 @@ export function Keep({ tool, text, refused }: Props) {
                                 {l.rows.length > 1 && l.rows.map((r) => <option key={r.id} value={`lesson:${l.id}:${r.id}`}>{l.title}: {r.title}</option>)}
                             </optgroup>
                         ))}
-                    </select>
-                </label>
-                <button type="button" className="act" disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>{t('Keep it')}</button>
+                    </NativeSelect>
+                <Button disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>{t('Keep it')}</Button>
                 <span className="quiet" role="status">{said}</span>
             </div>
             <Trouble error={keep.error} />

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useAnswers, useChange } from '../../api/queries'
 import { t } from '../../app/text'
@@ -13,7 +14,7 @@ export function KeptAnswers({ lesson, student, open = false }: { lesson: string;
         <details className="kept-fold" open={open}>
             <summary>{t('Settings kept for this ({n})', { n: all.length })}</summary>
             <ul className="kept-answers">
-                {all.map((a) => <li key={a.id}><span>{a.text}</span><button type="button" className="link" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>{t('drop')}</button></li>)}
+                {all.map((a) => <li key={a.id}><span>{a.text}</span><Button variant="subtle" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>{t('drop')}</Button></li>)}
             </ul>
         </details>
     )

@@ -1,8 +1,11 @@
+import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
-import { Choice, mm, NumberField, toNumber } from './fields'
+import { Choice } from './fields'
+import { mm, toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
@@ -28,13 +31,13 @@ export function NeedleTool({ room }: ToolProps) {
                 <Choice label={t('Made as')} value={f.cloth} options={room.made} onChange={set('cloth')} />
                 <NumberField label={t('All layers')} value={f.stack} min={0.1} max={8} step={0.1} onChange={set('stack')} />
                 <div className="pair">
-                    <label className="choice">{t('Thread')}<input className="num" value={f.thread} maxLength={10} onChange={(e) => set('thread')(e.currentTarget.value)} /></label>
+                    <TextInput label={t('Thread')} className="choice" classNames={{ input: 'num' }} value={f.thread} maxLength={10} onChange={(e) => set('thread')(e.currentTarget.value)} />
                     <Choice label={t('the number is')} value={f.unit} options={UNITS} onChange={set('unit')} />
                 </div>
                 <Choice label={t('Fibre')} value={f.fibre} options={FIBRES} onChange={set('fibre')} />
                 <div className="pair">
-                    <label className="choice">{t('Needle in it')}<input className="num" value={f.fitted} maxLength={4} onChange={(e) => set('fitted')(e.currentTarget.value)} /></label>
-                    <label className="choice">{t('sewn, hours')}<input className="num" value={f.hours} maxLength={6} onChange={(e) => set('hours')(e.currentTarget.value)} /></label>
+                    <TextInput label={t('Needle in it')} className="choice" classNames={{ input: 'num' }} value={f.fitted} maxLength={4} onChange={(e) => set('fitted')(e.currentTarget.value)} />
+                    <TextInput label={t('sewn, hours')} className="choice" classNames={{ input: 'num' }} value={f.hours} maxLength={6} onChange={(e) => set('hours')(e.currentTarget.value)} />
                 </div>
             </div>
             <div className="tool-answer">

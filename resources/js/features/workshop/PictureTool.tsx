@@ -1,10 +1,12 @@
+import { Button, FileInput, UnstyledButton } from '@mantine/core'
 import { useEffect, useState } from 'react'
 import { ask, type View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { Trouble } from '../../ui/Trouble'
-import { NumberField, mm, toNumber } from './fields'
+import { mm, toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { PictureStage, type Spot, type What } from './PictureStage'
 import { sendScan, shades } from './scan'
 import { TakeOver, type Measured } from './TakeOver'
@@ -53,20 +55,20 @@ export function PictureTool() {
                     )}
             </div>
             <div className="picture-acts">
-                <label className="unseen-file"><span>{t('Picture')}</span><input type="file" accept="image/*" onChange={(e) => { const file = e.currentTarget.files?.[0]; if (file !== undefined) open(URL.createObjectURL(file)) }} /></label>
-                <button type="button" className="quiet-act" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>{t('A drawn scan, to try it')}</button>
+                <FileInput label={t('Picture')} placeholder={t('choose a picture')} accept="image/*" onChange={(file) => { if (file !== null) open(URL.createObjectURL(file)) }} />
+                <Button variant="default" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>{t('A drawn scan, to try it')}</Button>
                 {url !== null && (
                     <>
                         <NumberField label={t('Scanned at')} unit="dpi" value={dpi} min={72} max={1200} step={100} slider={false} onChange={setDpi} />
-                        <button type="button" className="act" disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>{read.isPending ? t('Reading …') : t('Read it by itself')}</button>
+                        <Button disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>{read.isPending ? t('Reading …') : t('Read it by itself')}</Button>
                         <Trouble error={read.error} />
                         {read.data !== undefined && read.data !== null && <Read read={read.data} />}
                         <div className="steps-of" role="group" aria-label={t('What is clicked')}>
-                            {steps.map(([id, title]) => <button key={id} type="button" aria-pressed={what === id} onClick={() => setWhat(id)}>{title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}</button>)}
+                            {steps.map(([id, title]) => <UnstyledButton key={id} aria-pressed={what === id} onClick={() => setWhat(id)}>{title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}</UnstyledButton>)}
                         </div>
                         {what === 'scale' && <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />}
                         {what === 'corners' && <><NumberField label={t('First corner to second')} value={box.wide} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, wide: v })} /><NumberField label={t('Second to third')} value={box.high} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, high: v })} /></>}
-                        <button type="button" className="quiet-act" disabled={spots[what].length === 0} onClick={back}>{t('Take the last point back')}</button>
+                        <Button variant="default" disabled={spots[what].length === 0} onClick={back}>{t('Take the last point back')}</Button>
                         <Trouble error={measured.error} />
                         {found?.length != null && <p className="picture-found" aria-live="polite"><strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)} {t('a stitch, over {n}', { n: found.lengths_mm.length })}{found.allowance !== null && <><br /><strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}</>}</p>}
                     </>

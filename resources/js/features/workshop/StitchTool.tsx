@@ -1,3 +1,4 @@
+import { Checkbox, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
@@ -5,7 +6,8 @@ import { ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
 import { Trouble } from '../../ui/Trouble'
 import { Calibrate, useTrueScale } from './Calibrate'
-import { mm, NumberField, toNumber } from './fields'
+import { mm, toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
@@ -40,7 +42,7 @@ export function StitchTool({ room }: ToolProps) {
     return (
         <>
             <div className="stitch-list" role="group" aria-label={t('Stitch')}>
-                {room.stitches.map((s) => <button type="button" key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>{s.title}</button>)}
+                {room.stitches.map((s) => <UnstyledButton key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>{s.title}</UnstyledButton>)}
             </div>
             <div className="tool-cols">
                 <div className="tool-form">
@@ -63,7 +65,7 @@ export function StitchTool({ room }: ToolProps) {
                             <div className="faces" tabIndex={0}><StitchRow points={p.underside} scale={scale} rowMm={row} halfMm={half} thread="bobbin" label={t('{stitch} from the underside, to scale', { stitch: p.title })} /></div>
                             <div className="under-drawing">
                                 <ScaleBar mm={10} scale={scale} />
-                                <label className="tick"><input type="checkbox" checked={trueSize} onChange={(e) => setTrueSize(e.currentTarget.checked)} /> {t('true size')}</label>
+                                <Checkbox label={t('true size')} className="tick" checked={trueSize} onChange={(e) => setTrueSize(e.currentTarget.checked)} />
                                 {p.per_inch !== null && <span className="quiet">{t('{n} stitches an inch', { n: mm(p.per_inch, 1) })}</span>}
                             </div>
                             {trueSize && !known && <Calibrate />}

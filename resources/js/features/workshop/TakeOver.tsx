@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLook } from '../../api/queries'
@@ -31,8 +32,8 @@ export function TakeOver({ found }: { found: Measured | null }) {
     return (
         <div className="take-over">
             <p>{t('For the sample in hand: {row}', { row: row?.title ?? of('row') })}</p>
-            <button type="button" className="act" disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>{t('Take it over')}</button>
-            <button type="button" className="quiet-act" onClick={() => void navigate(back)}>{t('Back to the sample')}</button>
+            <Button disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>{t('Take it over')}</Button>
+            <Button variant="default" onClick={() => void navigate(back)}>{t('Back to the sample')}</Button>
             <Trouble error={take.error} />
         </div>
     )

@@ -3,7 +3,8 @@ import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { StitchRow } from '../../drawing/StitchRow'
 import { Trouble } from '../../ui/Trouble'
-import { NumberField, toNumber } from './fields'
+import { toNumber } from '../../text/numbers'
+import { NumberField } from '../../ui/NumberField'
 import { Keep } from './Keep'
 
 const ROW = Array.from({ length: 13 }, (_, i): [number, number] => [i * 2.5, 0])

@@ -1,3 +1,4 @@
+import { TextInput } from '@mantine/core'
 import { useDebouncedValue } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -14,7 +15,7 @@ export function WorkedTool() {
     const zone = useMe().data?.timezone ?? 'UTC'
     return (
         <div className="worked">
-            <label className="worked-find">{t('Machine, cloth, foot, lesson …')}<input value={typed} maxLength={80} placeholder={t('Window 1 jersey')} onChange={(e) => setTyped(e.currentTarget.value)} /></label>
+            <TextInput label={t('Machine, cloth, foot, lesson …')} className="worked-find" value={typed} maxLength={80} placeholder={t('Window 1 jersey')} onChange={(e) => setTyped(e.currentTarget.value)} />
             <p className="quiet">{t('Settings of samples that were met. They hold for that machine and that cloth; test on scrap first.')}</p>
             <Trouble error={log.error} />
             {log.data === undefined && log.error === null && <Waiting what={t('Looking')} />}

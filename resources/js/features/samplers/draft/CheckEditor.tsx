@@ -1,3 +1,4 @@
+import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../../api/client'
 import { useChange } from '../../../api/queries'
@@ -22,14 +23,13 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
             <h3>{t('Checks')}</h3>
             {row.checks.map((c) => (
                 <div key={c.id} className="draft-check">
-                    <input aria-label={t('Name of the check')} value={c.title} maxLength={60} onChange={(e) => { const title = e.currentTarget.value; change(c.id, 'title', (x) => ({ ...x, title })) }} />
+                    <TextInput aria-label={t('Name of the check')} value={c.title} maxLength={60} onChange={(e) => { const title = e.currentTarget.value; change(c.id, 'title', (x) => ({ ...x, title })) }} />
                     <Numbers check={c} onChange={(what, next) => change(c.id, what, (x) => { const y = { ...x, ...next }; delete y.allows; return y })} />
                     <small>{row.readings.find((r) => r.id === c.of)?.label}: {allows[c.id] ?? c.allows ?? ''}</small>
-                    {row.checks.length > 1 && <button type="button" className="link" aria-label={t('Take the check {name} away', { name: c.title })} onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>{t('away')}</button>}
+                    {row.checks.length > 1 && <Button variant="subtle" aria-label={t('Take the check {name} away', { name: c.title })} onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>{t('away')}</Button>}
                     <div className="draft-say">
                         {(['low', 'high'] as const).filter((side) => side in c.changes || c.kind !== 'yes').map((side) => (
-                            <label key={side}>{side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')}
-                                <input value={c.changes[side]?.text ?? ''} maxLength={200} onChange={(e) => {
+                            <TextInput label={side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')} key={side} value={c.changes[side]?.text ?? ''} maxLength={200} onChange={(e) => {
                                     const text = e.currentTarget.value
                                     change(c.id, `say ${side}`, (x) => {
                                         const rest = Object.entries(x.changes).filter(([when]) => when !== side)
@@ -37,7 +37,6 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
                                         return { ...x, changes: Object.fromEntries([...rest, ...said]) }
                                     })
                                 }} />
-                            </label>
                         ))}
                     </div>
                 </div>
@@ -82,9 +81,9 @@ function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; o
     })
     return (
         <div className="draft-fields new-check">
-            <label className="wide">{t('Look also for')}<input value={label} maxLength={60} placeholder={t('Corner lies flat')} onChange={(e) => setLabel(e.currentTarget.value)} /></label>
+            <TextInput label={t('Look also for')} className="wide" value={label} maxLength={60} placeholder={t('Corner lies flat')} onChange={(e) => setLabel(e.currentTarget.value)} />
             <Choice label={t('read as')} value={kind} options={KINDS} onChange={(id) => setKind(KINDS.find((k) => k.id === id)?.id ?? 'yes-no')} />
-            <button type="button" className="quiet-act" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>{t('Add the check')}</button>
+            <Button variant="default" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>{t('Add the check')}</Button>
             <Trouble error={add.error} />
         </div>
     )

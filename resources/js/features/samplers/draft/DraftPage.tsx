@@ -1,10 +1,12 @@
+import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
 import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
 import { t } from '../../../app/text'
 import { Trouble, Waiting } from '../../../ui/Trouble'
-import { Choice, mm } from '../../workshop/fields'
+import { Choice } from '../../workshop/fields'
+import { mm } from '../../../text/numbers'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
 import { put, type DraftLesson } from './lesson'
@@ -58,11 +60,11 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
             <div className="draft-head">
                 <h1>{t('Drafting table')} <small><Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('version {n} is on the shelf', { n: text.version })}</small></h1>
                 <span className="quiet" role="status">{draft.changed ? t('Draft kept on this device') : t('Nothing changed yet')}</span>
-                <button type="button" className="quiet-act" disabled={!draft.canUndo} onClick={draft.undo}>{t('Undo')}</button>
-                <button type="button" className="quiet-act" disabled={!draft.canRedo} onClick={draft.redo}>{t('Redo')}</button>
-                {draft.changed && <button type="button" className="quiet-act" onClick={draft.drop}>{t('Drop the draft')}</button>}
-                {renamed && <button type="button" className="quiet-act" disabled={read?.fits !== true || keep.isPending} onClick={() => keep.mutate(true)}>{t('Keep as a new lesson')}</button>}
-                <button type="button" className="act" disabled={!draft.changed || read?.fits !== true || keep.isPending} onClick={() => keep.mutate(false)}>{t('Keep as version {n}', { n: nextVersion })}</button>
+                <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>{t('Undo')}</Button>
+                <Button variant="default" disabled={!draft.canRedo} onClick={draft.redo}>{t('Redo')}</Button>
+                {draft.changed && <Button variant="default" onClick={draft.drop}>{t('Drop the draft')}</Button>}
+                {renamed && <Button variant="default" disabled={read?.fits !== true || keep.isPending} onClick={() => keep.mutate(true)}>{t('Keep as a new lesson')}</Button>}
+                <Button disabled={!draft.changed || read?.fits !== true || keep.isPending} onClick={() => keep.mutate(false)}>{t('Keep as version {n}', { n: nextVersion })}</Button>
             </div>
             {stale && <p className="draft-problem">{t('Version {now} came to the shelf since this draft was begun from version {then}. Drop the draft to see it, or give yours another title and keep it as a new lesson.', { now: text.version, then: draft.from })}</p>}
             <Trouble error={keep.error ?? add.error ?? draft.read.error} place />
@@ -87,12 +89,12 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                     return (
                                         <li key={r.id} className={r.id === row?.id ? 'on' : ''}>
                                             <div>
-                                                <button type="button" aria-expanded={r.id === row?.id} onClick={() => setChosen(r.id)}>
+                                                <UnstyledButton aria-expanded={r.id === row?.id} onClick={() => setChosen(r.id)}>
                                                     <strong>{r.title}</strong>
                                                     <small>{figures === undefined ? '' : figures.stitches === 0 ? t('looked at, not sewn') : t('{n} stitches, {mm} mm, {min} min', { n: figures.stitches, mm: mm(figures.row_mm, 0), min: figures.minutes.toFixed(1) })}</small>
                                                     <small className={problem?.stops === true ? 'lacking' : 'due'}>{problem === undefined ? '' : problem.stops ? t('does not fit') : t('look here')}</small>
-                                                </button>
-                                                {lesson.sampler.rows.length > 1 && <button type="button" className="link" aria-label={t('Take the row {name} away', { name: r.title })} onClick={() => draft.change(`row away ${r.id}`, (l) => ({ ...l, sampler: { ...l.sampler, rows: l.sampler.rows.filter((x) => x.id !== r.id) } }))}>{t('away')}</button>}
+                                                </UnstyledButton>
+                                                {lesson.sampler.rows.length > 1 && <Button variant="subtle" aria-label={t('Take the row {name} away', { name: r.title })} onClick={() => draft.change(`row away ${r.id}`, (l) => ({ ...l, sampler: { ...l.sampler, rows: l.sampler.rows.filter((x) => x.id !== r.id) } }))}>{t('away')}</Button>}
                                             </div>
                                             {r.id === row?.id && (
                                                 <RowEditor
@@ -107,7 +109,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             {lesson.sampler.pieces.length > 0 && (
                                 <div className="draft-fields add-row">
                                     <Choice label={t('Add from the stitch list')} value={stitch} options={stitches.map((s) => ({ id: s.id, title: s.title }))} onChange={setStitch} />
-                                    <button type="button" className="quiet-act" disabled={add.isPending} onClick={() => add.mutate(undefined)}>{t('Add a row, one foot edge on')}</button>
+                                    <Button variant="default" disabled={add.isPending} onClick={() => add.mutate(undefined)}>{t('Add a row, one foot edge on')}</Button>
                                 </div>
                             )}
                         </>

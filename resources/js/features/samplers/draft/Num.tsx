@@ -1,7 +1,8 @@
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { api, ask } from '../../../api/client'
 import { t } from '../../../app/text'
-import { toNumber } from '../../workshop/fields'
+import { StepField } from '../../../ui/StepField'
+import { toNumber } from '../../../text/numbers'
 
 interface Props {
     label: string
@@ -15,7 +16,6 @@ interface Props {
 
 /** A number of the draft: comma or point, ↑ and ↓ by a step; a length also as inches, "5/8". */
 export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = false }: Props) {
-    const id = useId()
     const [typed, setTyped] = useState<string | null>(null)
     const write = (text: string) => {
         setTyped(text)
@@ -40,21 +40,12 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = fa
         onChange(Math.round(((value ?? 0) + by) * 1000) / 1000)
     }
     const wrong = typed !== null && toNumber(typed) === null && typed.trim() !== ''
+    const shown = <>{label}{unit !== '' && <small> {unit}</small>}</>
     return (
-        <label className={bare ? 'num-field bare' : 'num-field'} htmlFor={id}>
-            {bare ? <span className="unseen">{label}</span> : <span>{label}{unit !== '' && <small> {unit}</small>}</span>}
-            <input
-                id={id} className="num" inputMode="decimal" maxLength={12} aria-invalid={wrong} title={wrong ? t('A number, or inches such as 5/8') : undefined}
-                value={typed ?? (value === undefined ? '' : String(value))}
-                onChange={(e) => write(e.currentTarget.value)}
-                onBlur={() => void settle()}
-                onKeyDown={(e) => {
-                    if (e.key === 'Enter') void settle()
-                    if (e.key !== 'ArrowUp' && e.key !== 'ArrowDown') return
-                    e.preventDefault()
-                    move((e.key === 'ArrowUp' ? step : -step) * (e.shiftKey ? 10 : 1))
-                }}
-            />
-        </label>
+        <StepField
+            name={label} className={bare ? 'num-field bare' : 'num-field'} {...(bare ? { 'aria-label': label } : { label: shown })} maxLength={12}
+            error={wrong} title={wrong ? t('A number, or inches such as 5/8') : undefined} value={typed ?? (value === undefined ? '' : String(value))}
+            onChange={(e) => write(e.currentTarget.value)} onBlur={() => void settle()} onKeyDown={(e) => { if (e.key === 'Enter') void settle() }} onStep={(up) => move(up * step)}
+        />
     )
 }

@@ -1,8 +1,10 @@
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import { api, ask, type View } from '../../../api/client'
 import { useChange, useLessons } from '../../../api/queries'
 import { t } from '../../../app/text'
 import { Trouble } from '../../../ui/Trouble'
-import { Choice, mm } from '../../workshop/fields'
+import { Choice } from '../../workshop/fields'
+import { mm } from '../../../text/numbers'
 import { CheckEditor } from './CheckEditor'
 import { withRow, type DraftLesson, type DraftPath, type DraftRow, type Pair } from './lesson'
 import { Num } from './Num'
@@ -36,11 +38,11 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
         <div className="row-editor">
             {problems.map((p) => (
                 <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'} role={p.stops ? 'alert' : 'status'}>
-                    {p.text} {p.value !== null && <button type="button" className="quiet-act" onClick={() => onPut(p.place, p.value ?? 0)}>{t('Make it {n}', { n: mm(p.value) })}</button>}
+                    {p.text} {p.value !== null && <Button variant="default" onClick={() => onPut(p.place, p.value ?? 0)}>{t('Make it {n}', { n: mm(p.value) })}</Button>}
                 </p>
             ))}
             <div className="draft-fields">
-                <label className="wide">{t('Called')}<input value={row.title} maxLength={80} onChange={(e) => { const title = e.currentTarget.value; change('title', (r) => ({ ...r, title })) }} /></label>
+                <TextInput label={t('Called')} className="wide" value={row.title} maxLength={80} onChange={(e) => { const title = e.currentTarget.value; change('title', (r) => ({ ...r, title })) }} />
                 {row.path !== undefined && (
                     <>
                         <Choice label={t('Stitch')} value={row.stitch ?? 'straight'} options={stitches.map((s) => ({ id: s.id, title: s.title }))} onChange={(id) => {
@@ -51,7 +53,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                         {kind?.swings === true && <Num label={t('Width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />}
                         <Num label={t('Needle, left −')} value={row.needle_position_mm ?? 0} onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))} />
                         <Num label={t('Back stitches')} unit="" step={1} value={row.back_stitches ?? 0} onChange={(v) => change('back', (r) => ({ ...r, back_stitches: v }))} />
-                        <label>{t('Guide')}<input value={row.guide ?? ''} maxLength={60} onChange={(e) => { const guide = e.currentTarget.value; change('guide', (r) => ({ ...r, guide })) }} /></label>
+                        <TextInput label={t('Guide')} value={row.guide ?? ''} maxLength={60} onChange={(e) => { const guide = e.currentTarget.value; change('guide', (r) => ({ ...r, guide })) }} />
                     </>
                 )}
             </div>
@@ -91,14 +93,14 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                     {(path.through ?? []).map((p, i) => (
                         <div key={i}>
                             {([0, 1] as const).map((k) => <Num key={k} label={`${i + 1} ${k === 0 ? t('from left') : t('from top')}`} value={p[k]} onChange={(v) => onChange(`corner ${i} ${k}`, { ...path, through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, q[1]] : [q[0], v]) : q)) })} />)}
-                            {(path.through ?? []).length > 2 && <button type="button" className="link" aria-label={t('Corner {n} away', { n: i + 1 })} onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>×</button>}
+                            {(path.through ?? []).length > 2 && <Button variant="subtle" aria-label={t('Corner {n} away', { n: i + 1 })} onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>×</Button>}
                         </div>
                     ))}
-                    <button type="button" className="link" onClick={() => {
+                    <Button variant="subtle" onClick={() => {
                         const through = path.through ?? []
                         const end = through.at(-1) ?? [10, 10]
                         onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
-                    }}>{t('One corner more')}</button>
+                    }}>{t('One corner more')}</Button>
                 </div>
             )
         case 'square-spiral':
@@ -121,12 +123,10 @@ function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow;
         <fieldset className="row-faults">
             <legend>{t('Usual faults here')}</legend>
             {all.map((f) => (
-                <label key={f.id} className="tick">
-                    <input type="checkbox" checked={on.includes(f.id)} onChange={(e) => {
+                <Checkbox label={f.seen} className="tick" key={f.id} checked={on.includes(f.id)} onChange={(e) => {
                         const next = e.currentTarget.checked ? [...on, f.id] : on.filter((x) => x !== f.id)
                         onChange('faults', (r) => ({ ...r, faults: next }))
-                    }} />{f.seen}
-                </label>
+                    }} />
             ))}
         </fieldset>
     )

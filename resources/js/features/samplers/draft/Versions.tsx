@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../../api/client'
 import { useChange, useMe } from '../../../api/queries'
 import { t } from '../../../app/text'
@@ -24,7 +25,7 @@ export function Versions({ text, onTake }: { text: View['LessonTextView']; onTak
                             <th scope="row">{t('Version {n}', { n: v.version })}</th>
                             <td>{v.kept_at === null ? t('came with the course') : t('kept {when}', { when: day(v.kept_at, zone) })}</td>
                             <td>{t('{n} samples', { n: v.samples })}</td>
-                            <td>{v.on_shelf ? t('on the shelf') : <button type="button" className="quiet-act" onClick={() => take.mutate(v.version)}>{t('Take it into the draft')}</button>}</td>
+                            <td>{v.on_shelf ? t('on the shelf') : <Button variant="default" onClick={() => take.mutate(v.version)}>{t('Take it into the draft')}</Button>}</td>
                         </tr>
                     ))}
                 </tbody>
