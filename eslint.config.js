@@ -1,5 +1,7 @@
 import js from '@eslint/js'
+import imports from 'eslint-plugin-import-x'
 import hooks from 'eslint-plugin-react-hooks'
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
@@ -8,10 +10,31 @@ export default tseslint.config(
     ...tseslint.configs.strictTypeChecked,
     hooks.configs.flat.recommended,
     {
+        plugins: { 'import-x': imports },
+        settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ project: './tsconfig.json' })] },
         languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
         rules: {
             '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
             '@typescript-eslint/no-confusing-void-expression': 'off',
+            'import-x/no-cycle': 'error',
+            'import-x/order': [
+                'error',
+                { groups: [['builtin', 'external'], 'parent', 'sibling'], alphabetize: { order: 'asc', caseInsensitive: true }, 'newlines-between': 'never' },
+            ],
+        },
+    },
+    {
+        // A control is the component library's, or one of our own on it: never a second look for the same thing.
+        files: ['resources/js/**/*.tsx'],
+        ignores: ['resources/js/ui/**', 'resources/js/drawing/**'],
+        rules: {
+            'no-restricted-syntax': [
+                'error',
+                {
+                    selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea)$/]',
+                    message: 'Take the component of @mantine/core, or one of resources/js/ui.',
+                },
+            ],
         },
     },
 )

@@ -13,7 +13,10 @@ export function useCompute<N extends Calculation>(name: N, input: Asked<N> | nul
     return useQuery({
         queryKey: ['compute', name, asked],
         // The client's types are one for each path; here the path is a parameter.
-        queryFn: ({ signal }) => ask<Answered<N>>((api.POST as (path: N, init: object) => Promise<{ data?: Answered<N>; error?: unknown; response: Response }>)(name, { body: asked, signal })),
+        queryFn: ({ signal }) =>
+            ask<Answered<N>>(
+                (api.POST as (path: N, init: object) => Promise<{ data?: Answered<N>; error?: unknown; response: Response }>)(name, { body: asked, signal }),
+            ),
         enabled: asked !== null,
         placeholderData: keepPreviousData,
         staleTime: Infinity,

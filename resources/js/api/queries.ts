@@ -1,5 +1,5 @@
-import { useEffect, useRef } from 'react'
 import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
+import { useEffect, useRef } from 'react'
 import { api, ask, Problem, type View } from './client'
 
 export const queries = new QueryClient({
@@ -49,7 +49,13 @@ export function lookAt(id: string, student: string, of: LookOf = {}) {
 
 export function useLook(id: string, student: string, of: LookOf, wanted = true) {
     // The same sample on another machine or by another school: the sheet stays until the other one is there.
-    return useQuery({ ...lookAt(id, student, of), staleTime: 0, refetchOnWindowFocus: false, enabled: wanted, placeholderData: (before) => (before?.student === student && before.lesson.id === of.lesson ? before : undefined) })
+    return useQuery({
+        ...lookAt(id, student, of),
+        staleTime: 0,
+        refetchOnWindowFocus: false,
+        enabled: wanted,
+        placeholderData: (before) => (before?.student === student && before.lesson.id === of.lesson ? before : undefined),
+    })
 }
 
 export function usePhotos(id: string, student: string, lesson: string) {
@@ -68,19 +74,30 @@ const PULSE_MS = 4_000
 
 /** What others keep in the class meanwhile is seen within five seconds: one cheap question, and everything is read again when the answer changes. */
 export function usePulse(id: string) {
-    const pulse = useQuery({ queryKey: ['pulse', id], queryFn: () => ask(api.GET('/api/classes/{class}/pulse', { params: { path: { class: id } } })), refetchInterval: PULSE_MS, staleTime: 0, retry: false }).data?.at
+    const pulse = useQuery({
+        queryKey: ['pulse', id],
+        queryFn: () => ask(api.GET('/api/classes/{class}/pulse', { params: { path: { class: id } } })),
+        refetchInterval: PULSE_MS,
+        staleTime: 0,
+        retry: false,
+    }).data?.at
     const seen = useRef<string | undefined>(undefined)
     useEffect(() => {
         if (pulse === undefined) return
         if (seen.current !== undefined && seen.current !== pulse) {
-            void queries.invalidateQueries({ predicate: (q) => ['today', 'class', 'student', 'evidence', 'sample', 'next', 'bench'].includes(String(q.queryKey[0])) })
+            void queries.invalidateQueries({
+                predicate: (q) => ['today', 'class', 'student', 'evidence', 'sample', 'next', 'bench'].includes(String(q.queryKey[0])),
+            })
         }
         seen.current = pulse
     }, [pulse])
 }
 
 export function useStudent(id: string, student: string) {
-    return useQuery({ queryKey: ['student', id, student], queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}', { params: { path: { class: id, student } } })) })
+    return useQuery({
+        queryKey: ['student', id, student],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}', { params: { path: { class: id, student } } })),
+    })
 }
 
 export function useClass(id: string) {
@@ -100,7 +117,11 @@ export function usePlan(id: string, wanted = true) {
 
 /** The lessons on the shelf, in the ways a class is taught them where one is named. */
 export function useLessons(classId?: string) {
-    return useQuery({ queryKey: ['lessons', classId ?? ''], queryFn: () => ask(api.GET('/api/lessons', { params: { query: classId === undefined ? {} : { class: classId } } })), staleTime: Infinity })
+    return useQuery({
+        queryKey: ['lessons', classId ?? ''],
+        queryFn: () => ask(api.GET('/api/lessons', { params: { query: classId === undefined ? {} : { class: classId } } })),
+        staleTime: Infinity,
+    })
 }
 
 export function useMachines() {
@@ -117,16 +138,16 @@ export function useNext(id: string, student: string, wanted: boolean) {
 
 /** A change: everything that may have moved is read again afterwards. */
 export function useChange<In, Out>(act: (input: In) => Promise<Out>) {
-    return useMutation<Out, Problem, In>({
-        mutationFn: act,
-        onSuccess: () => queries.invalidateQueries(),
-    })
+    return useMutation<Out, Problem, In>({ mutationFn: act, onSuccess: () => queries.invalidateQueries() })
 }
 
 export type Lesson = View['LessonView']
 
 export function useRoom(classId: string | undefined) {
-    return useQuery({ queryKey: ['room', classId], queryFn: () => ask(api.GET('/api/room', { params: { query: classId === undefined ? {} : { class: classId } } })) })
+    return useQuery({
+        queryKey: ['room', classId],
+        queryFn: () => ask(api.GET('/api/room', { params: { query: classId === undefined ? {} : { class: classId } } })),
+    })
 }
 
 export function useAnswers(of: { lesson?: string; student?: string }) {
@@ -134,20 +155,36 @@ export function useAnswers(of: { lesson?: string; student?: string }) {
 }
 
 export function useDials(lesson: string, classId: string | undefined) {
-    return useQuery({ queryKey: ['dials', lesson, classId ?? ''], queryFn: () => ask(api.GET('/api/lessons/{lesson}/dials', { params: { path: { lesson }, query: classId === undefined ? {} : { class: classId } } })) })
+    return useQuery({
+        queryKey: ['dials', lesson, classId ?? ''],
+        queryFn: () => ask(api.GET('/api/lessons/{lesson}/dials', { params: { path: { lesson }, query: classId === undefined ? {} : { class: classId } } })),
+    })
 }
 
 export function useMaterials(id: string, session: number | null, samplesEach: number | null) {
     return useQuery({
         queryKey: ['materials', id, session, samplesEach],
-        queryFn: () => ask(api.GET('/api/classes/{class}/materials', { params: { path: { class: id }, query: { ...(session === null ? {} : { session }), ...(samplesEach === null ? {} : { samples_each: samplesEach }) } } })),
+        queryFn: () =>
+            ask(
+                api.GET('/api/classes/{class}/materials', {
+                    params: {
+                        path: { class: id },
+                        query: { ...(session === null ? {} : { session }), ...(samplesEach === null ? {} : { samples_each: samplesEach }) },
+                    },
+                }),
+            ),
         placeholderData: keepPreviousData,
         retry: false,
     })
 }
 
 export function useLessonText(lesson: string) {
-    return useQuery({ queryKey: ['lesson-text', lesson], queryFn: () => ask(api.GET('/api/lessons/{lesson}/text', { params: { path: { lesson } } })), refetchOnWindowFocus: false, retry: false })
+    return useQuery({
+        queryKey: ['lesson-text', lesson],
+        queryFn: () => ask(api.GET('/api/lessons/{lesson}/text', { params: { path: { lesson } } })),
+        refetchOnWindowFocus: false,
+        retry: false,
+    })
 }
 
 export function useShelf() {
@@ -164,7 +201,11 @@ export function usePlanNeeds(id: string) {
 
 /** What each way of planning costs in sessions, for the plan as it stands. */
 export function usePlanCosts(id: string, version: number) {
-    return useQuery({ queryKey: ['plan-costs', id, version], queryFn: () => ask(api.GET('/api/classes/{class}/plan/costs', { params: { path: { class: id } } })), placeholderData: keepPreviousData })
+    return useQuery({
+        queryKey: ['plan-costs', id, version],
+        queryFn: () => ask(api.GET('/api/classes/{class}/plan/costs', { params: { path: { class: id } } })),
+        placeholderData: keepPreviousData,
+    })
 }
 
 /** How many sessions a course would take; null: not enough is known to ask. */
@@ -172,7 +213,10 @@ export function useEstimate(of: View['EstimateBody'] | null) {
     return useQuery({
         queryKey: ['estimate', of],
         queryFn: () => (of === null ? null : ask(api.POST('/api/plan/estimate', { body: of }))),
-        enabled: of !== null, placeholderData: keepPreviousData, retry: false, staleTime: Infinity,
+        enabled: of !== null,
+        placeholderData: keepPreviousData,
+        retry: false,
+        staleTime: Infinity,
         select: (answer) => answer ?? undefined,
     })
 }
@@ -183,10 +227,18 @@ export function useFaults() {
 
 /** A search for a cause; null: none is open. */
 export function useHunt(id: string | null) {
-    return useQuery({ queryKey: ['hunt', id], queryFn: () => ask(api.GET('/api/hunts/{hunt}', { params: { path: { hunt: id ?? '' } } })), enabled: id !== null })
+    return useQuery({
+        queryKey: ['hunt', id],
+        queryFn: () => ask(api.GET('/api/hunts/{hunt}', { params: { path: { hunt: id ?? '' } } })),
+        enabled: id !== null,
+    })
 }
 
 /** Settings of good samples that hold these words. */
 export function useSettingsLog(q: string) {
-    return useQuery({ queryKey: ['settings-log', q], queryFn: () => ask(api.GET('/api/settings', { params: { query: { q } } })), placeholderData: keepPreviousData })
+    return useQuery({
+        queryKey: ['settings-log', q],
+        queryFn: () => ask(api.GET('/api/settings', { params: { query: { q } } })),
+        placeholderData: keepPreviousData,
+    })
 }

@@ -35,7 +35,14 @@ const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 export function App() {
     return (
         <Routes>
-            <Route path="/my/:token" element={<Suspense fallback={<Waiting what={t('Opening')} />}><OwnPage /></Suspense>} />
+            <Route
+                path="/my/:token"
+                element={
+                    <Suspense fallback={<Waiting what={t('Opening')} />}>
+                        <OwnPage />
+                    </Suspense>
+                }
+            />
             <Route path="/join/:token" element={<JoinPage />} />
             <Route path="/forgot-password" element={<ForgotPage />} />
             <Route path="/new-password/:token" element={<NewPasswordPage />} />

@@ -8,15 +8,28 @@ import { day } from './time'
 /** A studio that was deleted can be brought back by its owner for thirty days. */
 export function DeletedStudio({ me }: { me: View['MeView'] }) {
     const back = useChange(() => ask(api.POST('/api/studio/reopen')))
-    const out = useChange(async () => { await ask(api.POST('/api/sign-out')); queries.clear() })
+    const out = useChange(async () => {
+        await ask(api.POST('/api/sign-out'))
+        queries.clear()
+    })
     return (
         <main className="sign-in">
             <form onSubmit={(e) => e.preventDefault()}>
                 <h1>{me.studio}</h1>
-                <p>{t('This studio was deleted on {day}. Until thirty days later its owner can bring it back, as it was.', { day: day(me.studio_deleted_at ?? me.now, me.timezone) })}</p>
+                <p>
+                    {t('This studio was deleted on {day}. Until thirty days later its owner can bring it back, as it was.', {
+                        day: day(me.studio_deleted_at ?? me.now, me.timezone),
+                    })}
+                </p>
                 <Trouble error={back.error ?? out.error} />
-                {me.role === 'owner' && <Button loading={back.isPending} onClick={() => back.mutate(undefined)}>{t('Bring it back')}</Button>}
-                <Button variant="default" loading={out.isPending} onClick={() => out.mutate(undefined)}>{t('Sign out')}</Button>
+                {me.role === 'owner' && (
+                    <Button loading={back.isPending} onClick={() => back.mutate(undefined)}>
+                        {t('Bring it back')}
+                    </Button>
+                )}
+                <Button variant="default" loading={out.isPending} onClick={() => out.mutate(undefined)}>
+                    {t('Sign out')}
+                </Button>
             </form>
         </main>
     )

@@ -39,23 +39,40 @@ export function Finder() {
         if (event.key === 'ArrowDown') setAt(Math.min(at + 1, list.length - 1))
         else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
         else if (event.key === 'Enter') void enter()
-        else if (event.key === 'Escape') { setWords(''); field.current?.blur() }
-        else return
+        else if (event.key === 'Escape') {
+            setWords('')
+            field.current?.blur()
+        } else return
         event.preventDefault()
     }
     return (
         <div className="finder" role="search">
             <kbd aria-hidden="true">/</kbd>
             <TextInput
-                ref={field} value={words} placeholder={t('student, lesson, tool')} aria-label={t('Find a student, lesson, machine or tool')}
-                role="combobox" aria-expanded={list.length > 0} aria-controls="found" aria-autocomplete="list"
+                ref={field}
+                value={words}
+                placeholder={t('student, lesson, tool')}
+                aria-label={t('Find a student, lesson, machine or tool')}
+                role="combobox"
+                aria-expanded={list.length > 0}
+                aria-controls="found"
+                aria-autocomplete="list"
                 aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}
-                onChange={(e) => { latest.current = ''; setWords(e.currentTarget.value); setAt(0) }} onKeyDown={onKey} onBlur={() => setTimeout(() => setWords(''), 200)}
+                onChange={(e) => {
+                    latest.current = ''
+                    setWords(e.currentTarget.value)
+                    setAt(0)
+                }}
+                onKeyDown={onKey}
+                onBlur={() => setTimeout(() => setWords(''), 200)}
             />
             <ul id="found" role="listbox" aria-label={t('Found')} hidden={words.trim() === ''}>
                 {list.map((f, i) => (
                     <li key={f.address} id={`found-${i}`} role="option" aria-selected={i === at} onPointerDown={() => go(f.address)}>
-                        <strong>{f.title}</strong> <span>{t(f.kind)} · {f.detail}</span>
+                        <strong>{f.title}</strong>{' '}
+                        <span>
+                            {t(f.kind)} · {f.detail}
+                        </span>
                     </li>
                 ))}
                 {wanted === typed && found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}

@@ -2,14 +2,14 @@ import { Menu, UnstyledButton, useMantineColorScheme } from '@mantine/core'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, Problem, type View } from '../api/client'
-import { Trouble } from '../ui/Trouble'
 import { queries, useChange } from '../api/queries'
-import { Spool } from '../keeping/Spool'
-import { Boundary } from '../ui/Boundary'
-import { sendAll } from '../keeping/spool'
 import { tellKept } from '../keeping/kept'
 import { KeptNotice } from '../keeping/KeptNotice'
+import { Spool } from '../keeping/Spool'
+import { sendAll } from '../keeping/spool'
 import { keeping } from '../keeping/store'
+import { Boundary } from '../ui/Boundary'
+import { Trouble } from '../ui/Trouble'
 import { takeInHand, useClassInHand } from './classInHand'
 import { Finder } from './Finder'
 import { t } from './text'
@@ -23,14 +23,22 @@ export function Shell({ me }: { me: View['MeView'] }) {
         document.title = `${current?.title ?? me.studio} · Open Seam`
     }, [current, me.studio])
     const places = [
-        { name: t('Today'), to: id === undefined ? '/start' : `/today/${id}`, on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') || pathname.startsWith('/session') },
+        {
+            name: t('Today'),
+            to: id === undefined ? '/start' : `/today/${id}`,
+            on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') || pathname.startsWith('/session'),
+        },
         { name: t('Plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
         { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },
         { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
         { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
         { name: t('Workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },
         { name: t('Studio'), to: '/studio', on: pathname.startsWith('/studio') },
-    ].filter((p) => me.role !== 'helper' || ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('Plan') && p.name !== t('Class')))
+    ].filter(
+        (p) =>
+            me.role !== 'helper' ||
+            ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('Plan') && p.name !== t('Class')),
+    )
     return (
         <div className="shell">
             <header className="top">
@@ -49,12 +57,20 @@ export function Shell({ me }: { me: View['MeView'] }) {
             </header>
             <nav className="rail" aria-label={t('Places')}>
                 {places.map((p) => (
-                    <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>{p.name}</NavLink>
+                    <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>
+                        {p.name}
+                    </NavLink>
                 ))}
             </nav>
             <main className="place" tabIndex={0}>
-                {me.warning !== null && <p className="warning" role="alert">{me.warning}</p>}
-                <Boundary place={pathname}><Outlet /></Boundary>
+                {me.warning !== null && (
+                    <p className="warning" role="alert">
+                        {me.warning}
+                    </p>
+                )}
+                <Boundary place={pathname}>
+                    <Outlet />
+                </Boundary>
             </main>
             <KeptNotice classes={me.classes.map((c) => c.id)} />
         </div>
@@ -77,10 +93,17 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
     return (
         <Menu position="bottom-start">
             <Menu.Target>
-                <UnstyledButton className="class-name">{current.title}<span aria-hidden="true"> ▾</span></UnstyledButton>
+                <UnstyledButton className="class-name">
+                    {current.title}
+                    <span aria-hidden="true"> ▾</span>
+                </UnstyledButton>
             </Menu.Target>
             <Menu.Dropdown>
-                {classes.map((c) => <Menu.Item key={c.id} onClick={() => choose(c.id)}>{c.title}</Menu.Item>)}
+                {classes.map((c) => (
+                    <Menu.Item key={c.id} onClick={() => choose(c.id)}>
+                        {c.title}
+                    </Menu.Item>
+                ))}
                 <Menu.Divider />
                 <Menu.Item onClick={() => void navigate('/start')}>{t('Plan a new class')}</Menu.Item>
             </Menu.Dropdown>
@@ -109,16 +132,27 @@ function Who({ me }: { me: View['MeView'] }) {
     return (
         <Menu position="bottom-end">
             <Menu.Target>
-                <UnstyledButton className="who">{me.unit} · {me.name}<span aria-hidden="true"> ▾</span></UnstyledButton>
+                <UnstyledButton className="who">
+                    {me.unit} · {me.name}
+                    <span aria-hidden="true"> ▾</span>
+                </UnstyledButton>
             </Menu.Target>
             <Menu.Dropdown>
                 <Menu.Label>{me.studio}</Menu.Label>
                 <Trouble error={signOut.error} />
-                <Menu.Item component={Link} to="/account">{t('Name, password, devices')}</Menu.Item>
-                <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>{me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}</Menu.Item>
-                <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>{colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}</Menu.Item>
+                <Menu.Item component={Link} to="/account">
+                    {t('Name, password, devices')}
+                </Menu.Item>
+                <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>
+                    {me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}
+                </Menu.Item>
+                <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>
+                    {colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}
+                </Menu.Item>
                 <Menu.Divider />
-                <Menu.Item closeMenuOnClick={false} onClick={() => signOut.mutate(undefined)}>{t('Sign out')}</Menu.Item>
+                <Menu.Item closeMenuOnClick={false} onClick={() => signOut.mutate(undefined)}>
+                    {t('Sign out')}
+                </Menu.Item>
             </Menu.Dropdown>
         </Menu>
     )

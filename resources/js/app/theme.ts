@@ -26,12 +26,24 @@ export const theme = createTheme({
         UnstyledButton: UnstyledButton.extend({ classNames: { root: look.press } }),
         Input: Input.extend({ classNames: { input: look.input } }),
         InputWrapper: Input.Wrapper.extend({ classNames: { label: look.label, error: look.error } }),
-        Checkbox: Checkbox.extend({ defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' }, classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] } }),
-        Radio: Radio.extend({ defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' }, classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] } }),
+        Checkbox: Checkbox.extend({
+            defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' },
+            classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] },
+        }),
+        Radio: Radio.extend({
+            defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' },
+            classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] },
+        }),
     },
 })
 
 /** The library's own surfaces take the workroom's colours, set in app.css for both schemes. */
-const surfaces = { '--mantine-color-body': 'var(--ground)', '--mantine-color-text': 'var(--ink)', '--mantine-color-dimmed': 'var(--ink2)', '--mantine-color-error': 'var(--madder)', '--mantine-color-placeholder': 'var(--ink2)' }
+const surfaces = {
+    '--mantine-color-body': 'var(--ground)',
+    '--mantine-color-text': 'var(--ink)',
+    '--mantine-color-dimmed': 'var(--ink2)',
+    '--mantine-color-error': 'var(--madder)',
+    '--mantine-color-placeholder': 'var(--ink2)',
+}
 
 export const variables: CSSVariablesResolver = () => ({ variables: {}, light: surfaces, dark: surfaces })

@@ -17,7 +17,10 @@ const ROUND_MM = 1.5
 /** The same row of the sample before and of this one, row beside row: both to the same scale, the line it should follow under each. */
 export function BesideRows({ planned, before, now, title }: Props) {
     const all = [...planned, ...before, ...now]
-    const range = (axis: number) => { const values = all.map((p) => p[axis] ?? 0); return [Math.min(...values) - ROUND_MM, Math.max(...values) + ROUND_MM] as const }
+    const range = (axis: number) => {
+        const values = all.map((p) => p[axis] ?? 0)
+        return [Math.min(...values) - ROUND_MM, Math.max(...values) + ROUND_MM] as const
+    }
     const [[left, right], [top, bottom]] = [range(0), range(1)]
     // A row that runs down the cloth lies on its side here: there is more room across.
     const down = bottom - top > 2 * (right - left)
@@ -27,7 +30,12 @@ export function BesideRows({ planned, before, now, title }: Props) {
     return (
         <figure className={strips ? 'beside strips' : 'beside'}>
             <figcaption>{title}</figcaption>
-            {([[before, t('before'), 'stitches-before'], [now, t('now'), 'stitches']] as const).map(([points, word, name]) => (
+            {(
+                [
+                    [before, t('before'), 'stitches-before'],
+                    [now, t('now'), 'stitches'],
+                ] as const
+            ).map(([points, word, name]) => (
                 <div key={word}>
                     <small>{word}</small>
                     <svg viewBox={`0 0 ${wide} ${high}`} role="img" aria-label={`${title}: ${word}`}>

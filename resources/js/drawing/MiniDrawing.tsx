@@ -15,8 +15,19 @@ export function MiniDrawing({ lesson, size = 44 }: { lesson: Pick<Lesson, 'drawi
     return (
         <svg width={size} height={size} aria-hidden="true" className="mini">
             <g transform={`translate(${(size - drawing.width * scale) / 2} ${(size - drawing.height * scale) / 2})`}>
-                {drawing.pieces.map((p) => <rect key={p.id} x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} className={p.material === 'paper' ? 'paper' : 'cloth'} />)}
-                {drawing.rows.map((row) => <path key={row.id} d={linePath(row.points, scale)} className="mini-row" />)}
+                {drawing.pieces.map((p) => (
+                    <rect
+                        key={p.id}
+                        x={p.x * scale}
+                        y={p.y * scale}
+                        width={p.width * scale}
+                        height={p.height * scale}
+                        className={p.material === 'paper' ? 'paper' : 'cloth'}
+                    />
+                ))}
+                {drawing.rows.map((row) => (
+                    <path key={row.id} d={linePath(row.points, scale)} className="mini-row" />
+                ))}
             </g>
         </svg>
     )

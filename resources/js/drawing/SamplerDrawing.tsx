@@ -34,9 +34,19 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                     <g transform={`translate(${Math.max(MARGIN.left, (width - drawing.width * scale - 20) / 2)} ${top})`}>
                         {drawing.pieces.map((p) => (
                             <g key={p.id}>
-                                <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} className={p.material === 'paper' ? 'paper' : 'cloth'} />
-                                {p.material !== 'paper' && <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} fill="url(#weave)" />}
-                                <text x={(p.x + p.width) * scale} y={p.height * scale + 18} textAnchor="end" className="draw-label">{p.label}</text>
+                                <rect
+                                    x={p.x * scale}
+                                    y={p.y * scale}
+                                    width={p.width * scale}
+                                    height={p.height * scale}
+                                    className={p.material === 'paper' ? 'paper' : 'cloth'}
+                                />
+                                {p.material !== 'paper' && (
+                                    <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} fill="url(#weave)" />
+                                )}
+                                <text x={(p.x + p.width) * scale} y={p.height * scale + 18} textAnchor="end" className="draw-label">
+                                    {p.label}
+                                </text>
                             </g>
                         ))}
                         <SheetParts drawing={drawing} scale={scale} below={22} />
@@ -47,13 +57,29 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     <path d={linePath(row.points, scale)} className="guide-line" />
                                     <path d={stitchPath(row.points, scale)} className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
                                     {row.back.map((back, i) => (
-                                        <path key={i} d={stitchPath(back, scale)} transform="translate(-2.6 0)" className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
+                                        <path
+                                            key={i}
+                                            d={stitchPath(back, scale)}
+                                            transform="translate(-2.6 0)"
+                                            className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'}
+                                        />
                                     ))}
-                                    {row.guide !== '' && <GuideName text={row.guide} x={x * scale} y={y * scale} inside={y > BELOW_MM} leaning={leaning} width={drawing.width * scale} />}
+                                    {row.guide !== '' && (
+                                        <GuideName
+                                            text={row.guide}
+                                            x={x * scale}
+                                            y={y * scale}
+                                            inside={y > BELOW_MM}
+                                            leaning={leaning}
+                                            width={drawing.width * scale}
+                                        />
+                                    )}
                                 </g>
                             )
                         })}
-                        {measured.map((row) => <path key={row.row} d={stitchPath(row.points, scale)} className="stitches" />)}
+                        {measured.map((row) => (
+                            <path key={row.row} d={stitchPath(row.points, scale)} className="stitches" />
+                        ))}
                         <Marks marks={drawing.marks} scale={scale} active={active} />
                     </g>
                 </svg>
@@ -72,23 +98,50 @@ const LEAN = (55 * Math.PI) / 180
 
 /** Two names above the cloth would lie over each other. */
 function isCrowded(rows: View['DrawingView']['rows'], scale: number): boolean {
-    const above = rows.filter((r) => r.guide !== '' && (r.points[0]?.[1] ?? 0) <= BELOW_MM).map((r) => ({ x: (r.points[0]?.[0] ?? 0) * scale, half: (r.guide.length * LETTER_PX) / 2 })).sort((a, b) => a.x - b.x)
+    const above = rows
+        .filter((r) => r.guide !== '' && (r.points[0]?.[1] ?? 0) <= BELOW_MM)
+        .map((r) => ({ x: (r.points[0]?.[0] ?? 0) * scale, half: (r.guide.length * LETTER_PX) / 2 }))
+        .sort((a, b) => a.x - b.x)
     return above.some((r, i) => i > 0 && r.x - r.half < (above[i - 1]?.x ?? 0) + (above[i - 1]?.half ?? 0))
 }
 
 /** What guides a row: above the cloth over its start, kept inside the picture; beside a start further down. */
 function GuideName({ text, x, y, inside, leaning, width }: { text: string; x: number; y: number; inside: boolean; leaning: boolean; width: number }) {
-    if (leaning && !inside) return <text transform={`translate(${x + 4} -6) rotate(${(-LEAN * 180) / Math.PI})`} className="draw-guide">{text}</text>
-    if (inside) return <text x={x + 12} y={y + 16} className="draw-guide">{text}</text>
+    if (leaning && !inside)
+        return (
+            <text transform={`translate(${x + 4} -6) rotate(${(-LEAN * 180) / Math.PI})`} className="draw-guide">
+                {text}
+            </text>
+        )
+    if (inside)
+        return (
+            <text x={x + 12} y={y + 16} className="draw-guide">
+                {text}
+            </text>
+        )
     const half = (text.length * LETTER_PX) / 2
-    if (x - half < -MARGIN.left) return <text x={-MARGIN.left} y={-8} className="draw-guide">{text}</text>
-    if (x + half > width + MARGIN.right) return <text x={width + MARGIN.right} y={-8} textAnchor="end" className="draw-guide">{text}</text>
-    return <text x={x} y={-8} textAnchor="middle" className="draw-guide">{text}</text>
+    if (x - half < -MARGIN.left)
+        return (
+            <text x={-MARGIN.left} y={-8} className="draw-guide">
+                {text}
+            </text>
+        )
+    if (x + half > width + MARGIN.right)
+        return (
+            <text x={width + MARGIN.right} y={-8} textAnchor="end" className="draw-guide">
+                {text}
+            </text>
+        )
+    return (
+        <text x={x} y={-8} textAnchor="middle" className="draw-guide">
+            {text}
+        </text>
+    )
 }
 
 function Marks({ marks, scale, active: eye }: { marks: View['MarkView'][]; scale: number; active: Props['active'] }) {
     // Where the eye is on a question without marks, all of them stand.
-    const active = marks.some((mark) => eye?.key === `${mark.row}.${mark.reading}`) ? eye ?? null : null
+    const active = marks.some((mark) => eye?.key === `${mark.row}.${mark.reading}`) ? (eye ?? null) : null
     // A mark that is alone needs no number.
     const several = new Set(marks.filter((mark) => mark.mark > 0).map((mark) => `${mark.row}.${mark.reading}`))
     return marks.map((mark) => {
@@ -105,7 +158,9 @@ function Marks({ marks, scale, active: eye }: { marks: View['MarkView'][]; scale
                 {(active === null || sameRow) && several.has(`${mark.row}.${mark.reading}`) && (
                     <>
                         <circle cx={flat ? bx + away : bx + 13} cy={by} r={10.5} />
-                        <text x={flat ? bx + away : bx + 13} y={by + 5} textAnchor="middle">{mark.mark + 1}</text>
+                        <text x={flat ? bx + away : bx + 13} y={by + 5} textAnchor="middle">
+                            {mark.mark + 1}
+                        </text>
                     </>
                 )}
             </g>
@@ -125,7 +180,13 @@ function Ruler({ ax, ay, bx, by, scale }: { ax: number; ay: number; bx: number; 
                 <line key={mm} x1={mm * scale} x2={mm * scale} y1={flip ? -1 : 1} y2={(flip ? -1 : 1) * (mm % 10 === 0 ? 12 : mm % 5 === 0 ? 8 : 5)} />
             ))}
             {Array.from({ length: Math.ceil(long / 10) - 1 }, (_, i) => (
-                <text key={i} transform={`translate(${(i + 1) * 10 * scale} ${flip ? -15 : 23}) rotate(${flip ? 180 : 0})`} dy={flip ? -2 : 0} textAnchor="middle">{(i + 1) * 10}</text>
+                <text
+                    key={i}
+                    transform={`translate(${(i + 1) * 10 * scale} ${flip ? -15 : 23}) rotate(${flip ? 180 : 0})`}
+                    dy={flip ? -2 : 0}
+                    textAnchor="middle">
+                    {(i + 1) * 10}
+                </text>
             ))}
         </g>
     )

@@ -6,10 +6,21 @@ export function SheetParts({ drawing, scale, below }: { drawing: View['DrawingVi
     const bar = drawing.width > 160 ? 50 : 20
     return (
         <>
-            {drawing.lines.map((l, i) => <line key={i} x1={(l.from[0] ?? 0) * scale} y1={(l.from[1] ?? 0) * scale} x2={(l.to[0] ?? 0) * scale} y2={(l.to[1] ?? 0) * scale} className={`mark-${l.kind}`} />)}
+            {drawing.lines.map((l, i) => (
+                <line
+                    key={i}
+                    x1={(l.from[0] ?? 0) * scale}
+                    y1={(l.from[1] ?? 0) * scale}
+                    x2={(l.to[0] ?? 0) * scale}
+                    y2={(l.to[1] ?? 0) * scale}
+                    className={`mark-${l.kind}`}
+                />
+            ))}
             <g transform={`translate(0 ${drawing.height * scale + below})`} className="scale-bar">
                 <path d={`M0 0v8M0 4h${bar * scale}M${bar * scale} 0v8`} />
-                <text x={bar * scale + 8} y={9}>{t('{n} mm', { n: bar })}</text>
+                <text x={bar * scale + 8} y={9}>
+                    {t('{n} mm', { n: bar })}
+                </text>
             </g>
         </>
     )

@@ -18,19 +18,39 @@ const MARGIN = 6
 /** A row of stitches on one face of the cloth, from the core's needle points, to scale. */
 export function StitchRow({ points, scale, rowMm, halfMm, shows = 'even', thread = 'top', label }: Props) {
     const at = (p: Point): [number, number] => [MARGIN + (p[0] ?? 0) * scale, MARGIN + (halfMm + (p[1] ?? 0)) * scale]
-    const d = points.map((p, i) => { const [x, y] = at(p); return `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}` }).join('')
+    const d = points
+        .map((p, i) => {
+            const [x, y] = at(p)
+            return `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`
+        })
+        .join('')
     const few = points.length < 400
     return (
         <svg width={rowMm * scale + 2 * MARGIN} height={2 * halfMm * scale + 2 * MARGIN} role="img" aria-label={label} className="stitch-row">
             <rect x={0} y={0} width="100%" height="100%" className="cloth" />
             <path d={d} className={`thread-run ${thread}`} strokeWidth={Math.max(1.2, 0.3 * scale)} />
-            {few && points.map((p, i) => { const [x, y] = at(p); return <circle key={i} cx={x} cy={y} r={Math.max(1, 0.22 * scale)} className="hole" /> })}
-            {few && shows !== 'even' && points.map((p, i) => {
-                const [x, y] = at(p)
-                return shows === 'dots'
-                    ? <circle key={`o${i}`} cx={x} cy={y} r={Math.max(1.6, 0.4 * scale)} className={`thread-spot ${thread === 'top' ? 'bobbin' : 'top'}`} />
-                    : <ellipse key={`o${i}`} cx={x} cy={y + 0.9 * scale} rx={0.4 * scale} ry={0.9 * scale} className={`thread-loop ${thread === 'top' ? 'bobbin' : 'top'}`} />
-            })}
+            {few &&
+                points.map((p, i) => {
+                    const [x, y] = at(p)
+                    return <circle key={i} cx={x} cy={y} r={Math.max(1, 0.22 * scale)} className="hole" />
+                })}
+            {few &&
+                shows !== 'even' &&
+                points.map((p, i) => {
+                    const [x, y] = at(p)
+                    return shows === 'dots' ? (
+                        <circle key={`o${i}`} cx={x} cy={y} r={Math.max(1.6, 0.4 * scale)} className={`thread-spot ${thread === 'top' ? 'bobbin' : 'top'}`} />
+                    ) : (
+                        <ellipse
+                            key={`o${i}`}
+                            cx={x}
+                            cy={y + 0.9 * scale}
+                            rx={0.4 * scale}
+                            ry={0.9 * scale}
+                            className={`thread-loop ${thread === 'top' ? 'bobbin' : 'top'}`}
+                        />
+                    )
+                })}
         </svg>
     )
 }

@@ -9,9 +9,19 @@ export function KeptNotice({ classes }: { classes: string[] }) {
     if (kept === null || !classes.includes(kept.class)) return null
     return (
         <div className="kept" role="status">
-            <span>{kept.waits ? t('Kept on this device. {name}: it is sent when the line is back.', { name: kept.name }) : t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}</span>
-            {!kept.waits && <Link to={`/look/${kept.class}/${kept.student}?replaces=${kept.sample}`} onClick={() => tellKept(null)}>{t('Correct it')}</Link>}
-            <Button variant="subtle" onClick={() => tellKept(null)}>{t('close')}</Button>
+            <span>
+                {kept.waits
+                    ? t('Kept on this device. {name}: it is sent when the line is back.', { name: kept.name })
+                    : t('Kept. {name} sews next: {lesson}', { name: kept.name, lesson: kept.next })}
+            </span>
+            {!kept.waits && (
+                <Link to={`/look/${kept.class}/${kept.student}?replaces=${kept.sample}`} onClick={() => tellKept(null)}>
+                    {t('Correct it')}
+                </Link>
+            )}
+            <Button variant="subtle" onClick={() => tellKept(null)}>
+                {t('close')}
+            </Button>
         </div>
     )
 }

@@ -16,27 +16,55 @@ export function Spool({ me }: { me: View['MeView'] }) {
     return (
         <>
             <UnstyledButton className={asking > 0 ? 'spool asks' : 'spool'} onClick={() => setOpen(true)}>
-                <svg width="22" height="26" viewBox="0 0 22 26" aria-hidden="true"><path d="M2 2h18v4H2zM2 20h18v4H2z" className="spool-ends" /><path d="M5 7h12v12H5zM5 9.5h12M5 12h12M5 14.5h12M5 17h12" className="spool-thread" /></svg>
-                <span role="status">{asking > 0 ? t('{n} ask something', { n: asking }) : waiting.length === 1 ? t('1 waits to be sent') : t('{n} wait to be sent', { n: waiting.length })}</span>
+                <svg width="22" height="26" viewBox="0 0 22 26" aria-hidden="true">
+                    <path d="M2 2h18v4H2zM2 20h18v4H2z" className="spool-ends" />
+                    <path d="M5 7h12v12H5zM5 9.5h12M5 12h12M5 14.5h12M5 17h12" className="spool-thread" />
+                </svg>
+                <span role="status">
+                    {asking > 0
+                        ? t('{n} ask something', { n: asking })
+                        : waiting.length === 1
+                          ? t('1 waits to be sent')
+                          : t('{n} wait to be sent', { n: waiting.length })}
+                </span>
             </UnstyledButton>
             <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('Kept on this device')}>
                 <p>{t('These samples are safe here. They are sent by themselves when the line is back, each once.')}</p>
                 <ul className="spool-list">
                     {waiting.map((w) => (
                         <li key={w.body.id}>
-                            <strong>{w.name}: {w.title}</strong> <small>{clock(w.at, me.timezone)}</small>
-                            {w.asks === null ? <p className="quiet">{t('waits for the line')}</p> : (
+                            <strong>
+                                {w.name}: {w.title}
+                            </strong>{' '}
+                            <small>{clock(w.at, me.timezone)}</small>
+                            {w.asks === null ? (
+                                <p className="quiet">{t('waits for the line')}</p>
+                            ) : (
                                 <>
                                     <p className="trouble">{w.asks.message}</p>
-                                    {w.asks.field === 'known' && <Button variant="default" onClick={() => void keepBoth(w)}>{t('Keep both')}</Button>}
-                                    <Button component={Link} variant="default" to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`} onClick={() => setOpen(false)}>{t('Look at it')}</Button>
-                                    <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>{t('Drop this one')}</Button>
+                                    {w.asks.field === 'known' && (
+                                        <Button variant="default" onClick={() => void keepBoth(w)}>
+                                            {t('Keep both')}
+                                        </Button>
+                                    )}
+                                    <Button
+                                        component={Link}
+                                        variant="default"
+                                        to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`}
+                                        onClick={() => setOpen(false)}>
+                                        {t('Look at it')}
+                                    </Button>
+                                    <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>
+                                        {t('Drop this one')}
+                                    </Button>
                                 </>
                             )}
                         </li>
                     ))}
                 </ul>
-                <Button variant="default" onClick={() => void sendAll()}>{t('Send now')}</Button>
+                <Button variant="default" onClick={() => void sendAll()}>
+                    {t('Send now')}
+                </Button>
             </Drawer>
         </>
     )

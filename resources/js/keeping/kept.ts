@@ -32,8 +32,11 @@ export function tellKept(kept: Kept | null): void {
 }
 
 export function useKept(): Kept | null {
-    return useSyncExternalStore((listener) => {
-        listeners.add(listener)
-        return () => listeners.delete(listener)
-    }, () => current)
+    return useSyncExternalStore(
+        (listener) => {
+            listeners.add(listener)
+            return () => listeners.delete(listener)
+        },
+        () => current,
+    )
 }

@@ -16,7 +16,9 @@ const LONGEST = 1600
 /** Drawn anew and small before it lies anywhere: what the camera wrote into the file, the place above all, stays behind. */
 export async function takePhoto(file: File, row: string | null): Promise<Photo> {
     const unreadable = new Problem(422, 'photo', 'This picture cannot be read. Take it as JPEG, PNG or WebP.', '')
-    const bitmap = await createImageBitmap(file).catch(() => { throw unreadable })
+    const bitmap = await createImageBitmap(file).catch(() => {
+        throw unreadable
+    })
     const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
     const canvas = document.createElement('canvas')
     canvas.width = Math.max(1, Math.round(bitmap.width * scale))
@@ -29,8 +31,12 @@ export async function takePhoto(file: File, row: string | null): Promise<Photo> 
 
 /** Sent again it is still one photo: it has its id from here. */
 export async function sendPhoto(sample: string, photo: Photo): Promise<void> {
-    await ask(api.POST('/api/samples/{sample}/photos', {
-        params: { path: { sample }, query: photo.row === null ? { id: photo.id } : { id: photo.id, row: photo.row } },
-        body: photo.image as never, bodySerializer: (body) => body as unknown as BodyInit, headers: { 'Content-Type': 'application/octet-stream' },
-    }))
+    await ask(
+        api.POST('/api/samples/{sample}/photos', {
+            params: { path: { sample }, query: photo.row === null ? { id: photo.id } : { id: photo.id, row: photo.row } },
+            body: photo.image as never,
+            bodySerializer: (body) => body as unknown as BodyInit,
+            headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+    )
 }

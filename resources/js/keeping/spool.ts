@@ -9,7 +9,10 @@ const AGAIN_MS = 5_000
 
 /** The line or the server is down, or the sign-in is gone: it waits. Anything else is an answer. */
 function waits(problem: unknown): boolean {
-    return problem instanceof Problem && (problem.status === 0 || problem.status === 401 || problem.status === 419 || problem.status === 429 || problem.status >= 500)
+    return (
+        problem instanceof Problem &&
+        (problem.status === 0 || problem.status === 401 || problem.status === 419 || problem.status === 429 || problem.status >= 500)
+    )
 }
 
 const post = (body: View['SampleBody']) => ask(api.POST('/api/samples', { body }))

@@ -18,7 +18,10 @@ export function stepSixteenths(typed: string, up: number, mayBeNegative: boolean
     const sixteenths = Math.max(mayBeNegative ? -9999 : 0, Math.round(inches * 16) * (minus === undefined ? 1 : -1) + up)
     const [n, rest] = [Math.floor(Math.abs(sixteenths) / 16), Math.abs(sixteenths) % 16]
     let [part, parts] = [rest, 16]
-    while (part > 0 && part % 2 === 0) { part /= 2; parts /= 2 }
+    while (part > 0 && part % 2 === 0) {
+        part /= 2
+        parts /= 2
+    }
     return `${sixteenths < 0 ? '-' : ''}${n > 0 || rest === 0 ? n : ''}${n > 0 && rest > 0 ? ' ' : ''}${rest > 0 ? `${part}/${parts}` : ''}`
 }
 

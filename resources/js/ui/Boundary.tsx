@@ -25,7 +25,10 @@ export class Boundary extends Component<Props, { broken: boolean }> {
         return (
             <div className="empty" role="alert">
                 <p>{t('This page broke. What you typed is kept on this device, and everything else goes on.')}</p>
-                <Button onClick={() => this.setState({ broken: false })}>{t('Try it again')}</Button> <Button variant="subtle" component="a" href="/">{t('Go to Today')}</Button>
+                <Button onClick={() => this.setState({ broken: false })}>{t('Try it again')}</Button>{' '}
+                <Button variant="subtle" component="a" href="/">
+                    {t('Go to Today')}
+                </Button>
             </div>
         )
     }

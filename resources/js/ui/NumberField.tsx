@@ -21,10 +21,31 @@ export function NumberField({ label, value, min, max, step, onChange, unit = 'mm
     return (
         <div className="number-field">
             <StepField
-                keys figures="tool" name={label} label={<>{label}{unit !== '' && <small> {unit}</small>}</>} maxLength={12} value={value}
-                onChange={(e) => onChange(e.currentTarget.value)} onStep={(up) => move(up * step)}
+                keys
+                figures="tool"
+                name={label}
+                label={
+                    <>
+                        {label}
+                        {unit !== '' && <small> {unit}</small>}
+                    </>
+                }
+                maxLength={12}
+                value={value}
+                onChange={(e) => onChange(e.currentTarget.value)}
+                onStep={(up) => move(up * step)}
             />
-            {slider && <Slider thumbLabel={t('{label}, slide', { label })} label={null} min={min} max={max} step={step} value={Math.min(max, Math.max(min, number ?? min))} onChange={(v) => onChange(String(Math.round(v * 1000) / 1000))} />}
+            {slider && (
+                <Slider
+                    thumbLabel={t('{label}, slide', { label })}
+                    label={null}
+                    min={min}
+                    max={max}
+                    step={step}
+                    value={Math.min(max, Math.max(min, number ?? min))}
+                    onChange={(v) => onChange(String(Math.round(v * 1000) / 1000))}
+                />
+            )}
         </div>
     )
 }

@@ -14,11 +14,21 @@ interface Props {
 export function SchoolSelect({ label, setting, lesson, onChoose }: Props) {
     const own = setting.schools.map((o) => o.id)
     // A value that is no school's own can be gone back to as well.
-    const usual = setting.school === null ? [{ value: '', label: setting.value }] : lesson.way.schools.some((s) => own.includes(s)) && !setting.schools.some((o) => o.usual) ? [{ value: '', label: t('as the lesson has it') }] : []
+    const usual =
+        setting.school === null
+            ? [{ value: '', label: setting.value }]
+            : lesson.way.schools.some((s) => own.includes(s)) && !setting.schools.some((o) => o.usual)
+              ? [{ value: '', label: t('as the lesson has it') }]
+              : []
     return (
         <NativeSelect
-            className="school-select" label={label} value={setting.school ?? ''} data={[...usual, ...setting.schools.map((o) => ({ value: o.id, label: `${o.school}: ${o.value}` }))]}
-            onChange={(e) => onChoose([...lesson.way.schools.filter((s) => !own.includes(s)), ...(e.currentTarget.value === '' ? [] : [e.currentTarget.value])])}
+            className="school-select"
+            label={label}
+            value={setting.school ?? ''}
+            data={[...usual, ...setting.schools.map((o) => ({ value: o.id, label: `${o.school}: ${o.value}` }))]}
+            onChange={(e) =>
+                onChoose([...lesson.way.schools.filter((s) => !own.includes(s)), ...(e.currentTarget.value === '' ? [] : [e.currentTarget.value])])
+            }
         />
     )
 }

@@ -22,12 +22,30 @@ export function StepField({ name, onStep, keys = false, figures = 'plain', onKey
         event.preventDefault()
         onStep((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1))
     }
-    const key = (up: number, sign: string, label: string) => <UnstyledButton tabIndex={-1} className={look.key ?? ''} aria-label={label} onClick={() => onStep(up)}>{sign}</UnstyledButton>
+    const key = (up: number, sign: string, label: string) => (
+        <UnstyledButton tabIndex={-1} className={look.key ?? ''} aria-label={label} onClick={() => onStep(up)}>
+            {sign}
+        </UnstyledButton>
+    )
     return (
         <TextInput
-            inputMode="decimal" autoComplete="off" onKeyDown={onKey} {...rest}
+            inputMode="decimal"
+            autoComplete="off"
+            onKeyDown={onKey}
+            {...rest}
             classNames={{ input: `num ${look[figures] ?? ''}`, section: look.keys ?? '' }}
-            {...(keys ? { rightSectionWidth: 89, rightSectionPointerEvents: 'all' as const, rightSection: <>{key(-1, '−', t('{label} less', { label: name }))}{key(1, '+', t('{label} more', { label: name }))}</> } : {})}
+            {...(keys
+                ? {
+                      rightSectionWidth: 89,
+                      rightSectionPointerEvents: 'all' as const,
+                      rightSection: (
+                          <>
+                              {key(-1, '−', t('{label} less', { label: name }))}
+                              {key(1, '+', t('{label} more', { label: name }))}
+                          </>
+                      ),
+                  }
+                : {})}
         />
     )
 }

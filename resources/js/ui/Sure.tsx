@@ -24,8 +24,12 @@ export function Sure({ title, act, opened, error, pending, disabled = false, chi
                 {children}
                 <Trouble error={error} />
                 <Group>
-                    <Button loading={pending} disabled={disabled} onClick={onAct}>{act}</Button>
-                    <Button variant="default" onClick={onClose} data-autofocus>{t('Leave it as it is')}</Button>
+                    <Button loading={pending} disabled={disabled} onClick={onAct}>
+                        {act}
+                    </Button>
+                    <Button variant="default" onClick={onClose} data-autofocus>
+                        {t('Leave it as it is')}
+                    </Button>
                 </Group>
             </div>
         </Modal>

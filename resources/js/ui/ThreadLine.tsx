@@ -2,14 +2,10 @@ import { t } from '../app/text'
 
 export type Level = 'not-tried' | 'begun' | 'coming' | 'sure' | 'refresh-due'
 
-export const LEVEL_WORDS: Record<Level, string> = {
-    'not-tried': 'not tried', begun: 'begun', coming: 'coming', sure: 'sure', 'refresh-due': 'refresh due',
-}
+export const LEVEL_WORDS: Record<Level, string> = { 'not-tried': 'not tried', begun: 'begun', coming: 'coming', sure: 'sure', 'refresh-due': 'refresh due' }
 
 /** Stitch and gap in px: the surer, the closer. */
-const STITCHES: Record<Exclude<Level, 'not-tried'>, [number, number]> = {
-    begun: [14, 9], coming: [8, 4.5], sure: [4, 1.8], 'refresh-due': [4, 1.8],
-}
+const STITCHES: Record<Exclude<Level, 'not-tried'>, [number, number]> = { begun: [14, 9], coming: [8, 4.5], sure: [4, 1.8], 'refresh-due': [4, 1.8] }
 
 /** The one status sign: a sewn line that gets closer and is secured at its ends as a skill becomes sure. */
 export function ThreadLine({ level, width = 84, label }: { level: Level; width?: number; label?: string }) {
@@ -30,7 +26,12 @@ export function ThreadLine({ level, width = 84, label }: { level: Level; width?:
         }
     }
     return (
-        <svg width={width} height={14} viewBox={`0 0 ${width} 14`} {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label ?? t(LEVEL_WORDS[level]) })} className="thread-line">
+        <svg
+            width={width}
+            height={14}
+            viewBox={`0 0 ${width} 14`}
+            {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label ?? t(LEVEL_WORDS[level]) })}
+            className="thread-line">
             {marks}
         </svg>
     )

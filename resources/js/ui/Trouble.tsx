@@ -7,7 +7,8 @@ export function Trouble({ error, place = false }: { error: unknown; place?: bool
     const problem = error instanceof Problem ? error : null
     return (
         <div className="trouble" role="alert">
-            {place && problem !== null && problem.status === 422 && <code>{problem.field}</code>} <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
+            {place && problem !== null && problem.status === 422 && <code>{problem.field}</code>}{' '}
+            <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
             {problem !== null && problem.kept !== '' && <span> {problem.kept}</span>}
         </div>
     )
@@ -15,5 +16,9 @@ export function Trouble({ error, place = false }: { error: unknown; place?: bool
 
 /** Shown while something is on its way for longer than a moment. */
 export function Waiting({ what }: { what: string }) {
-    return <p className="waiting" role="status">{t('{what} …', { what })}</p>
+    return (
+        <p className="waiting" role="status">
+            {t('{what} …', { what })}
+        </p>
+    )
 }

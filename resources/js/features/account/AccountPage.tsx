@@ -13,7 +13,9 @@ export default function AccountPage() {
     if (me.data === undefined) return <Waiting what={t('Opening')} />
     return (
         <div className="settings-page">
-            <h1>{t('You')} <small>{me.data.email}</small></h1>
+            <h1>
+                {t('You')} <small>{me.data.email}</small>
+            </h1>
             <Profile key={me.data.name} me={me.data} />
             <Password />
             <Devices zone={me.data.timezone} />
@@ -26,16 +28,40 @@ function Profile({ me }: { me: View['MeView'] }) {
     const set = useChange((body: View['MeBody']) => ask(api.PATCH('/api/me', { body })))
     return (
         <section>
-            <TextInput label={t('Your name')} value={name} maxLength={80} onChange={(e) => setName(e.currentTarget.value)} onBlur={() => name.trim() !== '' && name !== me.name && set.mutate({ name })} />
+            <TextInput
+                label={t('Your name')}
+                value={name}
+                maxLength={80}
+                onChange={(e) => setName(e.currentTarget.value)}
+                onBlur={() => name.trim() !== '' && name !== me.name && set.mutate({ name })}
+            />
             <div className="settings-row">
                 <span id="unit">{t('Lengths in')}</span>
-                <SegmentedControl aria-labelledby="unit" value={me.unit} onChange={(unit) => set.mutate({ unit })} data={[{ value: 'mm', label: t('millimetres') }, { value: 'in', label: t('inches') }]} />
+                <SegmentedControl
+                    aria-labelledby="unit"
+                    value={me.unit}
+                    onChange={(unit) => set.mutate({ unit })}
+                    data={[
+                        { value: 'mm', label: t('millimetres') },
+                        { value: 'in', label: t('inches') },
+                    ]}
+                />
             </div>
             <div className="settings-row">
                 <span id="hand">{t('Sheets for the')}</span>
-                <SegmentedControl aria-labelledby="hand" value={me.hand} onChange={(hand) => set.mutate({ hand })} data={[{ value: 'right', label: t('right hand') }, { value: 'left', label: t('left hand') }]} />
+                <SegmentedControl
+                    aria-labelledby="hand"
+                    value={me.hand}
+                    onChange={(hand) => set.mutate({ hand })}
+                    data={[
+                        { value: 'right', label: t('right hand') },
+                        { value: 'left', label: t('left hand') },
+                    ]}
+                />
             </div>
-            <p className="quiet" role="status">{set.isPending ? t('saving …') : set.isSuccess ? t('saved') : ''}</p>
+            <p className="quiet" role="status">
+                {set.isPending ? t('saving …') : set.isSuccess ? t('saved') : ''}
+            </p>
             <Trouble error={set.error} />
         </section>
     )
@@ -52,11 +78,32 @@ function Password() {
     return (
         <section>
             <h2>{t('Password')}</h2>
-            <form onSubmit={(e) => { e.preventDefault(); change.mutate(undefined) }}>
-                <PasswordInput label={t('Present password')} autoComplete="current-password" value={current} error={change.error?.field === 'current' ? change.error.message : null} onChange={(e) => setCurrent(e.currentTarget.value)} />
-                <PasswordInput label={t('New password')} description={t('10 characters or more; three words are good')} autoComplete="new-password" value={password} error={change.error?.all.password} onChange={(e) => setPassword(e.currentTarget.value)} />
-                <Button type="submit" variant="default" disabled={current === '' || password === ''} loading={change.isPending}>{t('Change it')}</Button>
-                <p className="quiet" role="status">{change.isSuccess ? t('Changed. Everywhere else you are signed out.') : ''}</p>
+            <form
+                onSubmit={(e) => {
+                    e.preventDefault()
+                    change.mutate(undefined)
+                }}>
+                <PasswordInput
+                    label={t('Present password')}
+                    autoComplete="current-password"
+                    value={current}
+                    error={change.error?.field === 'current' ? change.error.message : null}
+                    onChange={(e) => setCurrent(e.currentTarget.value)}
+                />
+                <PasswordInput
+                    label={t('New password')}
+                    description={t('10 characters or more; three words are good')}
+                    autoComplete="new-password"
+                    value={password}
+                    error={change.error?.all.password}
+                    onChange={(e) => setPassword(e.currentTarget.value)}
+                />
+                <Button type="submit" variant="default" disabled={current === '' || password === ''} loading={change.isPending}>
+                    {t('Change it')}
+                </Button>
+                <p className="quiet" role="status">
+                    {change.isSuccess ? t('Changed. Everywhere else you are signed out.') : ''}
+                </p>
                 {change.error !== null && change.error.status !== 422 && <Trouble error={change.error} />}
             </form>
         </section>
@@ -70,9 +117,17 @@ function Devices({ zone }: { zone: string }) {
         <section>
             <h2>{t('Where you are signed in')}</h2>
             <ul className="plain">
-                {(read.data ?? []).map((d) => <li key={d.id}><b>{d.what === '' ? t('a browser') : d.what}</b>{d.here && <> · {t('this one')}</>} <small>{t('last used {when}', { when: `${day(d.last_at, zone)}, ${clock(d.last_at, zone)}` })}</small></li>)}
+                {(read.data ?? []).map((d) => (
+                    <li key={d.id}>
+                        <b>{d.what === '' ? t('a browser') : d.what}</b>
+                        {d.here && <> · {t('this one')}</>}{' '}
+                        <small>{t('last used {when}', { when: `${day(d.last_at, zone)}, ${clock(d.last_at, zone)}` })}</small>
+                    </li>
+                ))}
             </ul>
-            <Button variant="default" loading={end.isPending} onClick={() => end.mutate(undefined)}>{t('Sign out everywhere else')}</Button>
+            <Button variant="default" loading={end.isPending} onClick={() => end.mutate(undefined)}>
+                {t('Sign out everywhere else')}
+            </Button>
             <Trouble error={read.error ?? end.error} />
         </section>
     )

@@ -21,19 +21,32 @@ export default function ClassPage() {
     const [open, setOpen] = useState<{ student: string; skill: string } | null>(null)
     if (read.data === undefined) return read.error === null ? <Waiting what={t('Laying out the threads')} /> : <Trouble error={read.error} />
     const { skills, students } = read.data
-    const columns = sorted(skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => whole || skill.taught), by)
+    const columns = sorted(
+        skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => whole || skill.taught),
+        by,
+    )
     const wanted = search.get('student')
     return (
         <div className="class">
             <div className="class-head">
                 <h1>{read.data.class.title}</h1>
                 <ul className="legend" aria-label={t('What the thread lines say')}>
-                    {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => <li key={level}><ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}</li>)}
+                    {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => (
+                        <li key={level}>
+                            <ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}
+                        </li>
+                    ))}
                 </ul>
                 <span className="state-keys" role="group" aria-label={t('Order of the skills')}>
-                    {(Object.keys(ORDERS) as By[]).map((o) => <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>{t(ORDERS[o])}</UnstyledButton>)}
+                    {(Object.keys(ORDERS) as By[]).map((o) => (
+                        <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>
+                            {t(ORDERS[o])}
+                        </UnstyledButton>
+                    ))}
                 </span>
-                <Button variant="default" onClick={() => setWhole(!whole)}>{whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}</Button>
+                <Button variant="default" onClick={() => setWhole(!whole)}>
+                    {whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}
+                </Button>
                 <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
             <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
@@ -41,18 +54,28 @@ export default function ClassPage() {
                     <thead>
                         <tr>
                             <th scope="col">{t('student, and what is next')}</th>
-                            {columns.map(({ skill }) => <th key={skill.id} scope="col" title={skill.shows}><span>{skill.title}</span>{by !== 'strand' && <small>{by === 'gap' ? t('{n} open', { n: skill.open }) : t('{n} ready', { n: skill.ready })}</small>}</th>)}
+                            {columns.map(({ skill }) => (
+                                <th key={skill.id} scope="col" title={skill.shows}>
+                                    <span>{skill.title}</span>
+                                    {by !== 'strand' && <small>{by === 'gap' ? t('{n} open', { n: skill.open }) : t('{n} ready', { n: skill.ready })}</small>}
+                                </th>
+                            ))}
                         </tr>
                     </thead>
                     <tbody>
                         {students.map((s) => (
                             <tr key={s.student} className={s.student === wanted ? 'wanted' : ''}>
-                                <th scope="row"><span className="seat small">{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link><small>{s.next_title === '' ? t('the course is done') : s.next_title}</small></th>
+                                <th scope="row">
+                                    <span className="seat small">{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>
+                                    <small>{s.next_title === '' ? t('the course is done') : s.next_title}</small>
+                                </th>
                                 {columns.map(({ skill, at }) => {
                                     const level = s.levels[at] ?? 'not-tried'
                                     return (
                                         <td key={skill.id}>
-                                            <UnstyledButton onClick={() => setOpen({ student: s.student, skill: skill.id })} aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
+                                            <UnstyledButton
+                                                onClick={() => setOpen({ student: s.student, skill: skill.id })}
+                                                aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
                                                 <ThreadLine level={level} width={46} label="" />
                                             </UnstyledButton>
                                         </td>
@@ -64,7 +87,9 @@ export default function ClassPage() {
                 </table>
             </div>
             <Gaps gaps={read.data.gaps} pairs={read.data.pairs} />
-            <p><Link to={`/class/${id}/soundness`}>{t('How far can the verdicts be trusted?')}</Link></p>
+            <p>
+                <Link to={`/class/${id}/soundness`}>{t('How far can the verdicts be trusted?')}</Link>
+            </p>
             <AddStudents id={id} empty={students.length === 0} />
             <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('What it rests on')}>
                 {open !== null && <Evidence id={id} student={open.student} skill={open.skill} />}
@@ -93,14 +118,25 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
                 <section>
                     <h2>{t('What the class is missing')}</h2>
                     <ul className="plain">
-                        {gaps.slice(0, 5).map((g) => <li key={g.skill}><b>{g.title}</b>: {t('open for {n} of {of}', { n: g.open.length, of: g.tried })} ({g.open.join(', ')}){g.again && <strong> · {t('show it to all again')}</strong>}</li>)}
+                        {gaps.slice(0, 5).map((g) => (
+                            <li key={g.skill}>
+                                <b>{g.title}</b>: {t('open for {n} of {of}', { n: g.open.length, of: g.tried })} ({g.open.join(', ')})
+                                {g.again && <strong> · {t('show it to all again')}</strong>}
+                            </li>
+                        ))}
                     </ul>
                 </section>
             )}
             {pairs.length > 0 && (
                 <section>
                     <h2>{t('Who next to whom')}</h2>
-                    <ul className="plain">{pairs.map((p) => <li key={p.learner}><b>{p.learner}</b> {t('beside')} <b>{p.helper}</b>: {p.skill}</li>)}</ul>
+                    <ul className="plain">
+                        {pairs.map((p) => (
+                            <li key={p.learner}>
+                                <b>{p.learner}</b> {t('beside')} <b>{p.helper}</b>: {p.skill}
+                            </li>
+                        ))}
+                    </ul>
                 </section>
             )}
         </div>
@@ -110,7 +146,17 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
 function AddStudents({ id, empty }: { id: string; empty: boolean }) {
     const [name, setName] = useState('')
     const add = useChange(async () => {
-        await ask(api.POST('/api/classes/{class}/students', { params: { path: { class: id } }, body: { students: name.split(/[,;]+/).map((n) => n.trim()).filter((n) => n !== '') } }))
+        await ask(
+            api.POST('/api/classes/{class}/students', {
+                params: { path: { class: id } },
+                body: {
+                    students: name
+                        .split(/[,;]+/)
+                        .map((n) => n.trim())
+                        .filter((n) => n !== ''),
+                },
+            }),
+        )
         setName('')
     })
     const submit = (event: SubmitEvent) => {
@@ -119,8 +165,15 @@ function AddStudents({ id, empty }: { id: string; empty: boolean }) {
     }
     return (
         <form className="add-students" onSubmit={submit}>
-            <TextInput label={empty ? t('Who comes? Names, with commas between') : t('Add students')} value={name} maxLength={400} onChange={(e) => setName(e.currentTarget.value)} />
-            <Button type="submit" variant="default" disabled={add.isPending || name.trim() === ''}>{t('Add')}</Button>
+            <TextInput
+                label={empty ? t('Who comes? Names, with commas between') : t('Add students')}
+                value={name}
+                maxLength={400}
+                onChange={(e) => setName(e.currentTarget.value)}
+            />
+            <Button type="submit" variant="default" disabled={add.isPending || name.trim() === ''}>
+                {t('Add')}
+            </Button>
             <Trouble error={add.error} />
             <Returning id={id} />
         </form>

@@ -19,7 +19,9 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
     const e = read.data
     return (
         <div className="evidence">
-            <h2>{e.student}: {e.skill.title}</h2>
+            <h2>
+                {e.student}: {e.skill.title}
+            </h2>
             <p>{e.skill.shows}</p>
             <p className="evidence-level">
                 <ThreadLine level={e.level} width={120} />
@@ -30,7 +32,9 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
             {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
             {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
             <ol>
-                {e.showings.map((s) => <Showing key={s.sample} s={s} zone={zone} onOpen={setSample} />)}
+                {e.showings.map((s) => (
+                    <Showing key={s.sample} s={s} zone={zone} onOpen={setSample} />
+                ))}
             </ol>
             <SamplePanel sample={sample} onClose={() => setSample(null)} />
         </div>
@@ -40,11 +44,33 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
 function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; onOpen: (sample: string) => void }) {
     return (
         <li>
-            <div className="showing-head"><Button variant="subtle" onClick={() => onOpen(s.sample)}>{s.title}</Button><span>{day(s.kept_at, zone)}, {clock(s.kept_at, zone)} · {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}</span></div>
-            {s.checks.map((c) => <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />)}
-            {s.faults.map((f) => <p key={f} className="verdict not-yet">{t('Seen: {fault}', { fault: f })}</p>)}
-            {s.photos.length > 0 && <div className="row-tools"><KeptPhotos photos={s.photos} /></div>}
-            {s.settings.length > 0 && <p className="quiet">{t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}</p>}
+            <div className="showing-head">
+                <Button variant="subtle" onClick={() => onOpen(s.sample)}>
+                    {s.title}
+                </Button>
+                <span>
+                    {day(s.kept_at, zone)}, {clock(s.kept_at, zone)} ·{' '}
+                    {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}
+                </span>
+            </div>
+            {s.checks.map((c) => (
+                <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />
+            ))}
+            {s.faults.map((f) => (
+                <p key={f} className="verdict not-yet">
+                    {t('Seen: {fault}', { fault: f })}
+                </p>
+            ))}
+            {s.photos.length > 0 && (
+                <div className="row-tools">
+                    <KeptPhotos photos={s.photos} />
+                </div>
+            )}
+            {s.settings.length > 0 && (
+                <p className="quiet">
+                    {t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}
+                </p>
+            )}
         </li>
     )
 }

@@ -20,8 +20,15 @@ export function Returning({ id }: { id: string }) {
     return (
         <>
             <Autocomplete
-                label={t('Or somebody who was here before; the history comes along')} value={typed} onChange={setTyped} data={[...new Set((known.data ?? []).map(label))]} filter={({ options }) => options}
-                onOptionSubmit={(chosen) => { const found = known.data?.find((k) => label(k) === chosen); if (found !== undefined) back.mutate(found.id) }}
+                label={t('Or somebody who was here before; the history comes along')}
+                value={typed}
+                onChange={setTyped}
+                data={[...new Set((known.data ?? []).map(label))]}
+                filter={({ options }) => options}
+                onOptionSubmit={(chosen) => {
+                    const found = known.data?.find((k) => label(k) === chosen)
+                    if (found !== undefined) back.mutate(found.id)
+                }}
             />
             <Trouble error={back.error} />
         </>

@@ -26,21 +26,36 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
     const list = advice ?? asked.data
     return (
         <Modal opened onClose={onClose} title={t('What does {name} sew next?', { name })} size="lg">
-            <TextInput label={t('Why (if you like)')} className="because" value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} placeholder={t('wants to hem a skirt on Sunday')} />
+            <TextInput
+                label={t('Why (if you like)')}
+                className="because"
+                value={because}
+                maxLength={200}
+                onChange={(e) => setBecause(e.currentTarget.value)}
+                placeholder={t('wants to hem a skirt on Sunday')}
+            />
             <Trouble error={choose.error ?? asked.error} />
-            {list === undefined ? <Waiting what={t('Looking')} /> : (
+            {list === undefined ? (
+                <Waiting what={t('Looking')} />
+            ) : (
                 <ul className="choices">
                     {list.candidates.map((c, i) => (
                         <li key={`${c.lesson}${c.drill ?? ''}`}>
-                            <UnstyledButton disabled={c.cannot !== null && because.trim() === ''}
+                            <UnstyledButton
+                                disabled={c.cannot !== null && because.trim() === ''}
                                 onClick={() => {
                                     const choice = { lesson: c.lesson, drill: c.drill, because }
                                     if (onChoose === undefined) choose.mutate(choice)
                                     else onChoose(choice, c.title)
-                                }}
-                            >
+                                }}>
                                 <strong>{c.title}</strong>
-                                <span>{t('{n} min', { n: Math.round(c.minutes) })}{i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}{c.cannot !== null && <em className="cannot">{t('Cannot be sewn in this room: {why} Say why first.', { why: c.cannot })}</em>}</span>
+                                <span>
+                                    {t('{n} min', { n: Math.round(c.minutes) })}
+                                    {i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}
+                                    {c.cannot !== null && (
+                                        <em className="cannot">{t('Cannot be sewn in this room: {why} Say why first.', { why: c.cannot })}</em>
+                                    )}
+                                </span>
                             </UnstyledButton>
                         </li>
                     ))}

@@ -8,10 +8,10 @@ import { t } from '../../app/text'
 import { BesideRows } from '../../drawing/BesideRows'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
-import { Trouble } from '../../ui/Trouble'
-import { MOST_PHOTOS } from '../../keeping/photos'
 import type { Kept } from '../../keeping/kept'
+import { MOST_PHOTOS } from '../../keeping/photos'
 import { keepSample } from '../../keeping/spool'
+import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
@@ -54,12 +54,24 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
     }, [height])
     const judged = sample.touched ? sample.judged.data : undefined
     const keep = useChange(async (sure: boolean) => {
-        const kept = await keepSample({ body: sample.toKeep(choice?.body ?? null, look.number - 1, sure), name: look.name, title: lesson.title, photos: sample.draft.photos ?? [] })
+        const kept = await keepSample({
+            body: sample.toKeep(choice?.body ?? null, look.number - 1, sure),
+            name: look.name,
+            title: lesson.title,
+            photos: sample.draft.photos ?? [],
+        })
         sample.forget()
-        onKept({
-            sample: sample.draft.id, class: id, student: look.student, name: look.name, waits: kept === null,
-            next: kept?.next_title ?? choice?.title ?? judged?.advice.title ?? '',
-        }, look.next_student?.id ?? null)
+        onKept(
+            {
+                sample: sample.draft.id,
+                class: id,
+                student: look.student,
+                name: look.name,
+                waits: kept === null,
+                next: kept?.next_title ?? choice?.title ?? judged?.advice.title ?? '',
+            },
+            look.next_student?.id ?? null,
+        )
     })
     const wrong = sample.judged.error instanceof Problem && sample.judged.error.status > 0 && sample.judged.error.status < 500 ? sample.judged.error : null
     const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
@@ -88,14 +100,43 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
     return (
         <form className="look-at" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
             <section className="look-left">
-                <h1>{look.name} <small>{lesson.title}{look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('sample {n}', { n: look.number }) : t('correction')} · {t('seat {n}', { n: look.seat })}</small></h1>
-                {lesson.drawing === null
-                    ? <Points lesson={lesson} />
-                    : <SamplerDrawing drawing={lesson.drawing} measured={judged?.measured ?? []} active={eye} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />}
+                <h1>
+                    {look.name}{' '}
+                    <small>
+                        {lesson.title}
+                        {look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('sample {n}', { n: look.number }) : t('correction')} ·{' '}
+                        {t('seat {n}', { n: look.seat })}
+                    </small>
+                </h1>
+                {lesson.drawing === null ? (
+                    <Points lesson={lesson} />
+                ) : (
+                    <SamplerDrawing
+                        drawing={lesson.drawing}
+                        measured={judged?.measured ?? []}
+                        active={eye}
+                        title={t('{lesson}, drawn to scale', { lesson: lesson.title })}
+                    />
+                )}
                 <Beside lesson={lesson} judged={judged} row={eye?.key.split('.')[0] ?? null} />
-                {lesson.drawing !== null && <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>}
-                {look.drill !== null && <div className="drill-in-hand">{look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}<span>{look.drill.text}</span></div>}
-                {look.cannot === null && look.dials.length > 0 && <p className="look-dials"><strong>{look.machines.find((m) => m.id === look.machine)?.name}</strong> {look.dials.join(' · ')}</p>}
+                {lesson.drawing !== null && (
+                    <div className="caution">
+                        {lesson.cautions.map((c) => (
+                            <p key={c}>{c}</p>
+                        ))}
+                    </div>
+                )}
+                {look.drill !== null && (
+                    <div className="drill-in-hand">
+                        {look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}
+                        <span>{look.drill.text}</span>
+                    </div>
+                )}
+                {look.cannot === null && look.dials.length > 0 && (
+                    <p className="look-dials">
+                        <strong>{look.machines.find((m) => m.id === look.machine)?.name}</strong> {look.dials.join(' · ')}
+                    </p>
+                )}
                 {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
                 <KeptAnswers lesson={lesson.id} student={look.student} />
                 <p className="earlier">
@@ -105,71 +146,124 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
             </section>
             <section className="look-right">
                 <div className="look-fields" ref={fields}>
-                    {lesson.rows.filter((row) => row.fields.length > 0).map((row) => (
-                        <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
-                            {lesson.rows.length > 1 && <h2>{row.title}</h2>}
-                            <div className="fields">
-                                {row.fields.map((field) => (
-                                    <div key={field.key} className={`cell ${field.kind}`} data-wide={field.size > 2}>
-                                        <ReadingField
-                                            field={field} unit={unit} values={sample.draft.readings[field.key] ?? []}
-                                            problem={where?.[1] === field.key ? (wrong?.message ?? null) : null}
-                                            problemAt={where?.[2] === undefined ? null : Number(where[2])}
-                                            onChange={(i, v) => sample.setReading(field.key, i, field.size, v)}
-                                            onEye={(i) => setEye({ key: field.key, index: i })}
-                                        />
-                                        {row.checks.filter((c) => c.reading === field.key).map((rule) => (
-                                            <VerdictLine
-                                                key={rule.key} rule={rule} check={results.get(rule.key)} compared={judged?.compared.find((c) => c.key === rule.key)} named={field.kind !== 'yes-no'}
-                                                own={sample.draft.overruled?.[rule.key]} onOwn={(own) => sample.overrule(rule.key, own)}
+                    {lesson.rows
+                        .filter((row) => row.fields.length > 0)
+                        .map((row) => (
+                            <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
+                                {lesson.rows.length > 1 && <h2>{row.title}</h2>}
+                                <div className="fields">
+                                    {row.fields.map((field) => (
+                                        <div key={field.key} className={`cell ${field.kind}`} data-wide={field.size > 2}>
+                                            <ReadingField
+                                                field={field}
+                                                unit={unit}
+                                                values={sample.draft.readings[field.key] ?? []}
+                                                problem={where?.[1] === field.key ? (wrong?.message ?? null) : null}
+                                                problemAt={where?.[2] === undefined ? null : Number(where[2])}
+                                                onChange={(i, v) => sample.setReading(field.key, i, field.size, v)}
+                                                onEye={(i) => setEye({ key: field.key, index: i })}
                                             />
-                                        ))}
-                                    </div>
-                                ))}
+                                            {row.checks
+                                                .filter((c) => c.reading === field.key)
+                                                .map((rule) => (
+                                                    <VerdictLine
+                                                        key={rule.key}
+                                                        rule={rule}
+                                                        check={results.get(rule.key)}
+                                                        compared={judged?.compared.find((c) => c.key === rule.key)}
+                                                        named={field.kind !== 'yes-no'}
+                                                        own={sample.draft.overruled?.[rule.key]}
+                                                        onOwn={(own) => sample.overrule(rule.key, own)}
+                                                    />
+                                                ))}
+                                        </div>
+                                    ))}
+                                </div>
+                                <div className="row-tools">
+                                    <RowPhotos
+                                        row={row}
+                                        taken={taken.filter((p) => p.row === row.id)}
+                                        kept={photos.filter((p) => p.row === row.id)}
+                                        full={taken.length >= MOST_PHOTOS}
+                                        onTake={(p) => sample.addPhoto(p)}
+                                        onDrop={(p) => sample.dropPhoto(p)}
+                                    />
+                                    {row.from_picture && (
+                                        <Anchor
+                                            component={Link}
+                                            to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>
+                                            {t('Measure on a picture')}
+                                        </Anchor>
+                                    )}
+                                </div>
                             </div>
-                            <div className="row-tools">
-                                <RowPhotos
-                                    row={row} taken={taken.filter((p) => p.row === row.id)} kept={photos.filter((p) => p.row === row.id)} full={taken.length >= MOST_PHOTOS}
-                                    onTake={(p) => sample.addPhoto(p)} onDrop={(p) => sample.dropPhoto(p)}
-                                />
-                                {row.from_picture && <Anchor component={Link} to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>{t('Measure on a picture')}</Anchor>}
-                            </div>
-                        </div>
-                    ))}
+                        ))}
                     {lesson.faults.length > 0 && (
                         <fieldset className="faults" tabIndex={0} data-reading>
                             <legend>{t('Seen on it (Alt and the number ticks)')}</legend>
                             {lesson.faults.map((fault, i) => (
                                 <Checkbox.Card
                                     className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}
-                                    key={fault.id} checked={sample.draft.faults.includes(fault.id)} onChange={() => sample.toggleFault(fault.id)}
-                                >
-                                    <span className="box" aria-hidden="true">{i + 1}</span> {fault.seen}
+                                    key={fault.id}
+                                    checked={sample.draft.faults.includes(fault.id)}
+                                    onChange={() => sample.toggleFault(fault.id)}>
+                                    <span className="box" aria-hidden="true">
+                                        {i + 1}
+                                    </span>{' '}
+                                    {fault.seen}
                                 </Checkbox.Card>
                             ))}
-                            {sample.draft.faults.length > 0 && <Link className="find-cause" to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>{t('Find the cause')}</Link>}
+                            {sample.draft.faults.length > 0 && (
+                                <Link
+                                    className="find-cause"
+                                    to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
+                                    {t('Find the cause')}
+                                </Link>
+                            )}
                         </fieldset>
                     )}
-                    <Settings look={look} values={sample.draft.settings} onChange={(name, value) => sample.setSetting(name, value)} onSewn={replaces === null ? onSewn : null} />
+                    <Settings
+                        look={look}
+                        values={sample.draft.settings}
+                        onChange={(name, value) => sample.setSetting(name, value)}
+                        onSewn={replaces === null ? onSewn : null}
+                    />
                 </div>
                 <div className="look-foot">
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
-                    {down && <p className="quiet" role="status">{t('The line is down. Keep it all the same: it waits on this device and is judged when it is sent.')}</p>}
+                    {down && (
+                        <p className="quiet" role="status">
+                            {t('The line is down. Keep it all the same: it waits on this device and is judged when it is sent.')}
+                        </p>
+                    )}
                     <Trouble error={keep.error ?? (wrong !== null && where === null ? wrong : null)} />
-                    {keep.error?.field === 'known' && <Button variant="default" onClick={() => keep.mutate(true)}>{t('Keep both')}</Button>}
+                    {keep.error?.field === 'known' && (
+                        <Button variant="default" onClick={() => keep.mutate(true)}>
+                            {t('Keep both')}
+                        </Button>
+                    )}
                     <div className="acts">
                         <Button size="lg" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
                             {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
                         </Button>
-                        <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>{t('Choose another lesson')}</Button>
+                        <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>
+                            {t('Choose another lesson')}
+                        </Button>
                         {look.next_student !== null && replaces === null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
                     </div>
                 </div>
             </section>
             {choosing && judged !== undefined && (
                 <ChooseLesson
-                    id={id} student={look.student} name={look.name} advice={judged.advice} onClose={() => setChoosing(false)}
-                    onChoose={(body, title) => { setChoice({ body, title }); setChoosing(false) }}
+                    id={id}
+                    student={look.student}
+                    name={look.name}
+                    advice={judged.advice}
+                    onClose={() => setChoosing(false)}
+                    onChoose={(body, title) => {
+                        setChoice({ body, title })
+                        setChoosing(false)
+                    }}
                 />
             )}
         </form>
@@ -183,7 +277,14 @@ function Beside({ lesson, judged, row }: { lesson: View['LessonView']; judged: V
     const now = judged?.measured.find((m) => m.row === before?.row)
     const planned = lesson.drawing?.rows.find((r) => r.id === before?.row)
     if (before === undefined || now === undefined || planned === undefined) return null
-    return <BesideRows planned={planned.points} before={before.points} now={now.points} title={lesson.rows.length > 1 ? planned.title : t('the row before and the row now')} />
+    return (
+        <BesideRows
+            planned={planned.points}
+            before={before.points}
+            now={now.points}
+            title={lesson.rows.length > 1 ? planned.title : t('the row before and the row now')}
+        />
+    )
 }
 
 /** Lessons without a sampler are looked at in the room: what to watch for stands where the drawing would. */
@@ -191,8 +292,16 @@ function Points({ lesson }: { lesson: View['LessonView'] }) {
     return (
         <div className="points">
             <h2>{t('What to watch for')}</h2>
-            <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
-            <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
+            <ol>
+                {lesson.steps.map((s) => (
+                    <li key={s}>{s}</li>
+                ))}
+            </ol>
+            <div className="caution">
+                {lesson.cautions.map((c) => (
+                    <p key={c}>{c}</p>
+                ))}
+            </div>
         </div>
     )
 }

@@ -2,8 +2,8 @@ import { useEffect } from 'react'
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { lookAt, queries, useLook, useMe } from '../../api/queries'
 import { t } from '../../app/text'
-import { Trouble, Waiting } from '../../ui/Trouble'
 import { tellKept } from '../../keeping/kept'
+import { Trouble, Waiting } from '../../ui/Trouble'
 import { LookForm } from './LookForm'
 import { begunWith } from './useSample'
 
@@ -22,7 +22,8 @@ export default function LookPage() {
     useEffect(() => {
         if (ahead !== undefined) queries.query(lookAt(classId, ahead)).catch(() => undefined)
     }, [classId, ahead])
-    const go = (more: Record<string, string | null>) => `/look/${classId}/${studentId}?${new URLSearchParams(Object.entries({ ...Object.fromEntries(search), ...more }).filter((e): e is [string, string] => e[1] !== null)).toString()}`
+    const go = (more: Record<string, string | null>) =>
+        `/look/${classId}/${studentId}?${new URLSearchParams(Object.entries({ ...Object.fromEntries(search), ...more }).filter((e): e is [string, string] => e[1] !== null)).toString()}`
     // What was begun with an older version, or another way, goes on with it.
     const begun = look.data === undefined ? null : begunWith(classId, studentId, look.data.lesson.id, replaces)
     if (look.data !== undefined && replaces === null && begun !== null) {
@@ -33,13 +34,18 @@ export default function LookPage() {
         }
         if (Object.keys(more).length > 0) return <Navigate replace to={go({ lesson: look.data.lesson.id, ...more })} />
     }
-    if (look.data === undefined || me.data === undefined) return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
+    if (look.data === undefined || me.data === undefined)
+        return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
     const corrected = look.data.replaced?.id ?? null
     const lessonId = look.data.lesson.id
     return (
         <LookForm
             key={`${studentId}:${look.data.lesson.id}:${look.data.number}:${corrected ?? ''}`}
-            id={classId} look={look.data} unit={me.data.unit} replaces={corrected} sewn={{ ...(machine === null ? {} : { machine }), ...(schools === null ? {} : { schools }) }}
+            id={classId}
+            look={look.data}
+            unit={me.data.unit}
+            replaces={corrected}
+            sewn={{ ...(machine === null ? {} : { machine }), ...(schools === null ? {} : { schools }) }}
             onSewn={(other) => void navigate(go({ lesson: lessonId, ...other }), { replace: true })}
             onKept={(kept, nextStudent) => {
                 tellKept(kept)

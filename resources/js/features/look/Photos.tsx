@@ -9,12 +9,15 @@ import { Trouble } from '../../ui/Trouble'
 
 /** Shows a picture that lies on this device; its address is given back when it is no longer shown. */
 function useImage(image: Blob) {
-    return useCallback((shown: HTMLImageElement | null) => {
-        if (shown === null) return
-        const made = URL.createObjectURL(image)
-        shown.src = made
-        return () => URL.revokeObjectURL(made)
-    }, [image])
+    return useCallback(
+        (shown: HTMLImageElement | null) => {
+            if (shown === null) return
+            const made = URL.createObjectURL(image)
+            shown.src = made
+            return () => URL.revokeObjectURL(made)
+        },
+        [image],
+    )
 }
 
 /** A photo that is not sent yet. */
@@ -23,7 +26,9 @@ function Taken({ photo, onDrop }: { photo: Photo; onDrop: () => void }) {
         <span className="photo taken">
             <img ref={useImage(photo.image)} alt={t('photo, now')} />
             <small>{t('now')}</small>
-            <UnstyledButton aria-label={t('Take the photo away')} onClick={onDrop}>×</UnstyledButton>
+            <UnstyledButton aria-label={t('Take the photo away')} onClick={onDrop}>
+                ×
+            </UnstyledButton>
         </span>
     )
 }
@@ -33,7 +38,10 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
     const [open, setOpen] = useState<View['PhotoView'] | null>(null)
     const [sure, setSure] = useState(false)
     const zone = useMe().data?.timezone ?? 'UTC'
-    const close = () => { setOpen(null); setSure(false) }
+    const close = () => {
+        setOpen(null)
+        setSure(false)
+    }
     const drop = useChange(async (photo: string) => {
         await ask(api.DELETE('/api/photos/{photo}', { params: { path: { photo } } }))
         close()
@@ -51,9 +59,18 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
                     <>
                         <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('the sample as it was photographed')} />
                         <Trouble error={drop.error} />
-                        {sure
-                            ? <p>{t('The photo goes for good; the sample stays.')} <Button variant="default" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>{t('Remove it')}</Button></p>
-                            : <Button variant="subtle" onClick={() => setSure(true)}>{t('Remove this photo')}</Button>}
+                        {sure ? (
+                            <p>
+                                {t('The photo goes for good; the sample stays.')}{' '}
+                                <Button variant="default" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>
+                                    {t('Remove it')}
+                                </Button>
+                            </p>
+                        ) : (
+                            <Button variant="subtle" onClick={() => setSure(true)}>
+                                {t('Remove this photo')}
+                            </Button>
+                        )}
                     </>
                 )}
             </Modal>
@@ -78,17 +95,33 @@ export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
     const again = useRef<(() => void) | null>(null)
     const take = (file: File | undefined) => {
         setError(null)
-        if (file !== undefined) takePhoto(file, row.id).then(onTake).catch((e: unknown) => setError(e instanceof Error ? e : new Error(String(e))))
+        if (file !== undefined)
+            takePhoto(file, row.id)
+                .then(onTake)
+                .catch((e: unknown) => setError(e instanceof Error ? e : new Error(String(e))))
     }
     return (
         <>
             {!full && (
-                <FileButton accept="image/*" resetRef={again} onChange={(file) => { take(file ?? undefined); again.current?.() }} inputProps={{ 'aria-label': t('Pin a photo to {row}', { row: row.title }) }}>
-                    {(props) => <Button variant="default" {...props}>{t('Pin a photo')}</Button>}
+                <FileButton
+                    accept="image/*"
+                    resetRef={again}
+                    onChange={(file) => {
+                        take(file ?? undefined)
+                        again.current?.()
+                    }}
+                    inputProps={{ 'aria-label': t('Pin a photo to {row}', { row: row.title }) }}>
+                    {(props) => (
+                        <Button variant="default" {...props}>
+                            {t('Pin a photo')}
+                        </Button>
+                    )}
                 </FileButton>
             )}
             {full && <small className="quiet">{t('{n} photos are enough', { n: MOST_PHOTOS })}</small>}
-            {taken.map((p) => <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />)}
+            {taken.map((p) => (
+                <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />
+            ))}
             <KeptPhotos photos={kept} />
             <Trouble error={error} />
         </>

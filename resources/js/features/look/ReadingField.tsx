@@ -37,39 +37,82 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
     const values = field.kind === 'stitches' ? typed.map((v) => v.replace('+', '')) : typed
     const counted = (value: string, how: typeof counting) => (how === 'complete' && /^\d+$/.test(value.trim()) ? `${value.trim()}+` : value)
     const onChange = (index: number, value: string) => change(index, field.kind === 'stitches' && index === 0 ? counted(value, counting) : value)
-    if (field.kind === 'yes-no') return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
-    if (field.kind === 'choice') return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
+    if (field.kind === 'yes-no')
+        return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
+    if (field.kind === 'choice')
+        return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     return (
         <fieldset className={`reading ${field.kind}`}>
-            <legend>{field.label}{field.hint !== '' && ` (${field.hint})`}</legend>
+            <legend>
+                {field.label}
+                {field.hint !== '' && ` (${field.hint})`}
+            </legend>
             <div className="values" data-size={field.size}>
                 {Array.from({ length: field.size }, (_, i) => {
-                    const name = field.kind === 'stitches' ? (i === 0 ? t('stitches') : t('over {unit}', { unit })) : field.size > 1 ? t('mark {n}', { n: i + 1 }) : ''
+                    const name =
+                        field.kind === 'stitches' ? (i === 0 ? t('stitches') : t('over {unit}', { unit })) : field.size > 1 ? t('mark {n}', { n: i + 1 }) : ''
                     const bad = problem !== null && (problemAt === null || problemAt === i)
                     return (
                         <StepField
-                            key={i} label={name === '' ? undefined : name} name={field.label} keys={field.size === 1} figures="reading" className="value"
-                            data-reading inputMode={field.min < 0 || (unit === 'in' && isLength(field.kind, i)) ? 'text' : 'decimal'}
-                            aria-label={name === '' ? field.label : `${field.label}, ${name}`} error={bad}
-                            value={values[i] ?? ''} onChange={(e) => onChange(i, e.currentTarget.value)}
-                            onFocus={(e) => { onEye(i); e.currentTarget.select() }} onStep={(up) => onChange(i, stepped(values[i] ?? '', up, field, i, unit))}
+                            key={i}
+                            label={name === '' ? undefined : name}
+                            name={field.label}
+                            keys={field.size === 1}
+                            figures="reading"
+                            className="value"
+                            data-reading
+                            inputMode={field.min < 0 || (unit === 'in' && isLength(field.kind, i)) ? 'text' : 'decimal'}
+                            aria-label={name === '' ? field.label : `${field.label}, ${name}`}
+                            error={bad}
+                            value={values[i] ?? ''}
+                            onChange={(e) => onChange(i, e.currentTarget.value)}
+                            onFocus={(e) => {
+                                onEye(i)
+                                e.currentTarget.select()
+                            }}
+                            onStep={(up) => onChange(i, stepped(values[i] ?? '', up, field, i, unit))}
                         />
                     )
                 })}
             </div>
             {field.kind === 'stitches' && (
                 <SegmentedControl
-                    size="xs" value={counting} aria-label={t('How stitches are counted')}
-                    onChange={(how) => { const to = how === 'complete' ? 'complete' : 'nearest'; setUsual(to); if ((values[0] ?? '') !== '') change(0, counted(values[0] ?? '', to)) }}
-                    data={[{ value: 'nearest', label: t('to the nearest half') }, { value: 'complete', label: t('only whole ones') }]}
+                    size="xs"
+                    value={counting}
+                    aria-label={t('How stitches are counted')}
+                    onChange={(how) => {
+                        const to = how === 'complete' ? 'complete' : 'nearest'
+                        setUsual(to)
+                        if ((values[0] ?? '') !== '') change(0, counted(values[0] ?? '', to))
+                    }}
+                    data={[
+                        { value: 'nearest', label: t('to the nearest half') },
+                        { value: 'complete', label: t('only whole ones') },
+                    ]}
                 />
             )}
-            {problem !== null && <p className="wrong" role="alert">{problem}</p>}
+            {problem !== null && (
+                <p className="wrong" role="alert">
+                    {problem}
+                </p>
+            )}
         </fieldset>
     )
 }
 
-function YesNo({ field, value, onChange, onEye, problem }: { field: View['FieldView']; value: string; onChange: (value: string) => void; onEye: () => void; problem: string | null }) {
+function YesNo({
+    field,
+    value,
+    onChange,
+    onEye,
+    problem,
+}: {
+    field: View['FieldView']
+    value: string
+    onChange: (value: string) => void
+    onEye: () => void
+    problem: string | null
+}) {
     const onKey = (event: KeyboardEvent) => {
         const to = { y: '1', '1': '1', n: '0', '0': '0', ArrowLeft: '1', ArrowUp: '1', ArrowRight: '0', ArrowDown: '0' }[event.key]
         if (to === undefined) return
@@ -78,7 +121,14 @@ function YesNo({ field, value, onChange, onEye, problem }: { field: View['FieldV
         onChange(to)
     }
     const key = (to: string, word: string) => (
-        <span role="radio" aria-checked={value === to} tabIndex={-1} className={value === to ? 'key on' : 'key'} onClick={() => onChange(value === to ? '' : to)}>{word}</span>
+        <span
+            role="radio"
+            aria-checked={value === to}
+            tabIndex={-1}
+            className={value === to ? 'key on' : 'key'}
+            onClick={() => onChange(value === to ? '' : to)}>
+            {word}
+        </span>
     )
     return (
         <div className="reading yes-no">
@@ -87,17 +137,40 @@ function YesNo({ field, value, onChange, onEye, problem }: { field: View['FieldV
                 {key('1', t('yes'))}
                 {key('0', t('no'))}
             </div>
-            {problem !== null && <p className="wrong" role="alert">{problem}</p>}
+            {problem !== null && (
+                <p className="wrong" role="alert">
+                    {problem}
+                </p>
+            )}
         </div>
     )
 }
 
 /** Described steps, best first: the number keys or the arrows choose. */
-function Steps({ field, value, onChange, onEye, problem }: { field: View['FieldView']; value: string; onChange: (value: string) => void; onEye: () => void; problem: string | null }) {
+function Steps({
+    field,
+    value,
+    onChange,
+    onEye,
+    problem,
+}: {
+    field: View['FieldView']
+    value: string
+    onChange: (value: string) => void
+    onEye: () => void
+    problem: string | null
+}) {
     const onKey = (event: KeyboardEvent) => {
         const last = field.options.length - 1
         const now = value === '' ? -1 : Number(value)
-        const to = event.key === 'ArrowDown' || event.key === 'ArrowRight' ? Math.min(last, now + 1) : event.key === 'ArrowUp' || event.key === 'ArrowLeft' ? Math.max(0, now - 1) : /^[1-9]$/.test(event.key) && Number(event.key) <= last + 1 ? Number(event.key) - 1 : null
+        const to =
+            event.key === 'ArrowDown' || event.key === 'ArrowRight'
+                ? Math.min(last, now + 1)
+                : event.key === 'ArrowUp' || event.key === 'ArrowLeft'
+                  ? Math.max(0, now - 1)
+                  : /^[1-9]$/.test(event.key) && Number(event.key) <= last + 1
+                    ? Number(event.key) - 1
+                    : null
         if (to === null) return
         event.preventDefault()
         event.stopPropagation()
@@ -108,10 +181,22 @@ function Steps({ field, value, onChange, onEye, problem }: { field: View['FieldV
             <span id={`q-${field.key}`}>{field.label}</span>
             <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="step-keys" onKeyDown={onKey} onFocus={onEye}>
                 {field.options.map((option, i) => (
-                    <span key={option} role="radio" aria-checked={value === String(i)} tabIndex={-1} className={value === String(i) ? 'key on' : 'key'} onClick={() => onChange(value === String(i) ? '' : String(i))}><span aria-hidden="true">{i + 1}</span> {option}</span>
+                    <span
+                        key={option}
+                        role="radio"
+                        aria-checked={value === String(i)}
+                        tabIndex={-1}
+                        className={value === String(i) ? 'key on' : 'key'}
+                        onClick={() => onChange(value === String(i) ? '' : String(i))}>
+                        <span aria-hidden="true">{i + 1}</span> {option}
+                    </span>
                 ))}
             </div>
-            {problem !== null && <p className="wrong" role="alert">{problem}</p>}
+            {problem !== null && (
+                <p className="wrong" role="alert">
+                    {problem}
+                </p>
+            )}
         </div>
     )
 }

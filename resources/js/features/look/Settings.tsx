@@ -2,8 +2,8 @@ import { NativeSelect, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
-import { SchoolSelect } from '../../ui/SchoolSelect'
 import { toNumber } from '../../text/numbers'
+import { SchoolSelect } from '../../ui/SchoolSelect'
 
 interface Props {
     look: View['LookView']
@@ -24,30 +24,69 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
     const foot = look.feet.find((f) => f.facts.name === values.foot)
     const width = toNumber(values.width ?? '')
     const needle = toNumber((values.needle ?? '').split('/')[0] ?? '')
-    const fit = useCompute('/api/compute/check-fit', machine === undefined || foot === undefined || look.lesson.stitch === null ? null : {
-        machine: machine.facts, foot: foot.facts, stitch: look.lesson.stitch as 'straight', ...(width === null ? {} : { width_mm: width }), ...(needle === null || needle < 50 || needle > 200 ? {} : { needle_size: needle }),
-    })
+    const fit = useCompute(
+        '/api/compute/check-fit',
+        machine === undefined || foot === undefined || look.lesson.stitch === null
+            ? null
+            : {
+                  machine: machine.facts,
+                  foot: foot.facts,
+                  stitch: look.lesson.stitch as 'straight',
+                  ...(width === null ? {} : { width_mm: width }),
+                  ...(needle === null || needle < 50 || needle > 200 ? {} : { needle_size: needle }),
+              },
+    )
     return (
         <details className="settings">
-            <summary>{t('Sewn with')} {values.machine ?? usual?.name ?? ''}{look.lesson.way.schools.length > 0 && ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}{['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}</summary>
+            <summary>
+                {t('Sewn with')} {values.machine ?? usual?.name ?? ''}
+                {look.lesson.way.schools.length > 0 &&
+                    ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}
+                {['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}
+            </summary>
             <div>
-                <NativeSelect label={t('Machine')} value={values.machine ?? usual?.name ?? ''} onChange={(e) => { onChange('machine', e.currentTarget.value); onSewn?.({ machine: look.machines.find((m) => m.name === e.currentTarget.value)?.id ?? null }) }}>
-                        <option value="" />
-                        {look.machines.map((m) => <option key={m.id}>{m.name}</option>)}
-                    </NativeSelect>
-                <NativeSelect label={t('Foot')} value={values.foot ?? ''} onChange={(e) => { onChange('foot', e.currentTarget.value); if (values.machine === undefined && usual !== undefined) onChange('machine', usual.name) }}>
-                        <option value="" />
-                        {look.feet.map((f) => <option key={f.id}>{f.facts.name}</option>)}
-                    </NativeSelect>
+                <NativeSelect
+                    label={t('Machine')}
+                    value={values.machine ?? usual?.name ?? ''}
+                    onChange={(e) => {
+                        onChange('machine', e.currentTarget.value)
+                        onSewn?.({ machine: look.machines.find((m) => m.name === e.currentTarget.value)?.id ?? null })
+                    }}>
+                    <option value="" />
+                    {look.machines.map((m) => (
+                        <option key={m.id}>{m.name}</option>
+                    ))}
+                </NativeSelect>
+                <NativeSelect
+                    label={t('Foot')}
+                    value={values.foot ?? ''}
+                    onChange={(e) => {
+                        onChange('foot', e.currentTarget.value)
+                        if (values.machine === undefined && usual !== undefined) onChange('machine', usual.name)
+                    }}>
+                    <option value="" />
+                    {look.feet.map((f) => (
+                        <option key={f.id}>{f.facts.name}</option>
+                    ))}
+                </NativeSelect>
                 {plain('length', t('Stitch length'), '2.5')}
                 {plain('tension', t('Tension'), usual?.tension_mark ?? '4')}
                 {plain('needle', t('Needle'), '80')}
                 {plain('cloth', t('Cloth'), t('cotton, 2 layers'))}
                 {plain('note', t('Note'), '')}
                 {look.lesson.swings && plain('width', t('Width'), '3.5')}
-                {onSewn !== null && schools.map((s) => <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />)}
+                {onSewn !== null &&
+                    schools.map((s) => (
+                        <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />
+                    ))}
             </div>
-            {foot !== undefined && fit.error === null && fit.data?.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
+            {foot !== undefined &&
+                fit.error === null &&
+                fit.data?.refusals.map((r) => (
+                    <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>
+                        {r.text}
+                    </p>
+                ))}
         </details>
     )
 }

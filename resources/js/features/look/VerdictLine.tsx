@@ -19,7 +19,12 @@ interface Props {
 /** One check under its reading: what is allowed, and as soon as it can be judged, the verdict with its number; the teacher may say otherwise. */
 export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props) {
     const [asking, setAsking] = useState(false)
-    if (check?.verdict == null) return named ? <p className="verdict none">{rule.title}: {rule.allows}</p> : null
+    if (check?.verdict == null)
+        return named ? (
+            <p className="verdict none">
+                {rule.title}: {rule.allows}
+            </p>
+        ) : null
     const open = asking || own !== undefined
     if (!named && check.verdict === 'met' && !open) return null
     return (
@@ -27,19 +32,52 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
             <p className={`verdict ${check.verdict}`}>
                 {named && <b>{rule.title}</b>} <strong>{t(WORDS[check.verdict])}</strong>
                 {named && check.text !== null && <>: {check.text}</>}
-                {compared !== undefined && compared.how !== 'same' && <span className={`compared ${compared.how}`}> · {compared.how === 'better' ? t('better than before') : t('worse than before')} ({compared.before})</span>}
+                {compared !== undefined && compared.how !== 'same' && (
+                    <span className={`compared ${compared.how}`}>
+                        {' '}
+                        · {compared.how === 'better' ? t('better than before') : t('worse than before')} ({compared.before})
+                    </span>
+                )}
                 {check.again !== null && <em> {check.again}</em>}
-                {check.overruled !== null && <span className="overruled"> · {t('your word: {because}; the readings say {verdict}', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}</span>}
-                {!open && onOwn !== undefined && <Button variant="subtle" className="overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>{t('overrule')}</Button>}
+                {check.overruled !== null && (
+                    <span className="overruled">
+                        {' '}
+                        · {t('your word: {because}; the readings say {verdict}', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}
+                    </span>
+                )}
+                {!open && onOwn !== undefined && (
+                    <Button variant="subtle" className="overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>
+                        {t('overrule')}
+                    </Button>
+                )}
             </p>
             {check.habit !== null && check.overruled === null && <p className="habit">{check.habit}</p>}
             {open && onOwn !== undefined && (
                 <div className="own-verdict">
                     <span role="group" aria-label={t('Your verdict')}>
-                        {(['met', 'near', 'not-yet'] as const).map((v) => <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>{t(WORDS[v])}</UnstyledButton>)}
+                        {(['met', 'near', 'not-yet'] as const).map((v) => (
+                            <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>
+                                {t(WORDS[v])}
+                            </UnstyledButton>
+                        ))}
                     </span>
-                    {own !== undefined && <TextInput aria-label={t('Because')} placeholder={t('because …')} maxLength={200} value={own.because} onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })} />}
-                    <Button variant="subtle" onClick={() => { setAsking(false); onOwn(null) }}>{t('as read')}</Button>
+                    {own !== undefined && (
+                        <TextInput
+                            aria-label={t('Because')}
+                            placeholder={t('because …')}
+                            maxLength={200}
+                            value={own.because}
+                            onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })}
+                        />
+                    )}
+                    <Button
+                        variant="subtle"
+                        onClick={() => {
+                            setAsking(false)
+                            onOwn(null)
+                        }}>
+                        {t('as read')}
+                    </Button>
                 </div>
             )}
         </>

@@ -1,6 +1,6 @@
 import { useDebouncedValue } from '@mantine/hooks'
-import { useEffect, useMemo, useState } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useEffect, useMemo, useState } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import type { Photo } from '../../keeping/photos'
@@ -16,7 +16,8 @@ const fresh = (): Draft => ({ id: ulid().toLowerCase(), readings: {}, faults: []
 const stored = (key: string): Draft => ({ ...fresh(), ...keeping.draft(key) })
 
 /** Of what is typed, what the lesson asks for the way it is sewn now; the rest stays typed. */
-const only = (readings: Draft['readings'], asked: Set<string>): Draft['readings'] => Object.fromEntries(Object.entries(readings).filter(([key]) => asked.has(key)))
+const only = (readings: Draft['readings'], asked: Set<string>): Draft['readings'] =>
+    Object.fromEntries(Object.entries(readings).filter(([key]) => asked.has(key)))
 
 const keyOf = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
 
@@ -26,15 +27,31 @@ export function begunWith(id: string, student: string, lesson: string, replaces:
 }
 
 /** Readings that were measured elsewhere, put to what is typed of this sample. */
-export async function addReadings(id: string, student: string, lesson: string, replaces: string | null, version: number, readings: Record<string, string[]>): Promise<void> {
+export async function addReadings(
+    id: string,
+    student: string,
+    lesson: string,
+    replaces: string | null,
+    version: number,
+    readings: Record<string, string[]>,
+): Promise<void> {
     const key = keyOf(id, student, lesson, replaces)
     const draft = stored(key)
-    const merged = Object.entries(readings).map(([reading, values]) => [reading, values.map((v, i) => (v === '' ? (draft.readings[reading]?.[i] ?? '') : v))] as const)
+    const merged = Object.entries(readings).map(
+        ([reading, values]) => [reading, values.map((v, i) => (v === '' ? (draft.readings[reading]?.[i] ?? '') : v))] as const,
+    )
     await keeping.putDraft(key, { ...draft, version, readings: { ...draft.readings, ...Object.fromEntries(merged) } })
 }
 
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
-export function useSample(id: string, student: string, sheet: View['LessonView'], replaces: string | null, drill: string | null, sewn: Pick<Draft, 'machine' | 'schools'>) {
+export function useSample(
+    id: string,
+    student: string,
+    sheet: View['LessonView'],
+    replaces: string | null,
+    drill: string | null,
+    sewn: Pick<Draft, 'machine' | 'schools'>,
+) {
     const { id: lesson, version, way } = sheet
     const key = keyOf(id, student, lesson, replaces)
     const asked = useMemo(() => new Set(sheet.rows.flatMap((r) => r.fields.map((f) => f.key))), [sheet])
@@ -42,10 +59,36 @@ export function useSample(id: string, student: string, sheet: View['LessonView']
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0
     const photographed = (draft.photos ?? []).length > 0
     useEffect(() => {
-        if (touched || photographed) void keeping.putDraft(key, { id: draft.id, readings: draft.readings, faults: draft.faults, settings: draft.settings, ...(draft.overruled === undefined ? {} : { overruled: draft.overruled }), ...(draft.photos === undefined ? {} : { photos: draft.photos }), version, ...(sewn.machine === undefined ? {} : { machine: sewn.machine }), ...(sewn.schools === undefined ? {} : { schools: sewn.schools }) })
+        if (touched || photographed)
+            void keeping.putDraft(key, {
+                id: draft.id,
+                readings: draft.readings,
+                faults: draft.faults,
+                settings: draft.settings,
+                ...(draft.overruled === undefined ? {} : { overruled: draft.overruled }),
+                ...(draft.photos === undefined ? {} : { photos: draft.photos }),
+                version,
+                ...(sewn.machine === undefined ? {} : { machine: sewn.machine }),
+                ...(sewn.schools === undefined ? {} : { schools: sewn.schools }),
+            })
     }, [key, draft, touched, photographed, version, sewn.machine, sewn.schools])
     const [settled] = useDebouncedValue(draft, 90)
-    const body = useMemo(() => ({ id: settled.id, class: id, student, lesson, version, way, drill, readings: only(settled.readings, asked), faults: settled.faults, overruled: reasoned(settled.overruled), replaces }), [id, student, lesson, version, way, drill, settled, replaces, asked])
+    const body = useMemo(
+        () => ({
+            id: settled.id,
+            class: id,
+            student,
+            lesson,
+            version,
+            way,
+            drill,
+            readings: only(settled.readings, asked),
+            faults: settled.faults,
+            overruled: reasoned(settled.overruled),
+            replaces,
+        }),
+        [id, student, lesson, version, way, drill, settled, replaces, asked],
+    )
     const judged = useQuery({
         queryKey: ['judged', body],
         queryFn: ({ signal }) => ask(api.POST('/api/samples/preview', { body, signal })),
@@ -67,7 +110,13 @@ export function useSample(id: string, student: string, sheet: View['LessonView']
             setDraft((d) => ({ ...d, faults: d.faults.includes(fault) ? d.faults.filter((f) => f !== fault) : [...d.faults, fault] }))
         },
         overrule(check: string, own: Own | null) {
-            setDraft((d) => ({ ...d, overruled: Object.fromEntries([...Object.entries(d.overruled ?? {}).filter(([k]) => k !== check), ...(own === null ? [] : [[check, own] as const])]) }))
+            setDraft((d) => ({
+                ...d,
+                overruled: Object.fromEntries([
+                    ...Object.entries(d.overruled ?? {}).filter(([k]) => k !== check),
+                    ...(own === null ? [] : [[check, own] as const]),
+                ]),
+            }))
         },
         addPhoto(photo: Photo) {
             setDraft((d) => ({ ...d, photos: [...(d.photos ?? []), photo] }))
@@ -79,7 +128,21 @@ export function useSample(id: string, student: string, sheet: View['LessonView']
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
         toKeep(choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
-            const rest = { class: id, student, lesson, version, way, drill, readings: only(draft.readings, asked), faults: draft.faults, settings: draft.settings, overruled: reasoned(draft.overruled), replaces, known, sure }
+            const rest = {
+                class: id,
+                student,
+                lesson,
+                version,
+                way,
+                drill,
+                readings: only(draft.readings, asked),
+                faults: draft.faults,
+                settings: draft.settings,
+                overruled: reasoned(draft.overruled),
+                replaces,
+                known,
+                sure,
+            }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
         forget() {

@@ -16,9 +16,16 @@ export function ClassPack({ id }: { id: string }) {
     const at = useQuery({
         queryKey: ['print', job],
         queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: job ?? '' } } })),
-        enabled: job !== null, refetchInterval: 250, gcTime: 0,
+        enabled: job !== null,
+        refetchInterval: 250,
+        gcTime: 0,
     })
-    useEffect(() => () => { if (state.is === 'ready') URL.revokeObjectURL(state.url) }, [state])
+    useEffect(
+        () => () => {
+            if (state.is === 'ready') URL.revokeObjectURL(state.url)
+        },
+        [state],
+    )
     const make = async () => {
         const name = ulid().toLowerCase()
         const abort = new AbortController()
@@ -45,16 +52,26 @@ export function ClassPack({ id }: { id: string }) {
             return (
                 <span className="progress" role="status">
                     <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
-                    {at.data === undefined || at.data.of === 0 ? t('Making the pack …') : t('{done} of {of} lessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
-                    <Button variant="default" onClick={stop}>{t('Stop')}</Button>
+                    {at.data === undefined || at.data.of === 0
+                        ? t('Making the pack …')
+                        : t('{done} of {of} lessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
+                    <Button variant="default" onClick={stop}>
+                        {t('Stop')}
+                    </Button>
                 </span>
             )
         case 'ready':
-            return <Button component="a" href={state.url} target="_blank" rel="noreferrer">{t('Open the class pack')}</Button>
+            return (
+                <Button component="a" href={state.url} target="_blank" rel="noreferrer">
+                    {t('Open the class pack')}
+                </Button>
+            )
         default:
             return (
                 <>
-                    <Button variant="default" onClick={() => void make()}>{t('Make the class pack')}</Button>
+                    <Button variant="default" onClick={() => void make()}>
+                        {t('Make the class pack')}
+                    </Button>
                     {state.is === 'trouble' && <Trouble error={state.error} />}
                 </>
             )

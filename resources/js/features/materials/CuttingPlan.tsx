@@ -12,22 +12,51 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
     const rows = Math.max(1, Math.ceil(plan.length / perRow))
     return (
         <section className="cutting" tabIndex={0} aria-label={title}>
-            <h2>{t('{what}: {m} m of {w} cm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })} <small>{t('{n} pieces, {waste} % waste; no plan is shorter than {bound} m', { n: plan.placed.length, waste: Math.round(plan.waste_share * 100), bound: mm(plan.lower_bound / 1000) })}</small></h2>
+            <h2>
+                {t('{what}: {m} m of {w} cm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })}{' '}
+                <small>
+                    {t('{n} pieces, {waste} % waste; no plan is shorter than {bound} m', {
+                        n: plan.placed.length,
+                        waste: Math.round(plan.waste_share * 100),
+                        bound: mm(plan.lower_bound / 1000),
+                    })}
+                </small>
+            </h2>
             {Array.from({ length: rows }, (_, r) => {
                 const from = r * perRow
                 const long = Math.min(perRow, plan.length - from)
                 return (
-                    <svg key={r} width={long * scale + 2} height={plan.cloth_width * scale + 22} className="cutting-row" role="img" aria-label={t('cutting plan from {a} to {b} m', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
+                    <svg
+                        key={r}
+                        width={long * scale + 2}
+                        height={plan.cloth_width * scale + 22}
+                        className="cutting-row"
+                        role="img"
+                        aria-label={t('cutting plan from {a} to {b} m', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
                         <rect x={1} y={1} width={long * scale} height={plan.cloth_width * scale} className="cloth" />
-                        {[plan.selvedge, plan.cloth_width - plan.selvedge].map((y) => <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className="selvedge" />)}
+                        {[plan.selvedge, plan.cloth_width - plan.selvedge].map((y) => (
+                            <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className="selvedge" />
+                        ))}
                         <Boxes boxes={plan.placed} plan={plan} scale={scale} from={from} long={long} kind="piece" />
                         <Boxes boxes={plan.offcuts} plan={plan} scale={scale} from={from} long={long} kind="offcut" />
-                        {Array.from({ length: Math.floor(long / 500) + 1 }, (_, i) => <text key={i} x={Math.min(i * 500 * scale + 3, long * scale - 30)} y={plan.cloth_width * scale + 17}>{mm((from + i * 500) / 1000, 1)} m</text>)}
+                        {Array.from({ length: Math.floor(long / 500) + 1 }, (_, i) => (
+                            <text key={i} x={Math.min(i * 500 * scale + 3, long * scale - 30)} y={plan.cloth_width * scale + 17}>
+                                {mm((from + i * 500) / 1000, 1)} m
+                            </text>
+                        ))}
                     </svg>
                 )
             })}
-            <ol className="cutting-names">{plan.names.map((n) => <li key={n}>{n}</li>)}</ol>
-            {plan.offcuts.length > 0 && <p className="quiet">{t('Left over: {list}.', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}</p>}
+            <ol className="cutting-names">
+                {plan.names.map((n) => (
+                    <li key={n}>{n}</li>
+                ))}
+            </ol>
+            {plan.offcuts.length > 0 && (
+                <p className="quiet">
+                    {t('Left over: {list}.', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}
+                </p>
+            )}
         </section>
     )
 }
@@ -42,16 +71,22 @@ interface BoxProps {
 }
 
 function Boxes({ boxes, plan, scale, from, long, kind }: BoxProps) {
-    return boxes.filter((b) => b.y < from + long && b.y + b.length > from).map((b, i) => {
-        const x = Math.max(0, b.y - from) * scale + 1
-        const w = (Math.min(from + long, b.y + b.length) - Math.max(from, b.y)) * scale
-        const y = (b.x + plan.selvedge) * scale + 1
-        const h = b.width * scale
-        return (
-            <g key={i} className={kind}>
-                <rect x={x} y={y} width={w} height={h} />
-                {w > 14 && h > 11 && <text x={x + w / 2} y={y + h / 2 + 4} textAnchor="middle">{kind === 'piece' ? b.number : ''}</text>}
-            </g>
-        )
-    })
+    return boxes
+        .filter((b) => b.y < from + long && b.y + b.length > from)
+        .map((b, i) => {
+            const x = Math.max(0, b.y - from) * scale + 1
+            const w = (Math.min(from + long, b.y + b.length) - Math.max(from, b.y)) * scale
+            const y = (b.x + plan.selvedge) * scale + 1
+            const h = b.width * scale
+            return (
+                <g key={i} className={kind}>
+                    <rect x={x} y={y} width={w} height={h} />
+                    {w > 14 && h > 11 && (
+                        <text x={x + w / 2} y={y + h / 2 + 4} textAnchor="middle">
+                            {kind === 'piece' ? b.number : ''}
+                        </text>
+                    )}
+                </g>
+            )
+        })
 }

@@ -5,9 +5,9 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useMaterials, useMe } from '../../api/queries'
 import { t } from '../../app/text'
 import { day } from '../../app/time'
+import { mm, toNumber } from '../../text/numbers'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Choice } from '../workshop/fields'
-import { mm, toNumber } from '../../text/numbers'
 import { ClassPack } from './ClassPack'
 import { CuttingPlan } from './CuttingPlan'
 
@@ -26,36 +26,111 @@ export default function MaterialsPage() {
     return (
         <div className="materials">
             <div className="samplers-head">
-                <h1>{t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small></h1>
-                <Choice label={t('For')} value={session} options={[{ id: '', title: t('the whole course') }, ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) }))]} onChange={setSession} />
-                <TextInput label={t('Samples each')} className="choice" classNames={{ input: 'num' }} value={each} placeholder={mm(m.samples_each, 1)} maxLength={5} onChange={(e) => setEach(e.currentTarget.value)} />
+                <h1>
+                    {t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small>
+                </h1>
+                <Choice
+                    label={t('For')}
+                    value={session}
+                    options={[
+                        { id: '', title: t('the whole course') },
+                        ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) })),
+                    ]}
+                    onChange={setSession}
+                />
+                <TextInput
+                    label={t('Samples each')}
+                    className="choice"
+                    classNames={{ input: 'num' }}
+                    value={each}
+                    placeholder={mm(m.samples_each, 1)}
+                    maxLength={5}
+                    onChange={(e) => setEach(e.currentTarget.value)}
+                />
             </div>
             <div className="print-acts">
-                <Button component="a" variant="default" href={`${print}?what=materials`} target="_blank" rel="noreferrer">{t('Print list and plans')}</Button>
+                <Button component="a" variant="default" href={`${print}?what=materials`} target="_blank" rel="noreferrer">
+                    {t('Print list and plans')}
+                </Button>
                 <ClassPack id={id} />
             </div>
             <Trouble error={read.error ?? note.error} />
-            <p className="quiet">{each === '' ? t('A beginner is expected to sew a sampler {n} times until it is good (from the skill model). Type another number where you know better.', { n: mm(m.samples_each, 1) }) : t('As you say: {n} samples of each lesson for every student.', { n: each })}</p>
+            <p className="quiet">
+                {each === ''
+                    ? t(
+                          'A beginner is expected to sew a sampler {n} times until it is good (from the skill model). Type another number where you know better.',
+                          { n: mm(m.samples_each, 1) },
+                      )
+                    : t('As you say: {n} samples of each lesson for every student.', { n: each })}
+            </p>
             <Shop shop={m.shop} />
             <table className="rows material-rows">
-                <thead><tr><th>{t('there')}</th><th>{t('what')}</th><th>{t('needed')}</th><th>{t('in the cupboard')}</th><th>{t('to buy')}</th><th>{t('short from')}</th><th>{t('price of one')}</th><th>{t('cost')}</th></tr></thead>
+                <thead>
+                    <tr>
+                        <th>{t('there')}</th>
+                        <th>{t('what')}</th>
+                        <th>{t('needed')}</th>
+                        <th>{t('in the cupboard')}</th>
+                        <th>{t('to buy')}</th>
+                        <th>{t('short from')}</th>
+                        <th>{t('price of one')}</th>
+                        <th>{t('cost')}</th>
+                    </tr>
+                </thead>
                 <tbody>
                     {m.lines.map((l) => (
                         <tr key={l.item} className={l.ticked ? 'done' : ''}>
-                            <td><Checkbox checked={l.ticked} aria-label={t('{what} is there', { what: l.title })} onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })} /></td>
-                            <td><strong>{l.title}</strong><small>{l.how}</small></td>
-                            <td className="num">{mm(l.amount, 1)} {l.unit}</td>
-                            <td><Amount value={l.have} label={t('{what} in the cupboard', { what: l.title })} onKeep={(have) => note.mutate({ item: l.item, have })} /></td>
-                            <td className="num"><strong>{mm(l.buy, 1)}</strong> {l.unit}</td>
+                            <td>
+                                <Checkbox
+                                    checked={l.ticked}
+                                    aria-label={t('{what} is there', { what: l.title })}
+                                    onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })}
+                                />
+                            </td>
+                            <td>
+                                <strong>{l.title}</strong>
+                                <small>{l.how}</small>
+                            </td>
+                            <td className="num">
+                                {mm(l.amount, 1)} {l.unit}
+                            </td>
+                            <td>
+                                <Amount
+                                    value={l.have}
+                                    label={t('{what} in the cupboard', { what: l.title })}
+                                    onKeep={(have) => note.mutate({ item: l.item, have })}
+                                />
+                            </td>
+                            <td className="num">
+                                <strong>{mm(l.buy, 1)}</strong> {l.unit}
+                            </td>
                             <td>{l.short_on !== null && <span className="due">{day(l.short_on, zone)}</span>}</td>
-                            <td><Amount value={l.price} label={t('price of {what}', { what: l.title })} onKeep={(price) => note.mutate({ item: l.item, price })} /></td>
+                            <td>
+                                <Amount
+                                    value={l.price}
+                                    label={t('price of {what}', { what: l.title })}
+                                    onKeep={(price) => note.mutate({ item: l.item, price })}
+                                />
+                            </td>
                             <td className="num">{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
                         </tr>
                     ))}
                 </tbody>
-                {m.cost > 0 && <tfoot><tr><td /><td colSpan={6}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td><td className="num"><strong>{m.cost.toFixed(2)}</strong></td></tr></tfoot>}
+                {m.cost > 0 && (
+                    <tfoot>
+                        <tr>
+                            <td />
+                            <td colSpan={6}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td>
+                            <td className="num">
+                                <strong>{m.cost.toFixed(2)}</strong>
+                            </td>
+                        </tr>
+                    </tfoot>
+                )}
             </table>
-            {m.cutting.map((c) => <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />)}
+            {m.cutting.map((c) => (
+                <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />
+            ))}
         </div>
     )
 }
@@ -65,7 +140,13 @@ function Shop({ shop }: { shop: View['ShopView'] }) {
     const keep = useChange((next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
     return (
         <div className="shop">
-            <span>{t('Cloth')} <Amount value={shop.cloth_width_mm / 10} label={t('width of the cloth in cm')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} /> {t('cm wide, selvedge')} <Amount value={shop.selvedge_mm} label={t('selvedge in mm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} /> {t('mm each side; thread on spools of')} <Amount value={shop.spool_m} label={t('metres on a spool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m</span>
+            <span>
+                {t('Cloth')}{' '}
+                <Amount value={shop.cloth_width_mm / 10} label={t('width of the cloth in cm')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} />{' '}
+                {t('cm wide, selvedge')} <Amount value={shop.selvedge_mm} label={t('selvedge in mm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} />{' '}
+                {t('mm each side; thread on spools of')}{' '}
+                <Amount value={shop.spool_m} label={t('metres on a spool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m
+            </span>
             <Trouble error={keep.error} />
         </div>
     )
@@ -79,5 +160,18 @@ function Amount({ value, label, onKeep }: { value: number; label: string; onKeep
         if (number !== null && number !== value) onKeep(number)
         if (typed === null || number !== null) setTyped(null)
     }
-    return <TextInput classNames={{ input: 'num amount' }} aria-label={label} aria-invalid={typed !== null && toNumber(typed) === null} inputMode="decimal" value={typed ?? (value === 0 ? '' : String(value))} onChange={(e) => setTyped(e.currentTarget.value)} onBlur={keep} onKeyDown={(e) => { if (e.key === 'Enter') keep() }} />
+    return (
+        <TextInput
+            classNames={{ input: 'num amount' }}
+            aria-label={label}
+            aria-invalid={typed !== null && toNumber(typed) === null}
+            inputMode="decimal"
+            value={typed ?? (value === 0 ? '' : String(value))}
+            onChange={(e) => setTyped(e.currentTarget.value)}
+            onBlur={keep}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') keep()
+            }}
+        />
+    )
 }

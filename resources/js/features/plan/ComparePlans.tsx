@@ -5,7 +5,21 @@ import { day } from '../../app/time'
 import type { Plan } from './usePlanning'
 
 /** Two plans side by side: what each needs, and which lessons stand elsewhere. */
-export function ComparePlans({ now, then, zone, busy, onTake, onDrop }: { now: Plan; then: Plan; zone: string; busy: boolean; onTake: () => void; onDrop: () => void }) {
+export function ComparePlans({
+    now,
+    then,
+    zone,
+    busy,
+    onTake,
+    onDrop,
+}: {
+    now: Plan
+    then: Plan
+    zone: string
+    busy: boolean
+    onTake: () => void
+    onDrop: () => void
+}) {
     const where = (p: Plan) => Object.fromEntries(p.sessions.flatMap((s, i) => [...s.lessons, ...s.home].map((l) => [l, i + 1])))
     const [old, fresh] = [where(now), where(then)]
     // Sessions that are free in both plans tell nothing.
@@ -16,8 +30,12 @@ export function ComparePlans({ now, then, zone, busy, onTake, onDrop }: { now: P
             <div className="compare-head">
                 <h2>{t('Two plans side by side')}</h2>
                 <p>{moved === 0 ? t('Every lesson stands in the same session.') : t('{n} lessons stand in another session.', { n: moved })}</p>
-                <Button variant="default" onClick={onDrop}>{t('Leave it as it is')}</Button>
-                <Button disabled={busy} onClick={onTake}>{t('Take the new one')}</Button>
+                <Button variant="default" onClick={onDrop}>
+                    {t('Leave it as it is')}
+                </Button>
+                <Button disabled={busy} onClick={onTake}>
+                    {t('Take the new one')}
+                </Button>
             </div>
             <div className="compare-cols">
                 <One title={t('As it is')} p={now} zone={zone} elsewhere={fresh} last={last} mark={(n) => t('to {n}', { n })} />
@@ -27,22 +45,57 @@ export function ComparePlans({ now, then, zone, busy, onTake, onDrop }: { now: P
     )
 }
 
-function One({ title, p, zone, elsewhere, last, mark }: { title: string; p: Plan; zone: string; elsewhere: Record<string, number>; last: number; mark: (n: number) => string }) {
+function One({
+    title,
+    p,
+    zone,
+    elsewhere,
+    last,
+    mark,
+}: {
+    title: string
+    p: Plan
+    zone: string
+    elsewhere: Record<string, number>
+    last: number
+    mark: (n: number) => string
+}) {
     const used = p.sessions.filter((s) => s.lessons.length > 0)
     const fullest = used.reduce((n, s) => Math.max(n, s.usable > 0 ? s.used / s.usable : 0), 0)
     const name = (id: string) => p.lessons.find((l) => l.id === id)?.title ?? id
     return (
         <div>
             <h3>{title}</h3>
-            <p className="quiet">{t('{used} of {all} sessions used, the fullest to {full} %', { used: used.length, all: p.sessions.length, full: Math.round(fullest * 100) })}{p.left.length > 0 && <strong className="short"> {t('{n} lessons without room', { n: p.left.length })}</strong>}{p.problems.length > 0 && <strong className="short"> {p.problems.length === 1 ? t('one problem') : t('{n} problems', { n: p.problems.length })}</strong>}</p>
+            <p className="quiet">
+                {t('{used} of {all} sessions used, the fullest to {full} %', { used: used.length, all: p.sessions.length, full: Math.round(fullest * 100) })}
+                {p.left.length > 0 && <strong className="short"> {t('{n} lessons without room', { n: p.left.length })}</strong>}
+                {p.problems.length > 0 && (
+                    <strong className="short"> {p.problems.length === 1 ? t('one problem') : t('{n} problems', { n: p.problems.length })}</strong>
+                )}
+            </p>
             {p.proof !== null && <p className="quiet">{p.proof.text}</p>}
             <ol>
                 {p.sessions.slice(0, last).map((s, i) => (
                     <li key={s.id}>
-                        <span className="compare-day">{i + 1} <small>{day(s.starts_at, zone)}, {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}</small></span>
-                        <span>{[...s.lessons.map((l) => ({ l, home: false })), ...s.home.map((l) => ({ l, home: true }))].map(({ l, home }, k) => (
-                            <Fragment key={l}>{k > 0 && ', '}<span className={elsewhere[l] === i + 1 ? '' : 'moved'}>{name(l)}{home && ` (${t('at home')})`}{elsewhere[l] !== undefined && elsewhere[l] !== i + 1 && <small> {mark(elsewhere[l])}</small>}</span></Fragment>
-                        ))}{s.lessons.length + s.home.length === 0 && <span className="quiet">{t('free')}</span>}</span>
+                        <span className="compare-day">
+                            {i + 1}{' '}
+                            <small>
+                                {day(s.starts_at, zone)}, {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}
+                            </small>
+                        </span>
+                        <span>
+                            {[...s.lessons.map((l) => ({ l, home: false })), ...s.home.map((l) => ({ l, home: true }))].map(({ l, home }, k) => (
+                                <Fragment key={l}>
+                                    {k > 0 && ', '}
+                                    <span className={elsewhere[l] === i + 1 ? '' : 'moved'}>
+                                        {name(l)}
+                                        {home && ` (${t('at home')})`}
+                                        {elsewhere[l] !== undefined && elsewhere[l] !== i + 1 && <small> {mark(elsewhere[l])}</small>}
+                                    </span>
+                                </Fragment>
+                            ))}
+                            {s.lessons.length + s.home.length === 0 && <span className="quiet">{t('free')}</span>}
+                        </span>
                     </li>
                 ))}
             </ol>

@@ -28,18 +28,54 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
     return (
         <>
             <div className="wish-grid">
-                <TextInput label={t('First session')} type="date" value={wishes.starts_on} error={wrong.starts_on} onChange={(e) => onChange({ starts_on: e.currentTarget.value })} />
+                <TextInput
+                    label={t('First session')}
+                    type="date"
+                    value={wishes.starts_on}
+                    error={wrong.starts_on}
+                    onChange={(e) => onChange({ starts_on: e.currentTarget.value })}
+                />
                 <TextInput label={t('At')} type="time" value={wishes.time} error={wrong.time} onChange={(e) => onChange({ time: e.currentTarget.value })} />
                 <Whole label={t('Sessions')} min={1} max={60} value={wishes.sessions} wrong={wrong.sessions} onChange={(sessions) => onChange({ sessions })} />
-                <Whole label={t('Minutes each')} min={30} max={600} step={15} value={wishes.minutes} wrong={wrong.minutes} onChange={(minutes) => onChange({ minutes })} />
+                <Whole
+                    label={t('Minutes each')}
+                    min={30}
+                    max={600}
+                    step={15}
+                    value={wishes.minutes}
+                    wrong={wrong.minutes}
+                    onChange={(minutes) => onChange({ minutes })}
+                />
             </div>
             <fieldset className="weekdays">
                 <legend>{wishes.every_weeks === 1 ? t('Every week on') : t('Every {n} weeks on', { n: wishes.every_weeks })}</legend>
-                {names.map((name, i) => <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>{name}</UnstyledButton>)}
-                <span className="weeks">{[1, 2, 3, 4].map((n) => <UnstyledButton key={n} aria-pressed={wishes.every_weeks === n} aria-label={t('every {n} weeks', { n })} onClick={() => onChange({ every_weeks: n })}>{n === 1 ? t('weekly') : t('{n} weeks', { n })}</UnstyledButton>)}</span>
+                {names.map((name, i) => (
+                    <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>
+                        {name}
+                    </UnstyledButton>
+                ))}
+                <span className="weeks">
+                    {[1, 2, 3, 4].map((n) => (
+                        <UnstyledButton
+                            key={n}
+                            aria-pressed={wishes.every_weeks === n}
+                            aria-label={t('every {n} weeks', { n })}
+                            onClick={() => onChange({ every_weeks: n })}>
+                            {n === 1 ? t('weekly') : t('{n} weeks', { n })}
+                        </UnstyledButton>
+                    ))}
+                </span>
             </fieldset>
             <Closed closed={wishes.closed} wrong={wrong.closed} onChange={(closed) => onChange({ closed })} />
-            {(days.length > 0 || Object.keys(wishes.made_up).length > 0) && <MadeUp made={wishes.made_up} days={days} time={wishes.time} wrong={Object.entries(wrong).find(([k]) => k.startsWith('made_up'))?.[1]} onChange={(made_up) => onChange({ made_up })} />}
+            {(days.length > 0 || Object.keys(wishes.made_up).length > 0) && (
+                <MadeUp
+                    made={wishes.made_up}
+                    days={days}
+                    time={wishes.time}
+                    wrong={Object.entries(wrong).find(([k]) => k.startsWith('made_up'))?.[1]}
+                    onChange={(made_up) => onChange({ made_up })}
+                />
+            )}
             <Lengths lengths={wishes.lengths} sessions={wishes.sessions} usual={wishes.minutes} onChange={(lengths) => onChange({ lengths })} />
         </>
     )
@@ -51,35 +87,133 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
     return (
         <div className="closed">
             <TextInput label={t('No class on')} type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
-            <Button variant="default" disabled={day === ''} onClick={() => { onChange([...new Set([...closed, day])].sort()); setDay('') }}>{t('Leave that day out')}</Button>
-            {closed.map((d) => <span key={d} className="chip">{d} <Button variant="subtle" aria-label={t('There is a class on {day} after all', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>×</Button></span>)}
+            <Button
+                variant="default"
+                disabled={day === ''}
+                onClick={() => {
+                    onChange([...new Set([...closed, day])].sort())
+                    setDay('')
+                }}>
+                {t('Leave that day out')}
+            </Button>
+            {closed.map((d) => (
+                <span key={d} className="chip">
+                    {d}{' '}
+                    <Button
+                        variant="subtle"
+                        aria-label={t('There is a class on {day} after all', { day: d })}
+                        onClick={() => onChange(closed.filter((x) => x !== d))}>
+                        ×
+                    </Button>
+                </span>
+            ))}
             {wrong !== undefined && <span className="short">{wrong}</span>}
         </div>
     )
 }
 
-function MadeUp({ made, days, time, wrong, onChange }: { made: Record<string, string>; days: string[]; time: string; wrong: string | undefined; onChange: (made: Record<string, string>) => void }) {
+function MadeUp({
+    made,
+    days,
+    time,
+    wrong,
+    onChange,
+}: {
+    made: Record<string, string>
+    days: string[]
+    time: string
+    wrong: string | undefined
+    onChange: (made: Record<string, string>) => void
+}) {
     const [of, setOf] = useState('')
     const [at, setAt] = useState('')
     const known = [...new Set(days)].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
     return (
         <div className="closed">
-            <NativeSelect label={t('Instead of')} value={of} onChange={(e) => { setOf(e.currentTarget.value); setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`) }}><option value="">{t('choose a session')}</option>{known.map((d) => <option key={d}>{d}</option>)}</NativeSelect>
+            <NativeSelect
+                label={t('Instead of')}
+                value={of}
+                onChange={(e) => {
+                    setOf(e.currentTarget.value)
+                    setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`)
+                }}>
+                <option value="">{t('choose a session')}</option>
+                {known.map((d) => (
+                    <option key={d}>{d}</option>
+                ))}
+            </NativeSelect>
             <TextInput label={t('made up on')} type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} />
-            <Button variant="default" disabled={of === '' || at === ''} onClick={() => { onChange({ ...made, [of]: at.replace('T', ' ').slice(0, 16) }); setOf(''); setAt('') }}>{t('Move that session')}</Button>
-            {Object.entries(made).map(([d, m]) => <span key={d} className="chip">{d} → {m} <Button variant="subtle" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>×</Button></span>)}
+            <Button
+                variant="default"
+                disabled={of === '' || at === ''}
+                onClick={() => {
+                    onChange({ ...made, [of]: at.replace('T', ' ').slice(0, 16) })
+                    setOf('')
+                    setAt('')
+                }}>
+                {t('Move that session')}
+            </Button>
+            {Object.entries(made).map(([d, m]) => (
+                <span key={d} className="chip">
+                    {d} → {m}{' '}
+                    <Button variant="subtle" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>
+                        ×
+                    </Button>
+                </span>
+            ))}
             {wrong !== undefined && <span className="short">{wrong}</span>}
         </div>
     )
 }
 
-function Lengths({ lengths, sessions, usual, onChange }: { lengths: Record<string, number>; sessions: number; usual: number; onChange: (lengths: Record<string, number>) => void }) {
+function Lengths({
+    lengths,
+    sessions,
+    usual,
+    onChange,
+}: {
+    lengths: Record<string, number>
+    sessions: number
+    usual: number
+    onChange: (lengths: Record<string, number>) => void
+}) {
     const [session, setSession] = useState('')
     return (
         <div className="closed">
-            <NativeSelect label={t('Longer or shorter')} value={session} onChange={(e) => { setSession(''); onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual }) }}><option value="">{t('choose a session')}</option>{Array.from({ length: sessions }, (_, i) => String(i + 1)).filter((n) => lengths[n] === undefined).map((n) => <option key={n} value={n}>{t('session {n}', { n })}</option>)}</NativeSelect>
+            <NativeSelect
+                label={t('Longer or shorter')}
+                value={session}
+                onChange={(e) => {
+                    setSession('')
+                    onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual })
+                }}>
+                <option value="">{t('choose a session')}</option>
+                {Array.from({ length: sessions }, (_, i) => String(i + 1))
+                    .filter((n) => lengths[n] === undefined)
+                    .map((n) => (
+                        <option key={n} value={n}>
+                            {t('session {n}', { n })}
+                        </option>
+                    ))}
+            </NativeSelect>
             {Object.entries(lengths).map(([n, minutes]) => (
-                <span key={n} className="chip">{t('session {n}', { n })} <TextInput classNames={{ input: 'amount' }} type="number" min={30} max={600} step={15} aria-label={t('Minutes of session {n}', { n })} value={minutes} onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })} /> {t('min')} <Button variant="subtle" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>×</Button></span>
+                <span key={n} className="chip">
+                    {t('session {n}', { n })}{' '}
+                    <TextInput
+                        classNames={{ input: 'amount' }}
+                        type="number"
+                        min={30}
+                        max={600}
+                        step={15}
+                        aria-label={t('Minutes of session {n}', { n })}
+                        value={minutes}
+                        onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })}
+                    />{' '}
+                    {t('min')}{' '}
+                    <Button variant="subtle" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>
+                        ×
+                    </Button>
+                </span>
             ))}
         </div>
     )

@@ -26,13 +26,20 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
                             <tr key={s.student}>
                                 <th scope="row">{s.name}</th>
                                 <td>{t('{done} of {all} lessons', { done: s.done, all: s.done + s.left })}</td>
-                                <td className="chance"><span className="chance-bar" style={{ width: `${Math.round(s.chance * 90)}px` }} />{t('{n} %', { n: Math.round(s.chance * 100) })}</td>
+                                <td className="chance">
+                                    <span className="chance-bar" style={{ width: `${Math.round(s.chance * 90)}px` }} />
+                                    {t('{n} %', { n: Math.round(s.chance * 100) })}
+                                </td>
                             </tr>
                         ))}
                     </tbody>
                 </table>
             </div>
-            <p className="quiet">{t('Lessons done by each session: the line half the class reaches, the band eight in ten are in. From the skill model: how often a lesson is sewn until it is good, and how many samples the sessions to come have room for. A forecast, not a promise.')}</p>
+            <p className="quiet">
+                {t(
+                    'Lessons done by each session: the line half the class reaches, the band eight in ten are in. From the skill model: how often a lesson is sewn until it is good, and how many samples the sessions to come have room for. A forecast, not a promise.',
+                )}
+            </p>
         </section>
     )
 }
@@ -45,13 +52,43 @@ function Fan({ f, zone }: { f: View['ForecastView']; zone: string }) {
     const line = (of: 'low' | 'middle' | 'high') => points.map((p, i) => `${x(i).toFixed(1)} ${y(p[of]).toFixed(1)}`)
     const last = f.sessions.at(-1)
     return (
-        <svg width={WIDE} height={HIGH} viewBox={`0 0 ${WIDE} ${HIGH}`} className="fan" role="img" aria-label={last === undefined ? t('Forecast') : t('By the last session nine in ten have done {low} of {all} lessons, one in two {middle}, one in ten {high}.', { low: last.low, middle: last.middle, high: last.high, all: f.lessons })}>
-            {[0, f.lessons].map((n) => <g key={n}><path d={`M${LEFT} ${y(n)}H${WIDE - 10}`} className="fan-grid" /><text x={LEFT - 6} y={y(n) + 5} textAnchor="end">{n}</text></g>)}
+        <svg
+            width={WIDE}
+            height={HIGH}
+            viewBox={`0 0 ${WIDE} ${HIGH}`}
+            className="fan"
+            role="img"
+            aria-label={
+                last === undefined
+                    ? t('Forecast')
+                    : t('By the last session nine in ten have done {low} of {all} lessons, one in two {middle}, one in ten {high}.', {
+                          low: last.low,
+                          middle: last.middle,
+                          high: last.high,
+                          all: f.lessons,
+                      })
+            }>
+            {[0, f.lessons].map((n) => (
+                <g key={n}>
+                    <path d={`M${LEFT} ${y(n)}H${WIDE - 10}`} className="fan-grid" />
+                    <text x={LEFT - 6} y={y(n) + 5} textAnchor="end">
+                        {n}
+                    </text>
+                </g>
+            ))}
             <path d={`M${line('high').join('L')}L${line('low').reverse().join('L')}Z`} className="fan-band" />
             <path d={`M${line('middle').join('L')}`} className="fan-middle" />
-            {points.map((p, i) => <circle key={i} cx={x(i)} cy={y(p.middle)} r={4} className="fan-dot" />)}
-            {f.sessions.map((s, i) => <text key={s.number} x={x(i + 1)} y={HIGH - 6} textAnchor={i === f.sessions.length - 1 ? 'end' : 'middle'}>{day(s.starts_at, zone)}</text>)}
-            <text x={LEFT} y={HIGH - 6}>{t('now')}</text>
+            {points.map((p, i) => (
+                <circle key={i} cx={x(i)} cy={y(p.middle)} r={4} className="fan-dot" />
+            ))}
+            {f.sessions.map((s, i) => (
+                <text key={s.number} x={x(i + 1)} y={HIGH - 6} textAnchor={i === f.sessions.length - 1 ? 'end' : 'middle'}>
+                    {day(s.starts_at, zone)}
+                </text>
+            ))}
+            <text x={LEFT} y={HIGH - 6}>
+                {t('now')}
+            </text>
         </svg>
     )
 }

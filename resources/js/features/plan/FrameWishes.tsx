@@ -8,11 +8,52 @@ type Frame = Pick<Wishes, 'settle' | 'clear' | 'review_every' | 'review_minutes'
 export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong: Record<string, string>; onChange: (change: Partial<Frame>) => void }) {
     return (
         <div className="wish-grid">
-            <Whole label={t('Opening up, min')} min={0} max={120} step={5} value={wishes.settle} wrong={wrong.settle} onChange={(settle) => onChange({ settle })} />
-            <Whole label={t('Clearing up, min')} min={0} max={120} step={5} value={wishes.clear} wrong={wrong.clear} onChange={(clear) => onChange({ clear })} />
-            <Whole label={t('Look back every (0: never)')} suffix={t(' sessions')} min={0} max={60} value={wishes.review_every} wrong={wrong.review_every} onChange={(review_every) => onChange({ review_every })} />
-            <Whole label={t('Looking back, min')} min={0} max={240} step={5} value={wishes.review_minutes} wrong={wrong.review_minutes} onChange={(review_minutes) => onChange({ review_minutes })} />
-            <Whole label={t('Pace of this group')} min={50} max={300} step={5} suffix={t(' % of the usual time')} value={wishes.pace} wrong={wrong.pace} onChange={(pace) => onChange({ pace })} />
+            <Whole
+                label={t('Opening up, min')}
+                min={0}
+                max={120}
+                step={5}
+                value={wishes.settle}
+                wrong={wrong.settle}
+                onChange={(settle) => onChange({ settle })}
+            />
+            <Whole
+                label={t('Clearing up, min')}
+                min={0}
+                max={120}
+                step={5}
+                value={wishes.clear}
+                wrong={wrong.clear}
+                onChange={(clear) => onChange({ clear })}
+            />
+            <Whole
+                label={t('Look back every (0: never)')}
+                suffix={t(' sessions')}
+                min={0}
+                max={60}
+                value={wishes.review_every}
+                wrong={wrong.review_every}
+                onChange={(review_every) => onChange({ review_every })}
+            />
+            <Whole
+                label={t('Looking back, min')}
+                min={0}
+                max={240}
+                step={5}
+                value={wishes.review_minutes}
+                wrong={wrong.review_minutes}
+                onChange={(review_minutes) => onChange({ review_minutes })}
+            />
+            <Whole
+                label={t('Pace of this group')}
+                min={50}
+                max={300}
+                step={5}
+                suffix={t(' % of the usual time')}
+                value={wishes.pace}
+                wrong={wrong.pace}
+                onChange={(pace) => onChange({ pace })}
+            />
         </div>
     )
 }

@@ -19,7 +19,9 @@ export function LayingOut({ job }: { job: string | null }) {
     const at = useQuery({
         queryKey: ['job', job],
         queryFn: () => ask(api.GET('/api/jobs/{job}', { params: { path: { job: job ?? '' } } })),
-        enabled: waits, refetchInterval: 300, gcTime: 0,
+        enabled: waits,
+        refetchInterval: 300,
+        gcTime: 0,
     })
     const stop = () => {
         if (job !== null) void api.DELETE('/api/jobs/{job}', { params: { path: { job } } })
@@ -30,7 +32,9 @@ export function LayingOut({ job }: { job: string | null }) {
         <p className="progress laying" role="status">
             <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
             {found === null ? t('Laying it out …') : t('{n} sessions can do. Looking whether {fewer} can …', { n: found, fewer: found - 1 })}
-            <Button variant="default" onClick={stop}>{t('Stop, and take what there is')}</Button>
+            <Button variant="default" onClick={stop}>
+                {t('Stop, and take what there is')}
+            </Button>
         </p>
     )
 }

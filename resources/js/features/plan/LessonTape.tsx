@@ -24,7 +24,10 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
     const last = p.sessions.length
     return (
         <div
-            className={`lesson-tape ${state} ${problem ? 'problem' : ''}`} style={{ width: `${share}%` }} draggable data-lesson={id}
+            className={`lesson-tape ${state} ${problem ? 'problem' : ''}`}
+            style={{ width: `${share}%` }}
+            draggable
+            data-lesson={id}
             onDragStart={(e) => e.dataTransfer.setData('text/plain', id)}
             onDragOver={(e) => e.preventDefault()}
             onDrop={(e) => {
@@ -32,25 +35,55 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 e.preventDefault()
                 e.stopPropagation()
                 onDropBefore(e.dataTransfer.getData('text/plain'))
-            }}
-        >
-            <UnstyledButton className="lesson-name" onFocus={() => onTouch(id)} onClick={() => onTouch(id)}
+            }}>
+            <UnstyledButton
+                className="lesson-name"
+                onFocus={() => onTouch(id)}
+                onClick={() => onTouch(id)}
                 onKeyDown={(e) => {
                     const to = e.key === 'ArrowRight' || e.key === 'ArrowDown' ? at + 1 : e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? at - 1 : null
                     if (to === null) return
                     e.preventDefault()
                     if (to >= 0 && to < last) onMove(to, null)
-                }}
-            >
-                <strong>{lesson.title}</strong><span>{pinned && <b className="pin">{t('pinned')} · </b>}{lesson.again < 0.5 ? t('{n} min', { n: Math.round(lesson.minutes) }) : t('{n} + {again} min again', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}{lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}</span>
-                <span className="hidden">, {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}</span>
+                }}>
+                <strong>{lesson.title}</strong>
+                <span>
+                    {pinned && <b className="pin">{t('pinned')} · </b>}
+                    {lesson.again < 0.5
+                        ? t('{n} min', { n: Math.round(lesson.minutes) })
+                        : t('{n} + {again} min again', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}
+                    {lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}
+                </span>
+                <span className="hidden">
+                    , {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}
+                </span>
             </UnstyledButton>
             {state === 'touched' && (
                 <span className="nudge">
-                    {onPin !== undefined && <UnstyledButton aria-pressed={pinned} aria-label={pinned ? t('Let it move again') : t('Pin it to this session')} className="pin-act" onClick={onPin}>{pinned ? t('free') : t('pin')}</UnstyledButton>}
-                    {onHome !== undefined && <UnstyledButton aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>{t('home')}</UnstyledButton>}
-                    {at > 0 && <UnstyledButton aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>↑</UnstyledButton>}
-                    {at < last - 1 && <UnstyledButton aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>↓</UnstyledButton>}
+                    {onPin !== undefined && (
+                        <UnstyledButton
+                            aria-pressed={pinned}
+                            aria-label={pinned ? t('Let it move again') : t('Pin it to this session')}
+                            className="pin-act"
+                            onClick={onPin}>
+                            {pinned ? t('free') : t('pin')}
+                        </UnstyledButton>
+                    )}
+                    {onHome !== undefined && (
+                        <UnstyledButton aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>
+                            {t('home')}
+                        </UnstyledButton>
+                    )}
+                    {at > 0 && (
+                        <UnstyledButton aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>
+                            ↑
+                        </UnstyledButton>
+                    )}
+                    {at < last - 1 && (
+                        <UnstyledButton aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>
+                            ↓
+                        </UnstyledButton>
+                    )}
                 </span>
             )}
         </div>

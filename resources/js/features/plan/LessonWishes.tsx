@@ -7,7 +7,8 @@ type Bounds = Record<string, number>
 /** One line a lesson: where it may stand, with which others, and whether it is sewn at home. */
 export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes; onChange: (change: Partial<Wishes>) => void }) {
     const numbers = Array.from({ length: wishes.sessions }, (_, i) => i + 1)
-    const bound = (of: Bounds, lesson: string, value: string): Bounds => Object.fromEntries([...Object.entries(of).filter(([l]) => l !== lesson), ...(value === '' ? [] : [[lesson, Number(value)] as const])])
+    const bound = (of: Bounds, lesson: string, value: string): Bounds =>
+        Object.fromEntries([...Object.entries(of).filter(([l]) => l !== lesson), ...(value === '' ? [] : [[lesson, Number(value)] as const])])
     const groupOf = (lesson: string) => wishes.together.findIndex((g) => g.includes(lesson))
     const group = (lesson: string, to: number) => {
         const groups = wishes.together.map((g) => g.filter((x) => x !== lesson))
@@ -16,13 +17,27 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
     }
     const choice = (of: Bounds, lesson: string, label: string, set: (next: Bounds) => void) => (
         <NativeSelect aria-label={label} value={of[lesson] ?? ''} onChange={(e) => set(bound(of, lesson, e.currentTarget.value))}>
-            <option value="">{t('any')}</option>{numbers.map((n) => <option key={n} value={n}>{n}</option>)}
+            <option value="">{t('any')}</option>
+            {numbers.map((n) => (
+                <option key={n} value={n}>
+                    {n}
+                </option>
+            ))}
         </NativeSelect>
     )
     return (
         <div className="lesson-wishes">
             <table className="checks">
-                <thead><tr><th>{t('Lesson')}</th><th>{t('Only in session')}</th><th>{t('Not before')}</th><th>{t('Not after')}</th><th>{t('Together with')}</th><th>{t('At home')}</th></tr></thead>
+                <thead>
+                    <tr>
+                        <th>{t('Lesson')}</th>
+                        <th>{t('Only in session')}</th>
+                        <th>{t('Not before')}</th>
+                        <th>{t('Not after')}</th>
+                        <th>{t('Together with')}</th>
+                        <th>{t('At home')}</th>
+                    </tr>
+                </thead>
                 <tbody>
                     {p.lessons.map((l) => {
                         const at = groupOf(l.id)
@@ -31,21 +46,52 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                             <tr key={l.id}>
                                 <th scope="row">{l.title}</th>
                                 <td>{choice(wishes.pins, l.id, t('{lesson}: only in session', { lesson: l.title }), (pins) => onChange({ pins }))}</td>
-                                <td>{choice(wishes.not_before, l.id, t('{lesson}: not before session', { lesson: l.title }), (not_before) => onChange({ not_before }))}</td>
-                                <td>{choice(wishes.not_after, l.id, t('{lesson}: not after session', { lesson: l.title }), (not_after) => onChange({ not_after }))}</td>
                                 <td>
-                                    <NativeSelect aria-label={t('{lesson}: together with', { lesson: l.title })} value={others[0] ?? ''} onChange={(e) => {
-                                        const other = e.currentTarget.value
-                                        if (other === '') return group(l.id, -1)
-                                        const theirs = groupOf(other)
-                                        if (theirs >= 0) return group(l.id, theirs)
-                                        onChange({ together: [...wishes.together.map((g) => g.filter((x) => x !== l.id)).filter((g) => g.length > 1), [other, l.id]] })
-                                    }}>
-                                        <option value="">{t('none')}</option>{p.lessons.filter((x) => x.id !== l.id).map((x) => <option key={x.id} value={x.id}>{x.title}</option>)}
+                                    {choice(wishes.not_before, l.id, t('{lesson}: not before session', { lesson: l.title }), (not_before) =>
+                                        onChange({ not_before }),
+                                    )}
+                                </td>
+                                <td>
+                                    {choice(wishes.not_after, l.id, t('{lesson}: not after session', { lesson: l.title }), (not_after) =>
+                                        onChange({ not_after }),
+                                    )}
+                                </td>
+                                <td>
+                                    <NativeSelect
+                                        aria-label={t('{lesson}: together with', { lesson: l.title })}
+                                        value={others[0] ?? ''}
+                                        onChange={(e) => {
+                                            const other = e.currentTarget.value
+                                            if (other === '') return group(l.id, -1)
+                                            const theirs = groupOf(other)
+                                            if (theirs >= 0) return group(l.id, theirs)
+                                            onChange({
+                                                together: [
+                                                    ...wishes.together.map((g) => g.filter((x) => x !== l.id)).filter((g) => g.length > 1),
+                                                    [other, l.id],
+                                                ],
+                                            })
+                                        }}>
+                                        <option value="">{t('none')}</option>
+                                        {p.lessons
+                                            .filter((x) => x.id !== l.id)
+                                            .map((x) => (
+                                                <option key={x.id} value={x.id}>
+                                                    {x.title}
+                                                </option>
+                                            ))}
                                     </NativeSelect>
                                     {others.length > 1 && <small>{t('and {n} more', { n: others.length - 1 })}</small>}
                                 </td>
-                                <td><Checkbox aria-label={t('{lesson}: sewn at home', { lesson: l.title })} checked={wishes.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...wishes.home, l.id] : wishes.home.filter((x) => x !== l.id) })} /></td>
+                                <td>
+                                    <Checkbox
+                                        aria-label={t('{lesson}: sewn at home', { lesson: l.title })}
+                                        checked={wishes.home.includes(l.id)}
+                                        onChange={(e) =>
+                                            onChange({ home: e.currentTarget.checked ? [...wishes.home, l.id] : wishes.home.filter((x) => x !== l.id) })
+                                        }
+                                    />
+                                </td>
                             </tr>
                         )
                     })}

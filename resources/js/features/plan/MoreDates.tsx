@@ -10,7 +10,11 @@ export function MoreDates({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
     return (
         <span className="more-dates">
             {p.left.length === 1 ? t('The dates are used up: 1 lesson has none.') : t('The dates are used up: {n} lessons have none.', { n: p.left.length })}
-            {needed !== undefined && <Button variant="default" disabled={busy} onClick={() => onLay({ ...p.wishes, sessions: p.sessions.length + more })}>{more === 1 ? t('Add 1 date') : t('Add {n} dates', { n: more })}</Button>}
+            {needed !== undefined && (
+                <Button variant="default" disabled={busy} onClick={() => onLay({ ...p.wishes, sessions: p.sessions.length + more })}>
+                    {more === 1 ? t('Add 1 date') : t('Add {n} dates', { n: more })}
+                </Button>
+            )}
         </span>
     )
 }

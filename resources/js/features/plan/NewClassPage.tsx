@@ -23,10 +23,27 @@ export default function NewClassPage() {
 function blank(from: Plan | null, today: string): NewClass {
     const w = from?.wishes
     return {
-        name: from?.class.title ?? '', students: '', course: '', helpers: from?.helpers ?? 0, machines: 8,
-        starts_on: today, time: w?.time ?? '18:30', sessions: w?.sessions ?? 6, minutes: w?.minutes ?? 120,
-        closed: [], weekdays: w?.weekdays ?? [], every_weeks: w?.every_weeks ?? 1, made_up: {}, lengths: w?.lengths ?? {},
-        home: w?.home ?? [], order: w?.order ?? 'course', settle: w?.settle ?? 5, clear: w?.clear ?? 10, review_every: w?.review_every ?? 0, review_minutes: w?.review_minutes ?? 20, pace: w?.pace ?? 100,
+        name: from?.class.title ?? '',
+        students: '',
+        course: '',
+        helpers: from?.helpers ?? 0,
+        machines: 8,
+        starts_on: today,
+        time: w?.time ?? '18:30',
+        sessions: w?.sessions ?? 6,
+        minutes: w?.minutes ?? 120,
+        closed: [],
+        weekdays: w?.weekdays ?? [],
+        every_weeks: w?.every_weeks ?? 1,
+        made_up: {},
+        lengths: w?.lengths ?? {},
+        home: w?.home ?? [],
+        order: w?.order ?? 'course',
+        settle: w?.settle ?? 5,
+        clear: w?.clear ?? 10,
+        review_every: w?.review_every ?? 0,
+        review_minutes: w?.review_minutes ?? 20,
+        pace: w?.pace ?? 100,
     }
 }
 
@@ -38,19 +55,40 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const [form, setForm] = useState(() => blank(from, today))
     const courses = me.data?.courses ?? []
     const course = courses.find((c) => c.id === form.course) ?? courses.find((c) => c.title === from?.course) ?? courses[0]
-    const names = form.students.split(/[\n,;]+/).map((n) => n.trim()).filter((n) => n !== '')
+    const names = form.students
+        .split(/[\n,;]+/)
+        .map((n) => n.trim())
+        .filter((n) => n !== '')
     const set = (change: Partial<NewClass>) => setForm({ ...form, ...change })
     const { home, order, ...plain } = form
     // What is taken over from last term is not sent again: its whole plan is copied.
     const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
     const make = useChange(async (began: boolean) => {
-        const made = await ask(api.POST('/api/classes', { body: { ...plain, began, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names } }))
+        const made = await ask(
+            api.POST('/api/classes', {
+                body: { ...plain, began, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names },
+            }),
+        )
         await navigate(`/plan/${made.id}`)
     })
-    const estimate = useEstimate(course === undefined || names.length === 0 ? null : {
-        students: Math.min(40, names.length), helpers: form.helpers, machines: form.machines, minutes: form.minutes, course: course.id,
-        home, order, settle: form.settle, clear: form.clear, review_every: form.review_every, review_minutes: form.review_minutes, pace: form.pace,
-    })
+    const estimate = useEstimate(
+        course === undefined || names.length === 0
+            ? null
+            : {
+                  students: Math.min(40, names.length),
+                  helpers: form.helpers,
+                  machines: form.machines,
+                  minutes: form.minutes,
+                  course: course.id,
+                  home,
+                  order,
+                  settle: form.settle,
+                  clear: form.clear,
+                  review_every: form.review_every,
+                  review_minutes: form.review_minutes,
+                  pace: form.pace,
+              },
+    )
     const wrong = make.error?.all ?? {}
     const steps = [t('Class and room'), t('Wishes'), t('Dates')]
     const ready = form.name.trim() !== '' && names.length > 0
@@ -64,30 +102,87 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     return (
         <form className="new-class" onSubmit={submit}>
             <h1>{from === null ? t('Plan a class') : t('{course} again, for a new class', { course: from.class.title })}</h1>
-            <p>{me.data?.classes.length === 0 ? t('Three steps, and the first evening is planned: who comes and what stands in the room, what you wish, and when.') : t('Who comes and what stands in the room, what you wish, and when.')}</p>
+            <p>
+                {me.data?.classes.length === 0
+                    ? t('Three steps, and the first evening is planned: who comes and what stands in the room, what you wish, and when.')
+                    : t('Who comes and what stands in the room, what you wish, and when.')}
+            </p>
             <ol className="steps">
-                {steps.map((s, i) => <li key={s} aria-current={i === step ? 'step' : undefined}><UnstyledButton disabled={i > 0 && !ready} onClick={() => setStep(i)}><b>{i + 1}</b>{s}</UnstyledButton></li>)}
+                {steps.map((s, i) => (
+                    <li key={s} aria-current={i === step ? 'step' : undefined}>
+                        <UnstyledButton disabled={i > 0 && !ready} onClick={() => setStep(i)}>
+                            <b>{i + 1}</b>
+                            {s}
+                        </UnstyledButton>
+                    </li>
+                ))}
             </ol>
-            {step === 0 && <ClassAndRoom form={form} names={names.length} wrong={wrong} room={machines.data?.filter((m) => m.usable).length ?? 0} asks={machines.data?.length === 0} onChange={set} />}
+            {step === 0 && (
+                <ClassAndRoom
+                    form={form}
+                    names={names.length}
+                    wrong={wrong}
+                    room={machines.data?.filter((m) => m.usable).length ?? 0}
+                    asks={machines.data?.length === 0}
+                    onChange={set}
+                />
+            )}
             {step === 1 && <CourseWishes form={form} wrong={wrong} courses={courses} course={course} lessons={estimate.data?.course ?? []} onChange={set} />}
-            {step === 2 && <div className="step-dates"><DateWishes wishes={form} wrong={wrong} onChange={set} /></div>}
+            {step === 2 && (
+                <div className="step-dates">
+                    <DateWishes wishes={form} wrong={wrong} onChange={set} />
+                </div>
+            )}
             {e === undefined ? (
                 // Its place is kept: what is pressed below does not move under the hand.
-                <p className="estimate" role="status">{t('How many sessions it takes stands here as soon as somebody is named.')}</p>
+                <p className="estimate" role="status">
+                    {t('How many sessions it takes stands here as soon as somebody is named.')}
+                </p>
             ) : (
                 <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
-                    {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', { lessons: e.lessons, n: names.length, minutes: Math.round(e.minutes), sessions: e.sessions, each: form.minutes })}
-                    {' '}{t('With time to sew again, so that 8 of 10 have it done: {sessions}.', { sessions: e.sure_sessions })}
+                    {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', {
+                        lessons: e.lessons,
+                        n: names.length,
+                        minutes: Math.round(e.minutes),
+                        sessions: e.sessions,
+                        each: form.minutes,
+                    })}{' '}
+                    {t('With time to sew again, so that 8 of 10 have it done: {sessions}.', { sessions: e.sure_sessions })}
                     {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
-                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && <Button variant="default" onClick={() => set({ sessions: e.sessions })}>{t('Make it {n} sessions', { n: e.sessions })}</Button>}
+                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && (
+                        <Button variant="default" onClick={() => set({ sessions: e.sessions })}>
+                            {t('Make it {n} sessions', { n: e.sessions })}
+                        </Button>
+                    )}
                 </p>
             )}
             <Trouble error={make.error ?? estimate.error} />
-            {make.error?.field === 'began' && <p><Button variant="default" loading={make.isPending} onClick={() => make.mutate(true)}>{t('It did begin then')}</Button></p>}
+            {make.error?.field === 'began' && (
+                <p>
+                    <Button variant="default" loading={make.isPending} onClick={() => make.mutate(true)}>
+                        {t('It did begin then')}
+                    </Button>
+                </p>
+            )}
             <p className="step-acts">
-                {step > 0 && <Button variant="default" size="lg" onClick={() => setStep(step - 1)}>{t('Back')}</Button>}
-                {!last && <Button type="submit" size="lg" disabled={!ready}>{t('On to: {step}', { step: steps[step + 1] ?? '' })}</Button>}
-                <Button type={last ? 'submit' : 'button'} variant={last ? 'filled' : 'default'} size="lg" disabled={!ready || make.isPending} onClick={last ? undefined : () => make.mutate(false)}>{make.isPending ? t('Laying it out …') : t('Lay it out for me')}</Button>
+                {step > 0 && (
+                    <Button variant="default" size="lg" onClick={() => setStep(step - 1)}>
+                        {t('Back')}
+                    </Button>
+                )}
+                {!last && (
+                    <Button type="submit" size="lg" disabled={!ready}>
+                        {t('On to: {step}', { step: steps[step + 1] ?? '' })}
+                    </Button>
+                )}
+                <Button
+                    type={last ? 'submit' : 'button'}
+                    variant={last ? 'filled' : 'default'}
+                    size="lg"
+                    disabled={!ready || make.isPending}
+                    onClick={last ? undefined : () => make.mutate(false)}>
+                    {make.isPending ? t('Laying it out …') : t('Lay it out for me')}
+                </Button>
             </p>
         </form>
     )

@@ -26,29 +26,72 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
     return (
         <div className="new-class-grid">
             <div>
-                <TextInput label={t('Name of the class')} placeholder={t('Evening beginners')} required withAsterisk={false} value={form.name} error={wrong.name} onChange={(e) => onChange({ name: e.currentTarget.value })} />
+                <TextInput
+                    label={t('Name of the class')}
+                    placeholder={t('Evening beginners')}
+                    required
+                    withAsterisk={false}
+                    value={form.name}
+                    error={wrong.name}
+                    onChange={(e) => onChange({ name: e.currentTarget.value })}
+                />
                 <Textarea
-                    label={t('Students, one a line')} description={t('The name they go by in the room is enough. {n} so far.', { n: names })} autosize minRows={8} maxRows={12}
-                    required withAsterisk={false} value={form.students} error={Object.entries(wrong).find(([k]) => k.startsWith('students'))?.[1]}
+                    label={t('Students, one a line')}
+                    description={t('The name they go by in the room is enough. {n} so far.', { n: names })}
+                    autosize
+                    minRows={8}
+                    maxRows={12}
+                    required
+                    withAsterisk={false}
+                    value={form.students}
+                    error={Object.entries(wrong).find(([k]) => k.startsWith('students'))?.[1]}
                     onChange={(e) => onChange({ students: e.currentTarget.value })}
                 />
             </div>
             <div>
-                <Whole label={t('Helpers beside you')} min={0} max={20} value={form.helpers} wrong={wrong.helpers} onChange={(helpers) => onChange({ helpers })} />
-                {asks
-                    ? <Whole label={t('Machines in the room')} min={1} max={40} value={form.machines} wrong={wrong.machines} onChange={(machines) => onChange({ machines })} />
-                    : <p className="quiet">{t('{n} usable machines in the room', { n: room })}</p>}
+                <Whole
+                    label={t('Helpers beside you')}
+                    min={0}
+                    max={20}
+                    value={form.helpers}
+                    wrong={wrong.helpers}
+                    onChange={(helpers) => onChange({ helpers })}
+                />
+                {asks ? (
+                    <Whole
+                        label={t('Machines in the room')}
+                        min={1}
+                        max={40}
+                        value={form.machines}
+                        wrong={wrong.machines}
+                        onChange={(machines) => onChange({ machines })}
+                    />
+                ) : (
+                    <p className="quiet">{t('{n} usable machines in the room', { n: room })}</p>
+                )}
                 <p className="quiet">{t('More students than machines sew in rounds; helpers shorten the looking. Both count in how long a lesson takes.')}</p>
             </div>
         </div>
     )
 }
 
-export function CourseWishes({ form, wrong, courses, course, lessons, onChange }: Props & { courses: View['NamedView'][]; course: View['NamedView'] | undefined; lessons: View['NamedView'][] }) {
+export function CourseWishes({
+    form,
+    wrong,
+    courses,
+    course,
+    lessons,
+    onChange,
+}: Props & { courses: View['NamedView'][]; course: View['NamedView'] | undefined; lessons: View['NamedView'][] }) {
     return (
         <div className="new-class-grid">
             <div>
-                <NativeSelect label={t('Course')} value={course?.id ?? ''} data={courses.map((c) => ({ value: c.id, label: c.title }))} onChange={(e) => onChange({ course: e.currentTarget.value, home: [] })} />
+                <NativeSelect
+                    label={t('Course')}
+                    value={course?.id ?? ''}
+                    data={courses.map((c) => ({ value: c.id, label: c.title }))}
+                    onChange={(e) => onChange({ course: e.currentTarget.value, home: [] })}
+                />
                 <OrderWish value={form.order} onChange={(order) => onChange({ order })} />
                 <p className="quiet">{t('Everything can be moved afterwards.')}</p>
             </div>
@@ -57,7 +100,14 @@ export function CourseWishes({ form, wrong, courses, course, lessons, onChange }
                 {lessons.length > 0 && (
                     <fieldset className="home-wish">
                         <legend>{t('Sewn at home, without class time')}</legend>
-                        {lessons.map((l) => <Checkbox label={l.title} key={l.id} checked={form.home.includes(l.id)} onChange={(e) => onChange({ home: e.currentTarget.checked ? [...form.home, l.id] : form.home.filter((x) => x !== l.id) })} />)}
+                        {lessons.map((l) => (
+                            <Checkbox
+                                label={l.title}
+                                key={l.id}
+                                checked={form.home.includes(l.id)}
+                                onChange={(e) => onChange({ home: e.currentTarget.checked ? [...form.home, l.id] : form.home.filter((x) => x !== l.id) })}
+                            />
+                        ))}
                     </fieldset>
                 )}
             </div>

@@ -14,7 +14,20 @@ export function OrderWish({ value, onChange }: { value: Wishes['order']; onChang
         <fieldset className="order-wish">
             <legend>{t('What comes first')}</legend>
             {orders.map(([id, title, how]) => (
-                <Radio label={<><span>{title}<small>{how}</small></span></>} key={id} name="order" checked={value === id} onChange={() => onChange(id)} />
+                <Radio
+                    label={
+                        <>
+                            <span>
+                                {title}
+                                <small>{how}</small>
+                            </span>
+                        </>
+                    }
+                    key={id}
+                    name="order"
+                    checked={value === id}
+                    onChange={() => onChange(id)}
+                />
             ))}
         </fieldset>
     )

@@ -25,7 +25,10 @@ export default function PlanPage() {
     const change = usePlanning(id, plan.data)
     if (plan.data === undefined) return plan.error === null ? <Waiting what={t('Unrolling the plan')} /> : <Trouble error={plan.error} />
     const p = plan.data
-    const without = (lesson: string) => ({ sessions: p.sessions.map((s) => s.lessons.filter((x) => x !== lesson)), home: p.sessions.map((s) => s.home.filter((x) => x !== lesson)) })
+    const without = (lesson: string) => ({
+        sessions: p.sessions.map((s) => s.lessons.filter((x) => x !== lesson)),
+        home: p.sessions.map((s) => s.home.filter((x) => x !== lesson)),
+    })
     const move = (lesson: string, to: number, before: string | null) => {
         const next = without(lesson)
         const into = next.sessions[to]
@@ -40,49 +43,136 @@ export default function PlanPage() {
         next.home[after]?.push(lesson)
         change.store.mutate(next)
     }
-    const pin = (lesson: string, session: number | null) => change.store.mutate({
-        sessions: p.sessions.map((s) => s.lessons),
-        pins: Object.fromEntries([...p.pins.filter((x) => x.lesson !== lesson).map((x) => [x.lesson, x.session] as const), ...(session === null ? [] : [[lesson, session] as const])]),
-    })
+    const pin = (lesson: string, session: number | null) =>
+        change.store.mutate({
+            sessions: p.sessions.map((s) => s.lessons),
+            pins: Object.fromEntries([
+                ...p.pins.filter((x) => x.lesson !== lesson).map((x) => [x.lesson, x.session] as const),
+                ...(session === null ? [] : [[lesson, session] as const]),
+            ]),
+        })
     const used = p.sessions.reduce((n, s) => n + s.used, 0)
     const laying = change.layOut.isPending || change.tryOut.isPending
     return (
         <div className="plan">
             <div className="plan-head">
                 <div>
-                    <h1>{p.class.title} <small>{p.course}</small></h1>
-                    <p>{t(p.helpers === 1 ? '{students} students, {machines} machines, {helpers} helper · {lessons} lessons, {used} min in {sessions} sessions' : '{students} students, {machines} machines, {helpers} helpers · {lessons} lessons, {used} min in {sessions} sessions', { students: p.students, machines: p.machines, helpers: p.helpers, lessons: p.lessons.length, used: Math.round(used), sessions: p.sessions.length })}</p>
+                    <h1>
+                        {p.class.title} <small>{p.course}</small>
+                    </h1>
+                    <p>
+                        {t(
+                            p.helpers === 1
+                                ? '{students} students, {machines} machines, {helpers} helper · {lessons} lessons, {used} min in {sessions} sessions'
+                                : '{students} students, {machines} machines, {helpers} helpers · {lessons} lessons, {used} min in {sessions} sessions',
+                            {
+                                students: p.students,
+                                machines: p.machines,
+                                helpers: p.helpers,
+                                lessons: p.lessons.length,
+                                used: Math.round(used),
+                                sessions: p.sessions.length,
+                            },
+                        )}
+                    </p>
                 </div>
                 <div className="plan-acts">
-                    {change.canUndo && <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>{t('Undo')}</Button>}
-                    <Button variant="default" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>{t('Mend it')}</Button>
-                    <Button variant="default" aria-expanded={wishing} onClick={() => setWishing(!wishing)}>{t('Wishes')}</Button>
-                    <Button variant="default" disabled={change.busy} onClick={() => change.layOut.mutate(p.wishes)}>{change.layOut.isPending ? t('Laying it out …') : t('Lay it out for me')}</Button>
-                    <Button component={Link} variant="default" to={`/materials/${id}`}>{t('Materials')}</Button>
-                    <Button component={Link} to={`/today/${id}`}>{t('Go to Today')}</Button>
+                    {change.canUndo && (
+                        <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>
+                            {t('Undo')}
+                        </Button>
+                    )}
+                    <Button variant="default" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>
+                        {t('Mend it')}
+                    </Button>
+                    <Button variant="default" aria-expanded={wishing} onClick={() => setWishing(!wishing)}>
+                        {t('Wishes')}
+                    </Button>
+                    <Button variant="default" disabled={change.busy} onClick={() => change.layOut.mutate(p.wishes)}>
+                        {change.layOut.isPending ? t('Laying it out …') : t('Lay it out for me')}
+                    </Button>
+                    <Button component={Link} variant="default" to={`/materials/${id}`}>
+                        {t('Materials')}
+                    </Button>
+                    <Button component={Link} to={`/today/${id}`}>
+                        {t('Go to Today')}
+                    </Button>
                 </div>
             </div>
             {laying && <LayingOut job={change.job} />}
             <Trouble error={change.error} />
-            {wishing && <WishSheet key={p.version} p={p} zone={zone} busy={change.busy} wrong={(change.layOut.error ?? change.tryOut.error)?.all ?? {}} onLay={(w) => change.layOut.mutate(w)} onTry={(w) => change.tryOut.mutate(w)} />}
-            {change.tried !== null && <ComparePlans now={p} then={change.tried.plan} zone={zone} busy={change.busy} onTake={() => { if (change.tried !== null) change.layOut.mutate(change.tried.wishes) }} onDrop={change.drop} />}
+            {wishing && (
+                <WishSheet
+                    key={p.version}
+                    p={p}
+                    zone={zone}
+                    busy={change.busy}
+                    wrong={(change.layOut.error ?? change.tryOut.error)?.all ?? {}}
+                    onLay={(w) => change.layOut.mutate(w)}
+                    onTry={(w) => change.tryOut.mutate(w)}
+                />
+            )}
+            {change.tried !== null && (
+                <ComparePlans
+                    now={p}
+                    then={change.tried.plan}
+                    zone={zone}
+                    busy={change.busy}
+                    onTake={() => {
+                        if (change.tried !== null) change.layOut.mutate(change.tried.wishes)
+                    }}
+                    onDrop={change.drop}
+                />
+            )}
             {change.moved !== null && (
                 <p className="kept-note" role="status">
-                    {change.moved.lessons.length === 0 ? t('Nothing had to move.') : t('Moved: {lessons}.', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
+                    {change.moved.lessons.length === 0
+                        ? t('Nothing had to move.')
+                        : t('Moved: {lessons}.', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
                     {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('Fewer moves cannot do.')}</span>}
-                    <Button variant="subtle" onClick={change.forget}>{t('close')}</Button>
+                    <Button variant="subtle" onClick={change.forget}>
+                        {t('close')}
+                    </Button>
                 </p>
             )}
             <div className="problems" aria-live="polite">
-                {p.problems.length === 0 && p.left.length === 0
-                    ? <p className="fine">{t('Everything is laid, in an order that holds.')}</p>
-                    : <ul>{p.problems.map((x) => <li key={x.text}>{x.text}</li>)}</ul>}
-                {p.proof !== null && <p className="fine proof">{p.proof.text}{touched !== null && p.proof.reasons[touched] !== undefined && <> <strong>{p.lessons.find((l) => l.id === touched)?.title}:</strong> {p.proof.reasons[touched]}</>}</p>}
+                {p.problems.length === 0 && p.left.length === 0 ? (
+                    <p className="fine">{t('Everything is laid, in an order that holds.')}</p>
+                ) : (
+                    <ul>
+                        {p.problems.map((x) => (
+                            <li key={x.text}>{x.text}</li>
+                        ))}
+                    </ul>
+                )}
+                {p.proof !== null && (
+                    <p className="fine proof">
+                        {p.proof.text}
+                        {touched !== null && p.proof.reasons[touched] !== undefined && (
+                            <>
+                                {' '}
+                                <strong>{p.lessons.find((l) => l.id === touched)?.title}:</strong> {p.proof.reasons[touched]}
+                            </>
+                        )}
+                    </p>
+                )}
                 {p.left.length > 0 && (
                     <div className="left-over">
                         <MoreDates p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
                         <span>{t('No room yet for:')}</span>
-                        {p.left.map((l) => <LessonTape key={l} p={p} id={l} share={18} problem={false} state={touched === l ? 'touched' : ''} onTouch={setTouched} at={-1} onMove={(to) => move(l, to, null)} />)}
+                        {p.left.map((l) => (
+                            <LessonTape
+                                key={l}
+                                p={p}
+                                id={l}
+                                share={18}
+                                problem={false}
+                                state={touched === l ? 'touched' : ''}
+                                onTouch={setTouched}
+                                at={-1}
+                                onMove={(to) => move(l, to, null)}
+                            />
+                        ))}
                     </div>
                 )}
             </div>
@@ -90,13 +180,28 @@ export default function PlanPage() {
             <Sessions p={p} zone={zone} touched={touched} onTouch={setTouched} onMove={move} onHome={home} onPin={pin} />
             <Forecast id={id} zone={zone} />
             <p className="print-acts">
-                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">{t('Print it for the students')}</Button>
-                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=calendar`}>{t('Into a calendar')}</Button>
-                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=table`}>{t('As a table')}</Button>
-                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=bundle`}>{t('As a course bundle')}</Button>
-                <Button component={Link} variant="default" to={`/start?from=${id}`}>{t('Teach it again to a new class')}</Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">
+                    {t('Print it for the students')}
+                </Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=calendar`}>
+                    {t('Into a calendar')}
+                </Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=table`}>
+                    {t('As a table')}
+                </Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=bundle`}>
+                    {t('As a course bundle')}
+                </Button>
+                <Button component={Link} variant="default" to={`/start?from=${id}`}>
+                    {t('Teach it again to a new class')}
+                </Button>
             </p>
-            <p className="quiet">{t('Drag a lesson, or touch it and use the arrows. Each session keeps {settle} min for settling in and {clear} min for clearing up.', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
+            <p className="quiet">
+                {t('Drag a lesson, or touch it and use the arrows. Each session keeps {settle} min for settling in and {clear} min for clearing up.', {
+                    settle: p.wishes.settle,
+                    clear: p.wishes.clear,
+                })}
+            </p>
         </div>
     )
 }

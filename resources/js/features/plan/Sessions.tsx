@@ -31,29 +31,51 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
         <ol className="sessions" ref={list}>
             {p.sessions.map((s, i) => (
                 <li
-                    key={s.id} className={`session ${s.used > s.usable && !s.begun ? 'over' : ''} ${s.begun ? 'begun' : ''}`}
+                    key={s.id}
+                    className={`session ${s.used > s.usable && !s.begun ? 'over' : ''} ${s.begun ? 'begun' : ''}`}
                     onDragOver={(e: DragEvent) => e.preventDefault()}
-                    onDrop={(e: DragEvent) => { e.preventDefault(); onMove(e.dataTransfer.getData('text/plain'), i, null) }}
-                >
-                    <div className="session-day"><strong>{i + 1}</strong><span>{day(s.starts_at, zone)}<small>{clock(s.starts_at, zone)} · {t('{n} min', { n: s.minutes })}</small></span></div>
+                    onDrop={(e: DragEvent) => {
+                        e.preventDefault()
+                        onMove(e.dataTransfer.getData('text/plain'), i, null)
+                    }}>
+                    <div className="session-day">
+                        <strong>{i + 1}</strong>
+                        <span>
+                            {day(s.starts_at, zone)}
+                            <small>
+                                {clock(s.starts_at, zone)} · {t('{n} min', { n: s.minutes })}
+                            </small>
+                        </span>
+                    </div>
                     <div>
                         <div className="session-tape">
                             <div className="session-usable" style={{ width: `${(100 * s.usable) / longest}%` }} />
                             {s.lessons.map((l) => (
                                 <LessonTape
-                                    key={l} p={p} id={l} share={(100 * (p.lessons.find((x) => x.id === l)?.minutes ?? 0)) / longest}
+                                    key={l}
+                                    p={p}
+                                    id={l}
+                                    share={(100 * (p.lessons.find((x) => x.id === l)?.minutes ?? 0)) / longest}
                                     problem={p.problems.some((x) => x.lesson === l)}
                                     state={touched === l ? 'touched' : needs.includes(l) ? 'needed' : ''}
-                                    onTouch={onTouch} at={i} onMove={(to, before) => onMove(l, to, before)}
+                                    onTouch={onTouch}
+                                    at={i}
+                                    onMove={(to, before) => onMove(l, to, before)}
                                     onDropBefore={(dragged) => onMove(dragged, i, l)}
-                                    pinned={pins[l] !== undefined} onPin={() => onPin(l, pins[l] === undefined ? i + 1 : null)} onHome={() => onHome(l, i)}
+                                    pinned={pins[l] !== undefined}
+                                    onPin={() => onPin(l, pins[l] === undefined ? i + 1 : null)}
+                                    onHome={() => onHome(l, i)}
                                 />
                             ))}
                         </div>
                         {s.home.map((l) => (
                             <p key={l} className={`at-home ${needs.includes(l) ? 'needed' : ''}`} data-lesson={l}>
-                                <span>{t('Sewn at home after it:')} <strong>{title(l)}</strong></span>
-                                <Button variant="subtle" onClick={() => onMove(l, i, null)}>{t('sew it in class')}</Button>
+                                <span>
+                                    {t('Sewn at home after it:')} <strong>{title(l)}</strong>
+                                </span>
+                                <Button variant="subtle" onClick={() => onMove(l, i, null)}>
+                                    {t('sew it in class')}
+                                </Button>
                             </p>
                         ))}
                         <Ready id={p.class.id} session={i + 1} />
@@ -62,7 +84,11 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                         {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}
                         {s.review > 0 && <span>{t('{n} min to look back', { n: Math.round(s.review) })}</span>}
                         {s.used > s.usable && !s.begun && <strong>{t('{n} over', { n: Math.round(s.used - s.usable) })}</strong>}
-                        {s.lessons.length > 0 && <Link className="bring" to={`/materials/${p.class.id}?session=${i + 1}`}>{t('what to bring')}</Link>}
+                        {s.lessons.length > 0 && (
+                            <Link className="bring" to={`/materials/${p.class.id}?session=${i + 1}`}>
+                                {t('what to bring')}
+                            </Link>
+                        )}
                     </div>
                 </li>
             ))}
@@ -76,15 +102,30 @@ function Ready({ id, session }: { id: string; session: number }) {
     const needs = usePlanNeeds(id)
     const day = needs.data?.find((d) => d.session === session)
     // Its place is kept while it is worked out, so that no lesson moves from under the hand.
-    if (needs.isPending) return <p className="ready"><span>{t('counting what it needs')}</span></p>
+    if (needs.isPending)
+        return (
+            <p className="ready">
+                <span>{t('counting what it needs')}</span>
+            </p>
+        )
     if (day === undefined || (day.machines === 0 && day.cloth.length === 0)) return null
     return (
         <p className="ready">
             {day.machines > 0 && <span>{t('{n} machines', { n: day.machines })}</span>}
-            {day.feet.map((f) => (f.have < f.wanted
-                ? <strong key={f.title}>{f.have === 0 ? t('no {foot} foot', { foot: f.title }) : t('{foot} foot: {have} for {wanted}, in rounds', { foot: f.title, have: f.have, wanted: f.wanted })}</strong>
-                : <span key={f.title}>{t('{n} × {foot} foot', { n: f.wanted, foot: f.title })}</span>))}
-            {day.cloth.map((c) => <span key={c}>{c}</span>)}
+            {day.feet.map((f) =>
+                f.have < f.wanted ? (
+                    <strong key={f.title}>
+                        {f.have === 0
+                            ? t('no {foot} foot', { foot: f.title })
+                            : t('{foot} foot: {have} for {wanted}, in rounds', { foot: f.title, have: f.have, wanted: f.wanted })}
+                    </strong>
+                ) : (
+                    <span key={f.title}>{t('{n} × {foot} foot', { n: f.wanted, foot: f.title })}</span>
+                ),
+            )}
+            {day.cloth.map((c) => (
+                <span key={c}>{c}</span>
+            ))}
         </p>
     )
 }

@@ -10,8 +10,13 @@ export function SureWish({ value, onChange }: { value: Wishes['sure']; onChange:
     const known = value === null || SHARES.includes(value) ? SHARES : [...SHARES, value].sort()
     return (
         <NativeSelect
-            label={t('Time to sew again')} value={value === null ? '' : String(value)} onChange={(e) => onChange(e.currentTarget.value === '' ? null : Number(e.currentTarget.value))}
-            data={[{ value: '', label: t('none: one sample of each lesson') }, ...known.map((s) => ({ value: String(s), label: t('so that {n} of 10 are sure', { n: tenths(s) }) }))]}
+            label={t('Time to sew again')}
+            value={value === null ? '' : String(value)}
+            onChange={(e) => onChange(e.currentTarget.value === '' ? null : Number(e.currentTarget.value))}
+            data={[
+                { value: '', label: t('none: one sample of each lesson') },
+                ...known.map((s) => ({ value: String(s), label: t('so that {n} of 10 are sure', { n: tenths(s) }) })),
+            ]}
         />
     )
 }

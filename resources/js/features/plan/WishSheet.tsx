@@ -10,7 +10,21 @@ import { SureWish } from './SureWish'
 import type { Plan, Wishes } from './usePlanning'
 
 /** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
-export function WishSheet({ p, zone, busy, wrong, onLay, onTry }: { p: Plan; zone: string; busy: boolean; wrong: Record<string, string>; onLay: (wishes: Wishes) => void; onTry: (wishes: Wishes) => void }) {
+export function WishSheet({
+    p,
+    zone,
+    busy,
+    wrong,
+    onLay,
+    onTry,
+}: {
+    p: Plan
+    zone: string
+    busy: boolean
+    wrong: Record<string, string>
+    onLay: (wishes: Wishes) => void
+    onTry: (wishes: Wishes) => void
+}) {
     const [wishes, setWishes] = useState(p.wishes)
     const set = (change: Partial<Wishes>) => setWishes({ ...wishes, ...change })
     return (
@@ -27,14 +41,22 @@ export function WishSheet({ p, zone, busy, wrong, onLay, onTry }: { p: Plan; zon
                     <FrameWishes wishes={wishes} wrong={wrong} onChange={set} />
                 </div>
             </div>
-            <details className="wishes-lessons" open={Object.keys({ ...wishes.not_before, ...wishes.not_after }).length + wishes.together.length + wishes.home.length > 0}>
+            <details
+                className="wishes-lessons"
+                open={Object.keys({ ...wishes.not_before, ...wishes.not_after }).length + wishes.together.length + wishes.home.length > 0}>
                 <summary>{t('Lesson by lesson: not before, not after, together, at home')}</summary>
                 <LessonWishes p={p} wishes={wishes} onChange={set} />
             </details>
             <p className="wishes-acts">
-                <Button disabled={busy} onClick={() => onLay(wishes)}>{t('Lay it out with these')}</Button>
-                <Button variant="default" disabled={busy} onClick={() => onTry(wishes)}>{t('Show it beside the plan first')}</Button>
-                <Button variant="subtle" onClick={() => setWishes(p.wishes)}>{t('As they were')}</Button>
+                <Button disabled={busy} onClick={() => onLay(wishes)}>
+                    {t('Lay it out with these')}
+                </Button>
+                <Button variant="default" disabled={busy} onClick={() => onTry(wishes)}>
+                    {t('Show it beside the plan first')}
+                </Button>
+                <Button variant="subtle" onClick={() => setWishes(p.wishes)}>
+                    {t('As they were')}
+                </Button>
             </p>
         </section>
     )

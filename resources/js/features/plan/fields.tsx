@@ -13,7 +13,19 @@ interface Props {
 
 /** A whole number with steppers. */
 export function Whole({ label, value, min, max, step = 1, wrong, suffix, onChange }: Props) {
-    return <NumberInput label={label} min={min} max={max} step={step} allowDecimal={false} value={value} error={wrong} {...(suffix === undefined ? {} : { suffix })} onChange={(v) => onChange(Number(v))} />
+    return (
+        <NumberInput
+            label={label}
+            min={min}
+            max={max}
+            step={step}
+            allowDecimal={false}
+            value={value}
+            error={wrong}
+            {...(suffix === undefined ? {} : { suffix })}
+            onChange={(v) => onChange(Number(v))}
+        />
+    )
 }
 
 /** Names of the weekdays in the reader's language, Monday first. */

@@ -7,7 +7,11 @@ import { useChange } from '../../api/queries'
 export type Plan = View['PlanView']
 export type Wishes = View['PlanWishesView']
 
-interface Step { sessions: string[][]; home: string[][]; wishes: Wishes | null }
+interface Step {
+    sessions: string[][]
+    home: string[][]
+    wishes: Wishes | null
+}
 
 /** Everything that changes a plan, each with its way back. */
 export function usePlanning(id: string, plan: Plan | undefined) {
@@ -43,10 +47,17 @@ export function usePlanning(id: string, plan: Plan | undefined) {
         setTried(null)
     })
     // Nothing is kept by trying, so nothing has to be read again.
-    const tryOut = useMutation<unknown, Problem, Wishes>({ mutationFn: async (wishes) => {
-        if (plan === undefined) return
-        setTried({ wishes, plan: await named((name) => ask(api.POST('/api/classes/{class}/plan/try', { params: { path }, body: { ...wishes, version: plan.version, job: name } }))) })
-    } })
+    const tryOut = useMutation<unknown, Problem, Wishes>({
+        mutationFn: async (wishes) => {
+            if (plan === undefined) return
+            setTried({
+                wishes,
+                plan: await named((name) =>
+                    ask(api.POST('/api/classes/{class}/plan/try', { params: { path }, body: { ...wishes, version: plan.version, job: name } })),
+                ),
+            })
+        },
+    })
     const mend = useChange(async () => {
         if (plan === undefined) return
         const answer = await ask(api.POST('/api/classes/{class}/plan/mend', { params: { path }, body: { version: plan.version } }))
@@ -57,13 +68,21 @@ export function usePlanning(id: string, plan: Plan | undefined) {
         const step = undo.at(-1)
         if (plan === undefined || step === undefined) return
         let version = plan.version
-        if (step.wishes !== null) version = (await ask(api.POST('/api/classes/{class}/plan/lay-out', { params: { path }, body: { ...step.wishes, version } }))).version
+        if (step.wishes !== null)
+            version = (await ask(api.POST('/api/classes/{class}/plan/lay-out', { params: { path }, body: { ...step.wishes, version } }))).version
         await put({ sessions: step.sessions, home: step.home, version })
         setUndo((steps) => steps.slice(0, -1))
         setMoved(null)
     })
     return {
-        store, layOut, tryOut, mend, back, job, moved, tried,
+        store,
+        layOut,
+        tryOut,
+        mend,
+        back,
+        job,
+        moved,
+        tried,
         canUndo: undo.length > 0,
         forget: () => setMoved(null),
         drop: () => setTried(null),

@@ -4,10 +4,10 @@ import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
-import { Trouble } from '../../ui/Trouble'
-import { Choice } from '../workshop/fields'
 import { toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
+import { Trouble } from '../../ui/Trouble'
+import { Choice } from '../workshop/fields'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
@@ -15,7 +15,11 @@ type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'mi
 
 const typedOf = (f: Facts): Typed => ({
     ...(Object.fromEntries(NUMBERS.map((n) => [n, String(f[n])])) as Record<(typeof NUMBERS)[number], string>),
-    edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm), tape_mm: f.tape_mm === null ? '' : String(f.tape_mm), min_mm: String(f.guide?.min_mm ?? ''), max_mm: String(f.guide?.max_mm ?? ''), step_mm: String(f.guide?.step_mm ?? ''),
+    edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm),
+    tape_mm: f.tape_mm === null ? '' : String(f.tape_mm),
+    min_mm: String(f.guide?.min_mm ?? ''),
+    max_mm: String(f.guide?.max_mm ?? ''),
+    step_mm: String(f.guide?.step_mm ?? ''),
 })
 
 interface Props {
@@ -35,14 +39,31 @@ export function FootForm({ room, foot, onDone }: Props) {
     const write = (name: keyof Typed) => (value: string) => setTyped({ ...typed, [name]: value })
     const number = (name: keyof Typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
-        ...facts, opening_left_mm: number('opening_left_mm'), opening_right_mm: number('opening_right_mm'), edge_left_mm: number('edge_left_mm'), edge_right_mm: number('edge_right_mm'), largest_swing_mm: number('largest_swing_mm'), smallest_swing_mm: number('smallest_swing_mm'), count: number('count'),
-        materials: cloths.split(',').map((c) => c.trim()).filter((c) => c !== ''),
+        ...facts,
+        opening_left_mm: number('opening_left_mm'),
+        opening_right_mm: number('opening_right_mm'),
+        edge_left_mm: number('edge_left_mm'),
+        edge_right_mm: number('edge_right_mm'),
+        largest_swing_mm: number('largest_swing_mm'),
+        smallest_swing_mm: number('smallest_swing_mm'),
+        count: number('count'),
+        materials: cloths
+            .split(',')
+            .map((c) => c.trim())
+            .filter((c) => c !== ''),
         edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
         tape_mm: typed.tape_mm.trim() === '' ? null : number('tape_mm'),
-        guide: typed.min_mm.trim() === '' && typed.max_mm.trim() === '' ? null : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
+        guide:
+            typed.min_mm.trim() === '' && typed.max_mm.trim() === ''
+                ? null
+                : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
     }
     const save = useChange(async () => {
-        await ask(foot === null ? api.POST('/api/feet', { body: { facts: whole } }) : api.PUT('/api/feet/{foot}', { params: { path: { foot: foot.id } }, body: { facts: whole } }))
+        await ask(
+            foot === null
+                ? api.POST('/api/feet', { body: { facts: whole } })
+                : api.PUT('/api/feet/{foot}', { params: { path: { foot: foot.id } }, body: { facts: whole } }),
+        )
         onDone()
     })
     const retire = useChange(async () => {
@@ -63,37 +84,151 @@ export function FootForm({ room, foot, onDone }: Props) {
     return (
         <form className="edit-form" onSubmit={submit}>
             <div className="foot-live">
-                <FootOpening left={drawn(whole.opening_left_mm, 3)} right={drawn(whole.opening_right_mm, 3)} position={0} width={drawn(whole.largest_swing_mm, 0)} needle={0.8} verdict={drawn(whole.largest_swing_mm, 0) / 2 + 0.4 > Math.min(drawn(whole.opening_left_mm, 3), drawn(whole.opening_right_mm, 3)) ? 'strike' : 'clear'} scale={22} reach={8} height={120} label={t('The opening as typed, with its widest swing')} />
+                <FootOpening
+                    left={drawn(whole.opening_left_mm, 3)}
+                    right={drawn(whole.opening_right_mm, 3)}
+                    position={0}
+                    width={drawn(whole.largest_swing_mm, 0)}
+                    needle={0.8}
+                    verdict={
+                        drawn(whole.largest_swing_mm, 0) / 2 + 0.4 > Math.min(drawn(whole.opening_left_mm, 3), drawn(whole.opening_right_mm, 3))
+                            ? 'strike'
+                            : 'clear'
+                    }
+                    scale={22}
+                    reach={8}
+                    height={120}
+                    label={t('The opening as typed, with its widest swing')}
+                />
                 <ScaleBar mm={5} scale={22} />
             </div>
             {kind !== undefined && <p className="quiet">{kind.about}</p>}
             {kind !== undefined && kind.caution !== '' && <p className="caution">{kind.caution}</p>}
             <div className="edit-grid">
                 <Choice label={t('Kind')} value={facts.kind} options={room.kinds} onChange={choose} />
-                <TextInput label={t('Name')} className="choice" value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} />
+                <TextInput
+                    label={t('Name')}
+                    className="choice"
+                    value={facts.name}
+                    maxLength={60}
+                    required
+                    onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
+                />
                 <NumberField label={t('How many')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
                 <Choice label={t('It is')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
-                <NumberField label={t('Opening left')} value={typed.opening_left_mm} min={0.3} max={15} step={0.1} onChange={write('opening_left_mm')} slider={false} />
-                <NumberField label={t('Opening right')} value={typed.opening_right_mm} min={0.3} max={15} step={0.1} onChange={write('opening_right_mm')} slider={false} />
-                <NumberField label={t('Largest swing')} value={typed.largest_swing_mm} min={0} max={12} step={0.5} onChange={write('largest_swing_mm')} slider={false} />
-                <NumberField label={t('Least swing (0: any)')} value={typed.smallest_swing_mm} min={0} max={12} step={0.5} onChange={write('smallest_swing_mm')} slider={false} />
-                <Choice label={t('Open side')} value={facts.open_side ?? ''} options={[{ id: '', title: t('none') }, { id: 'left', title: t('left') }, { id: 'right', title: t('right') }, { id: 'either', title: t('either, as it is clipped') }]} onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : o as Facts['open_side'] })} />
-                <Choice label={t('Sole')} value={facts.sole} options={[{ id: 'flat', title: t('flat') }, { id: 'grooved', title: t('grooved') }]} onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })} />
-                <Choice label={t('Needle positions')} value={facts.positions} options={[{ id: 'all', title: t('all') }, { id: 'centre', title: t('centre only') }]} onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })} />
+                <NumberField
+                    label={t('Opening left')}
+                    value={typed.opening_left_mm}
+                    min={0.3}
+                    max={15}
+                    step={0.1}
+                    onChange={write('opening_left_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('Opening right')}
+                    value={typed.opening_right_mm}
+                    min={0.3}
+                    max={15}
+                    step={0.1}
+                    onChange={write('opening_right_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('Largest swing')}
+                    value={typed.largest_swing_mm}
+                    min={0}
+                    max={12}
+                    step={0.5}
+                    onChange={write('largest_swing_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('Least swing (0: any)')}
+                    value={typed.smallest_swing_mm}
+                    min={0}
+                    max={12}
+                    step={0.5}
+                    onChange={write('smallest_swing_mm')}
+                    slider={false}
+                />
+                <Choice
+                    label={t('Open side')}
+                    value={facts.open_side ?? ''}
+                    options={[
+                        { id: '', title: t('none') },
+                        { id: 'left', title: t('left') },
+                        { id: 'right', title: t('right') },
+                        { id: 'either', title: t('either, as it is clipped') },
+                    ]}
+                    onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : (o as Facts['open_side']) })}
+                />
+                <Choice
+                    label={t('Sole')}
+                    value={facts.sole}
+                    options={[
+                        { id: 'flat', title: t('flat') },
+                        { id: 'grooved', title: t('grooved') },
+                    ]}
+                    onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })}
+                />
+                <Choice
+                    label={t('Needle positions')}
+                    value={facts.positions}
+                    options={[
+                        { id: 'all', title: t('all') },
+                        { id: 'centre', title: t('centre only') },
+                    ]}
+                    onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })}
+                />
                 <NumberField label={t('Left edge')} value={typed.edge_left_mm} min={0} max={60} step={0.5} onChange={write('edge_left_mm')} slider={false} />
                 <NumberField label={t('Right edge')} value={typed.edge_right_mm} min={0} max={60} step={0.5} onChange={write('edge_right_mm')} slider={false} />
-                <NumberField label={t('Inside of the toe')} value={typed.edge_inner_mm} min={0} max={60} step={0.5} onChange={write('edge_inner_mm')} slider={false} />
+                <NumberField
+                    label={t('Inside of the toe')}
+                    value={typed.edge_inner_mm}
+                    min={0}
+                    max={60}
+                    step={0.5}
+                    onChange={write('edge_inner_mm')}
+                    slider={false}
+                />
                 <NumberField label={t('Guide from')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
                 <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
                 <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
-                {usual(facts.kind).tape_mm !== null && <NumberField label={t('Tape it takes, unfolded')} value={typed.tape_mm} min={6} max={80} step={1} onChange={write('tape_mm')} slider={false} />}
-                <TextInput label={<>{t('For')} <small>{t('with commas between')}</small></>} className="choice wide" value={cloths} maxLength={300} onChange={(e) => setCloths(e.currentTarget.value)} />
+                {usual(facts.kind).tape_mm !== null && (
+                    <NumberField
+                        label={t('Tape it takes, unfolded')}
+                        value={typed.tape_mm}
+                        min={6}
+                        max={80}
+                        step={1}
+                        onChange={write('tape_mm')}
+                        slider={false}
+                    />
+                )}
+                <TextInput
+                    label={
+                        <>
+                            {t('For')} <small>{t('with commas between')}</small>
+                        </>
+                    }
+                    className="choice wide"
+                    value={cloths}
+                    maxLength={300}
+                    onChange={(e) => setCloths(e.currentTarget.value)}
+                />
             </div>
             <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>
             <Trouble error={save.error ?? retire.error} />
             <div className="keep-acts">
-                <Button type="submit" size="lg" disabled={save.isPending}>{foot === null ? t('Add the foot') : t('Keep the changes')}</Button>
-                {foot !== null && <Button variant="default" onClick={() => retire.mutate(undefined)}>{t('Take “{foot}” out of the room', { foot: foot.facts.name })}</Button>}
+                <Button type="submit" size="lg" disabled={save.isPending}>
+                    {foot === null ? t('Add the foot') : t('Keep the changes')}
+                </Button>
+                {foot !== null && (
+                    <Button variant="default" onClick={() => retire.mutate(undefined)}>
+                        {t('Take “{foot}” out of the room', { foot: foot.facts.name })}
+                    </Button>
+                )}
             </div>
         </form>
     )

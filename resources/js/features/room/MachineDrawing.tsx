@@ -15,9 +15,24 @@ export function MachineDrawing({ facts }: { facts: View['MachineFacts'] }) {
             <rect x={1} y={1} width={560} height={118} rx={6} className="plate" />
             <rect x={x(-slot / 2)} y={44} width={slot * scale} height={Math.max(8, 2.2 * scale)} rx={5} className={swing > slot ? 'slot strike' : 'slot'} />
             {swing > 0 && <path d={`M${x(-swing / 2)} 80H${x(swing / 2)}M${x(-swing / 2)} 75v10M${x(swing / 2)} 75v10`} className="swing" />}
-            {facts.needle_positions_mm.filter((p) => Number.isFinite(p)).map((p, i) => <circle key={i} cx={x(p)} cy={44 + Math.max(8, 2.2 * scale) / 2} r={Math.max(2, 0.4 * scale)} className="needle-dot" />)}
-            {lines.map((l, i) => <g key={i}><line x1={x(l)} y1={14} x2={x(l)} y2={100} className="plate-line" /><text x={x(l)} y={114} textAnchor="middle">{l}</text></g>)}
-            {swing > 0 && <text x={x(swing / 2) + 6} y={85}>{t('{n} mm swing', { n: swing })}</text>}
+            {facts.needle_positions_mm
+                .filter((p) => Number.isFinite(p))
+                .map((p, i) => (
+                    <circle key={i} cx={x(p)} cy={44 + Math.max(8, 2.2 * scale) / 2} r={Math.max(2, 0.4 * scale)} className="needle-dot" />
+                ))}
+            {lines.map((l, i) => (
+                <g key={i}>
+                    <line x1={x(l)} y1={14} x2={x(l)} y2={100} className="plate-line" />
+                    <text x={x(l)} y={114} textAnchor="middle">
+                        {l}
+                    </text>
+                </g>
+            ))}
+            {swing > 0 && (
+                <text x={x(swing / 2) + 6} y={85}>
+                    {t('{n} mm swing', { n: swing })}
+                </text>
+            )}
         </svg>
     )
 }

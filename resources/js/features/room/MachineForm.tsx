@@ -3,12 +3,12 @@ import { useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
-import { Trouble } from '../../ui/Trouble'
-import { Choice } from '../workshop/fields'
 import { toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
-import { MachineDrawing } from './MachineDrawing'
+import { Trouble } from '../../ui/Trouble'
+import { Choice } from '../workshop/fields'
 import { listText, readFixed, readList } from './lists'
+import { MachineDrawing } from './MachineDrawing'
 
 type Facts = View['MachineFacts']
 /** What else it has, with what is said when it is shown. */
@@ -23,9 +23,16 @@ const named = (ids: string[]) => ids.map((id) => ({ id, title: t(id === '' ? 'un
 
 /** What is typed as text, of a machine's facts. */
 const typedOf = (of: Facts) => ({
-    widest_swing_mm: String(of.widest_swing_mm), shortest_stitch_mm: String(of.shortest_stitch_mm), longest_stitch_mm: String(of.longest_stitch_mm), slot_mm: String(of.slot_mm),
-    longest_buttonhole_mm: String(of.longest_buttonhole_mm), strokes_per_minute: String(of.strokes_per_minute), bobbin_metres: String(of.bobbin_metres),
-    needle_positions_mm: listText(of.needle_positions_mm), plate_lines_mm: listText(of.plate_lines_mm), fixed_zigzags: of.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
+    widest_swing_mm: String(of.widest_swing_mm),
+    shortest_stitch_mm: String(of.shortest_stitch_mm),
+    longest_stitch_mm: String(of.longest_stitch_mm),
+    slot_mm: String(of.slot_mm),
+    longest_buttonhole_mm: String(of.longest_buttonhole_mm),
+    strokes_per_minute: String(of.strokes_per_minute),
+    bobbin_metres: String(of.bobbin_metres),
+    needle_positions_mm: listText(of.needle_positions_mm),
+    plate_lines_mm: listText(of.plate_lines_mm),
+    fixed_zigzags: of.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
 })
 
 /** What most machines of this drive can do, to start from. */
@@ -47,13 +54,30 @@ export function MachineForm({ room, machine, onDone }: Props) {
     // What cannot be read stays as it was typed, and the server names the field.
     const number = (name: keyof typeof typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
-        ...facts, widest_swing_mm: number('widest_swing_mm'), shortest_stitch_mm: number('shortest_stitch_mm'), longest_stitch_mm: number('longest_stitch_mm'), slot_mm: number('slot_mm'),
-        longest_buttonhole_mm: number('longest_buttonhole_mm'), strokes_per_minute: number('strokes_per_minute'), bobbin_metres: number('bobbin_metres'),
-        needle_positions_mm: readList(typed.needle_positions_mm), plate_lines_mm: readList(typed.plate_lines_mm), fixed_zigzags: readFixed(typed.fixed_zigzags),
+        ...facts,
+        widest_swing_mm: number('widest_swing_mm'),
+        shortest_stitch_mm: number('shortest_stitch_mm'),
+        longest_stitch_mm: number('longest_stitch_mm'),
+        slot_mm: number('slot_mm'),
+        longest_buttonhole_mm: number('longest_buttonhole_mm'),
+        strokes_per_minute: number('strokes_per_minute'),
+        bobbin_metres: number('bobbin_metres'),
+        needle_positions_mm: readList(typed.needle_positions_mm),
+        plate_lines_mm: readList(typed.plate_lines_mm),
+        fixed_zigzags: readFixed(typed.fixed_zigzags),
     }
     const save = useChange(async () => {
-        const body = { name: whole.name, drive: whole.drive, tension_mark: whole.tension_mark, usable: machine?.usable ?? true, note: machine?.note ?? '', facts: whole }
-        await ask(machine === null ? api.POST('/api/machines', { body }) : api.PUT('/api/machines/{machine}', { params: { path: { machine: machine.id } }, body }))
+        const body = {
+            name: whole.name,
+            drive: whole.drive,
+            tension_mark: whole.tension_mark,
+            usable: machine?.usable ?? true,
+            note: machine?.note ?? '',
+            facts: whole,
+        }
+        await ask(
+            machine === null ? api.POST('/api/machines', { body }) : api.PUT('/api/machines/{machine}', { params: { path: { machine: machine.id } }, body }),
+        )
         onDone()
     })
     const retire = useChange(async () => {
@@ -69,7 +93,20 @@ export function MachineForm({ room, machine, onDone }: Props) {
     const drive = (id: string) => {
         // A machine that is new starts from what its drive usually has; of one that is known only what cannot be any more goes.
         const to = id as Facts['drive']
-        const next = machine === null ? { ...usual(room, to), name: facts.name } : { ...facts, drive: to, ...(to === 'straight-only' ? { stitch_names: Object.fromEntries(Object.entries(facts.stitch_names).filter(([s]) => room.stitches.find((x) => x.id === s)?.swings === false)) } : {}) }
+        const next =
+            machine === null
+                ? { ...usual(room, to), name: facts.name }
+                : {
+                      ...facts,
+                      drive: to,
+                      ...(to === 'straight-only'
+                          ? {
+                                stitch_names: Object.fromEntries(
+                                    Object.entries(facts.stitch_names).filter(([s]) => room.stitches.find((x) => x.id === s)?.swings === false),
+                                ),
+                            }
+                          : {}),
+                  }
         setFacts(next)
         if (machine === null) setTyped(typedOf(next))
         else if (to === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
@@ -78,47 +115,237 @@ export function MachineForm({ room, machine, onDone }: Props) {
         <form className="edit-form" onSubmit={submit}>
             <MachineDrawing facts={whole} />
             <div className="edit-grid">
-                <TextInput label={t('Name')} className="choice" value={facts.name} maxLength={60} required onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })} />
+                <TextInput
+                    label={t('Name')}
+                    className="choice"
+                    value={facts.name}
+                    maxLength={60}
+                    required
+                    onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
+                />
                 <Choice label={t('Drive')} value={facts.drive} options={named(['mechanical', 'computerised', 'straight-only'])} onChange={drive} />
-                <Choice label={t('Feet are')} value={facts.mount} options={room.mounts} onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })} />
-                {!straight && <NumberField label={t('Widest swing')} value={typed.widest_swing_mm} min={0} max={12} step={0.5} onChange={write('widest_swing_mm')} slider={false} />}
-                <NumberField label={t('Shortest stitch')} value={typed.shortest_stitch_mm} min={0} max={2} step={0.1} onChange={write('shortest_stitch_mm')} slider={false} />
-                <NumberField label={t('Longest stitch')} value={typed.longest_stitch_mm} min={1} max={12} step={0.5} onChange={write('longest_stitch_mm')} slider={false} />
+                <Choice
+                    label={t('Feet are')}
+                    value={facts.mount}
+                    options={room.mounts}
+                    onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })}
+                />
+                {!straight && (
+                    <NumberField
+                        label={t('Widest swing')}
+                        value={typed.widest_swing_mm}
+                        min={0}
+                        max={12}
+                        step={0.5}
+                        onChange={write('widest_swing_mm')}
+                        slider={false}
+                    />
+                )}
+                <NumberField
+                    label={t('Shortest stitch')}
+                    value={typed.shortest_stitch_mm}
+                    min={0}
+                    max={2}
+                    step={0.1}
+                    onChange={write('shortest_stitch_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('Longest stitch')}
+                    value={typed.longest_stitch_mm}
+                    min={1}
+                    max={12}
+                    step={0.5}
+                    onChange={write('longest_stitch_mm')}
+                    slider={false}
+                />
                 <NumberField label={t('Slot of the plate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
-                <TextInput label={<>{t('Needle positions')} <small>{t('mm, left −')}</small></>} className="choice" classNames={{ input: 'num' }} value={typed.needle_positions_mm} onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)} />
-                <TextInput label={<>{t('Lines on the plate')} <small>{t('mm from the needle')}</small></>} className="choice" classNames={{ input: 'num' }} value={typed.plate_lines_mm} onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)} />
-                <TextInput label={t('Tension mark')} className="choice" classNames={{ input: 'num' }} value={facts.tension_mark} maxLength={10} required onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })} />
-                {!straight && <TextInput label={<>{t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small></>} className="choice wide" classNames={{ input: 'num' }} value={typed.fixed_zigzags} onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)} />}
-                {!straight && <Choice label={t('A zigzag’s length is')} value={facts.zigzag_length} options={[{ id: 'per-stroke', title: t('for each stroke') }, { id: 'per-cycle', title: t('for the whole zigzag') }]} onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })} />}
-                <Choice label={t('Buttonhole')} value={facts.buttonhole} options={named(['none', 'one-step', 'four-step'])} onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })} />
-                {facts.buttonhole !== 'none' && <Choice label={t('it starts at the')} value={facts.buttonhole_starts} options={named(['', 'front', 'back'])} onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })} />}
-                {facts.buttonhole !== 'none' && <NumberField label={t('Longest buttonhole')} value={typed.longest_buttonhole_mm} min={0} max={60} step={1} onChange={write('longest_buttonhole_mm')} slider={false} />}
-                <Choice label={t('Feed')} value={facts.feed_drop} options={[{ id: 'drops', title: t('drops') }, { id: 'cover', title: t('has a cover') }, { id: 'none', title: t('always on') }]} onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })} />
-                <NumberField label={t('Full speed')} value={typed.strokes_per_minute} min={50} max={6000} step={50} unit={t('strokes a minute')} onChange={write('strokes_per_minute')} slider={false} />
-                <TextInput label={t('Bobbin')} className="choice" value={facts.bobbin} maxLength={30} onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })} />
-                <NumberField label={t('on a full bobbin')} value={typed.bobbin_metres} min={1} max={500} step={1} unit="m" onChange={write('bobbin_metres')} slider={false} />
-                <Checkbox label={t('its manual allows magnets near it')} className="tick wide" checked={facts.magnets_allowed} onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })} />
+                <TextInput
+                    label={
+                        <>
+                            {t('Needle positions')} <small>{t('mm, left −')}</small>
+                        </>
+                    }
+                    className="choice"
+                    classNames={{ input: 'num' }}
+                    value={typed.needle_positions_mm}
+                    onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)}
+                />
+                <TextInput
+                    label={
+                        <>
+                            {t('Lines on the plate')} <small>{t('mm from the needle')}</small>
+                        </>
+                    }
+                    className="choice"
+                    classNames={{ input: 'num' }}
+                    value={typed.plate_lines_mm}
+                    onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)}
+                />
+                <TextInput
+                    label={t('Tension mark')}
+                    className="choice"
+                    classNames={{ input: 'num' }}
+                    value={facts.tension_mark}
+                    maxLength={10}
+                    required
+                    onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })}
+                />
+                {!straight && (
+                    <TextInput
+                        label={
+                            <>
+                                {t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small>
+                            </>
+                        }
+                        className="choice wide"
+                        classNames={{ input: 'num' }}
+                        value={typed.fixed_zigzags}
+                        onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)}
+                    />
+                )}
+                {!straight && (
+                    <Choice
+                        label={t('A zigzag’s length is')}
+                        value={facts.zigzag_length}
+                        options={[
+                            { id: 'per-stroke', title: t('for each stroke') },
+                            { id: 'per-cycle', title: t('for the whole zigzag') },
+                        ]}
+                        onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })}
+                    />
+                )}
+                <Choice
+                    label={t('Buttonhole')}
+                    value={facts.buttonhole}
+                    options={named(['none', 'one-step', 'four-step'])}
+                    onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })}
+                />
+                {facts.buttonhole !== 'none' && (
+                    <Choice
+                        label={t('it starts at the')}
+                        value={facts.buttonhole_starts}
+                        options={named(['', 'front', 'back'])}
+                        onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })}
+                    />
+                )}
+                {facts.buttonhole !== 'none' && (
+                    <NumberField
+                        label={t('Longest buttonhole')}
+                        value={typed.longest_buttonhole_mm}
+                        min={0}
+                        max={60}
+                        step={1}
+                        onChange={write('longest_buttonhole_mm')}
+                        slider={false}
+                    />
+                )}
+                <Choice
+                    label={t('Feed')}
+                    value={facts.feed_drop}
+                    options={[
+                        { id: 'drops', title: t('drops') },
+                        { id: 'cover', title: t('has a cover') },
+                        { id: 'none', title: t('always on') },
+                    ]}
+                    onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })}
+                />
+                <NumberField
+                    label={t('Full speed')}
+                    value={typed.strokes_per_minute}
+                    min={50}
+                    max={6000}
+                    step={50}
+                    unit={t('strokes a minute')}
+                    onChange={write('strokes_per_minute')}
+                    slider={false}
+                />
+                <TextInput
+                    label={t('Bobbin')}
+                    className="choice"
+                    value={facts.bobbin}
+                    maxLength={30}
+                    onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })}
+                />
+                <NumberField
+                    label={t('on a full bobbin')}
+                    value={typed.bobbin_metres}
+                    min={1}
+                    max={500}
+                    step={1}
+                    unit="m"
+                    onChange={write('bobbin_metres')}
+                    slider={false}
+                />
+                <Checkbox
+                    label={t('its manual allows magnets near it')}
+                    className="tick wide"
+                    checked={facts.magnets_allowed}
+                    onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })}
+                />
                 {(Object.keys(ALSO) as (keyof typeof ALSO)[]).map((one) => (
-                    <Checkbox key={one} className="wide" color="var(--chalk)" checked={facts.also.includes(one)} label={ALSO[one][0]} description={ALSO[one][1]} onChange={(e) => setFacts({ ...facts, also: e.currentTarget.checked ? [...facts.also, one] : facts.also.filter((x) => x !== one) })} />
+                    <Checkbox
+                        key={one}
+                        className="wide"
+                        color="var(--chalk)"
+                        checked={facts.also.includes(one)}
+                        label={ALSO[one][0]}
+                        description={ALSO[one][1]}
+                        onChange={(e) => setFacts({ ...facts, also: e.currentTarget.checked ? [...facts.also, one] : facts.also.filter((x) => x !== one) })}
+                    />
                 ))}
             </div>
             <fieldset className="stitch-names">
                 <legend>{t('Stitches it has, with its own number or letter')}</legend>
-                {room.stitches.filter((s) => s.made_of === null && (!straight || !s.swings)).map((s) => (
-                    <div key={s.id}>
-                        <Checkbox label={s.title} className="tick" checked={facts.stitch_names[s.id] !== undefined}
-                            onChange={(e) => setFacts({ ...facts, stitch_names: e.currentTarget.checked ? { ...facts.stitch_names, [s.id]: '' } : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)) })}
-                        />
-                        {facts.stitch_names[s.id] !== undefined && <TextInput classNames={{ input: 'num' }} aria-label={t('{stitch} on its dial', { stitch: s.title })} value={facts.stitch_names[s.id]} maxLength={20} onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })} />}
-                    </div>
-                ))}
+                {room.stitches
+                    .filter((s) => s.made_of === null && (!straight || !s.swings))
+                    .map((s) => (
+                        <div key={s.id}>
+                            <Checkbox
+                                label={s.title}
+                                className="tick"
+                                checked={facts.stitch_names[s.id] !== undefined}
+                                onChange={(e) =>
+                                    setFacts({
+                                        ...facts,
+                                        stitch_names: e.currentTarget.checked
+                                            ? { ...facts.stitch_names, [s.id]: '' }
+                                            : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)),
+                                    })
+                                }
+                            />
+                            {facts.stitch_names[s.id] !== undefined && (
+                                <TextInput
+                                    classNames={{ input: 'num' }}
+                                    aria-label={t('{stitch} on its dial', { stitch: s.title })}
+                                    value={facts.stitch_names[s.id]}
+                                    maxLength={20}
+                                    onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })}
+                                />
+                            )}
+                        </div>
+                    ))}
             </fieldset>
             <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
             <div className="keep-acts">
-                <Button type="submit" size="lg" disabled={save.isPending}>{machine === null ? t('Add the machine') : t('Keep the changes')}</Button>
-                {machine !== null && <Button variant="default" onClick={() => { retire.mutate(undefined, { onError: () => setSure(true) }) }}>{sure ? t('Yes, take it out of the room') : t('Take it out of the room')}</Button>}
+                <Button type="submit" size="lg" disabled={save.isPending}>
+                    {machine === null ? t('Add the machine') : t('Keep the changes')}
+                </Button>
+                {machine !== null && (
+                    <Button
+                        variant="default"
+                        onClick={() => {
+                            retire.mutate(undefined, { onError: () => setSure(true) })
+                        }}>
+                        {sure ? t('Yes, take it out of the room') : t('Take it out of the room')}
+                    </Button>
+                )}
             </div>
-            {sure && retire.error !== null && <p className="refused mild" role="alert">{retire.error.message}</p>}
+            {sure && retire.error !== null && (
+                <p className="refused mild" role="alert">
+                    {retire.error.message}
+                </p>
+            )}
         </form>
     )
 }

@@ -22,12 +22,35 @@ export function MachineTable({ room, zone, onEdit }: Props) {
     })
     return (
         <>
-            <p className="caution">{t('Damaged lead, smell of burning or a strike: unplug, take it out of use here, and leave it to a technician. The machine’s manual and your local rules decide.')}</p>
+            <p className="caution">
+                {t(
+                    'Damaged lead, smell of burning or a strike: unplug, take it out of use here, and leave it to a technician. The machine’s manual and your local rules decide.',
+                )}
+            </p>
             <Trouble error={log.error} />
             <table className="rows machines">
-                <thead><tr><th>{t('machine')}</th><th>{t('can do')}</th><th>{t('needle')}</th><th>{t('care')}</th><th><span className="hidden">{t('acts')}</span></th></tr></thead>
+                <thead>
+                    <tr>
+                        <th>{t('machine')}</th>
+                        <th>{t('can do')}</th>
+                        <th>{t('needle')}</th>
+                        <th>{t('care')}</th>
+                        <th>
+                            <span className="hidden">{t('acts')}</span>
+                        </th>
+                    </tr>
+                </thead>
                 <tbody>
-                    {room.machines.map((m) => <MachineRow key={m.machine.id} m={m} room={room} zone={zone} onEdit={() => onEdit(m.machine)} onLog={(kind, note) => log.mutate({ id: m.machine.id, kind, note })} />)}
+                    {room.machines.map((m) => (
+                        <MachineRow
+                            key={m.machine.id}
+                            m={m}
+                            room={room}
+                            zone={zone}
+                            onEdit={() => onEdit(m.machine)}
+                            onLog={(kind, note) => log.mutate({ id: m.machine.id, kind, note })}
+                        />
+                    ))}
                 </tbody>
             </table>
         </>
@@ -48,32 +71,90 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
     const mount = room.mounts.find((x) => x.id === f.mount)?.title ?? f.mount
     return (
         <tr className={m.machine.usable ? '' : 'out'}>
-            <td><Button variant="subtle" className="name" onClick={onEdit}>{m.machine.name}</Button><small>{f.drive}, {mount}</small></td>
             <td>
-                {f.widest_swing_mm > 0 ? t('swing {w} mm, stitch {a}–{b} mm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm }) : t('straight, {a}–{b} mm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
-                <small>{t('{n} stitches, buttonhole {kind}, tension {mark}', { n: Object.keys(f.stitch_names).length, kind: f.buttonhole, mark: m.machine.tension_mark })}</small>
+                <Button variant="subtle" className="name" onClick={onEdit}>
+                    {m.machine.name}
+                </Button>
+                <small>
+                    {f.drive}, {mount}
+                </small>
             </td>
-            <td>{m.needle_on === null ? t('never noted') : day(m.needle_on, zone)}<small>{t('{n} h sewn since', { n: m.needle_hours })}</small></td>
+            <td>
+                {f.widest_swing_mm > 0
+                    ? t('swing {w} mm, stitch {a}–{b} mm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm })
+                    : t('straight, {a}–{b} mm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
+                <small>
+                    {t('{n} stitches, buttonhole {kind}, tension {mark}', {
+                        n: Object.keys(f.stitch_names).length,
+                        kind: f.buttonhole,
+                        mark: m.machine.tension_mark,
+                    })}
+                </small>
+            </td>
+            <td>
+                {m.needle_on === null ? t('never noted') : day(m.needle_on, zone)}
+                <small>{t('{n} h sewn since', { n: m.needle_hours })}</small>
+            </td>
             <td>
                 {!m.machine.usable && <strong className="lacking">{t('Do not use: {why}', { why: m.machine.note })}</strong>}
-                {[...m.drifts, ...m.due].map((d) => <span key={d} className="due">{d}</span>)}
+                {[...m.drifts, ...m.due].map((d) => (
+                    <span key={d} className="due">
+                        {d}
+                    </span>
+                ))}
                 {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('never noted') : t('cleaned {day}', { day: day(m.clean_on, zone) }))}
-                {m.log[0] !== undefined && <details className="log"><summary>{t('log')}</summary><ul>{m.log.map((e) => <li key={e.done_at + e.kind}>{day(e.done_at, zone)}: {t(WORDS[e.kind])}{e.note !== '' && `, ${e.note}`}</li>)}</ul></details>}
+                {m.log[0] !== undefined && (
+                    <details className="log">
+                        <summary>{t('log')}</summary>
+                        <ul>
+                            {m.log.map((e) => (
+                                <li key={e.done_at + e.kind}>
+                                    {day(e.done_at, zone)}: {t(WORDS[e.kind])}
+                                    {e.note !== '' && `, ${e.note}`}
+                                </li>
+                            ))}
+                        </ul>
+                    </details>
+                )}
             </td>
             <td className="machine-acts">
-                {why === null
-                    ? <>
-                        <Button variant="default" onClick={() => onLog('needle', '')}>{t('New needle')}</Button>
-                        <Button variant="default" onClick={() => onLog('clean', '')}>{t('Cleaned')}</Button>
-                        {m.machine.usable
-                            ? <Button variant="default" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>{t('Do not use')}</Button>
-                            : <Button variant="default" onClick={() => onLog('in-use', '')}>{t('Use it again')}</Button>}
+                {why === null ? (
+                    <>
+                        <Button variant="default" onClick={() => onLog('needle', '')}>
+                            {t('New needle')}
+                        </Button>
+                        <Button variant="default" onClick={() => onLog('clean', '')}>
+                            {t('Cleaned')}
+                        </Button>
+                        {m.machine.usable ? (
+                            <Button variant="default" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>
+                                {t('Do not use')}
+                            </Button>
+                        ) : (
+                            <Button variant="default" onClick={() => onLog('in-use', '')}>
+                                {t('Use it again')}
+                            </Button>
+                        )}
                     </>
-                    : <form className="why" onSubmit={(e) => { e.preventDefault(); if (why.trim() !== '') { onLog('out-of-use', why.trim()); setWhy(null) } }}>
+                ) : (
+                    <form
+                        className="why"
+                        onSubmit={(e) => {
+                            e.preventDefault()
+                            if (why.trim() !== '') {
+                                onLog('out-of-use', why.trim())
+                                setWhy(null)
+                            }
+                        }}>
                         <TextInput label={t('Why?')} autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} />
-                        <Button type="submit" disabled={why.trim() === ''}>{t('Do not use')}</Button>
-                        <Button variant="subtle" onClick={() => setWhy(null)}>{t('cancel')}</Button>
-                    </form>}
+                        <Button type="submit" disabled={why.trim() === ''}>
+                            {t('Do not use')}
+                        </Button>
+                        <Button variant="subtle" onClick={() => setWhy(null)}>
+                            {t('cancel')}
+                        </Button>
+                    </form>
+                )}
             </td>
         </tr>
     )

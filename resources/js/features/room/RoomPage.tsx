@@ -12,7 +12,11 @@ import { MachineForm } from './MachineForm'
 import { MachineTable } from './MachineTable'
 import { WhatWorks } from './WhatWorks'
 
-const SHOWN = [{ id: 'works', name: 'What works' }, { id: 'machines', name: 'Machines' }, { id: 'feet', name: 'Feet' }] as const
+const SHOWN = [
+    { id: 'works', name: 'What works' },
+    { id: 'machines', name: 'Machines' },
+    { id: 'feet', name: 'Feet' },
+] as const
 
 /** More than this is folded away. */
 const FEW = 3
@@ -35,25 +39,56 @@ export default function RoomPage() {
             <div className="room-head">
                 <h1>{t('Room')}</h1>
                 <nav className="bench inline" aria-label={t('Parts of the room')}>
-                    {SHOWN.map((s) => <Link key={s.id} to={s.id === 'works' ? '/room' : `/room?show=${s.id}`} className={s.id === shown ? 'on' : ''} aria-current={s.id === shown ? 'page' : undefined}>{t(s.name)}</Link>)}
+                    {SHOWN.map((s) => (
+                        <Link
+                            key={s.id}
+                            to={s.id === 'works' ? '/room' : `/room?show=${s.id}`}
+                            className={s.id === shown ? 'on' : ''}
+                            aria-current={s.id === shown ? 'page' : undefined}>
+                            {t(s.name)}
+                        </Link>
+                    ))}
                 </nav>
                 <span className="room-acts">
-                    <Button variant="default" onClick={() => setEditing({ machine: null })}>{t('Add a machine')}</Button>
-                    <Button variant="default" onClick={() => setEditing({ foot: null })}>{t('Add a foot')}</Button>
+                    <Button variant="default" onClick={() => setEditing({ machine: null })}>
+                        {t('Add a machine')}
+                    </Button>
+                    <Button variant="default" onClick={() => setEditing({ foot: null })}>
+                        {t('Add a foot')}
+                    </Button>
                 </span>
             </div>
             {r.lessons.length > 0 && (
                 <details className="short" open={r.lessons.length <= FEW}>
-                    <summary>{r.lessons.length === 1 ? t('The running course is short of something in one lesson') : t('The running course is short of something in {n} lessons', { n: r.lessons.length })}</summary>
-                    <ul>{r.lessons.map((l) => <li key={l.lesson + l.text} className={l.kind}><strong>{l.title}</strong> {l.text}</li>)}</ul>
+                    <summary>
+                        {r.lessons.length === 1
+                            ? t('The running course is short of something in one lesson')
+                            : t('The running course is short of something in {n} lessons', { n: r.lessons.length })}
+                    </summary>
+                    <ul>
+                        {r.lessons.map((l) => (
+                            <li key={l.lesson + l.text} className={l.kind}>
+                                <strong>{l.title}</strong> {l.text}
+                            </li>
+                        ))}
+                    </ul>
                 </details>
             )}
             {r.machines.length === 0 && <p className="empty">{t('No machines yet. Add the first: what it can do decides what can be planned.')}</p>}
             {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
             {shown === 'machines' && <MachineTable room={r} zone={me.data?.timezone ?? 'UTC'} onEdit={(machine) => setEditing({ machine })} />}
             {shown === 'feet' && <FeetTable room={r} onEdit={(foot) => setEditing({ foot })} />}
-            <Drawer opened={editing !== null} onClose={close} position="right" size="xl" title={editing === null ? '' : 'machine' in editing ? (editing.machine?.name ?? t('A new machine')) : (editing.foot?.facts.name ?? t('A new foot'))}>
-                {editing !== null && 'machine' in editing && <MachineForm key={editing.machine?.id ?? 'new'} room={r} machine={editing.machine} onDone={close} />}
+            <Drawer
+                opened={editing !== null}
+                onClose={close}
+                position="right"
+                size="xl"
+                title={
+                    editing === null ? '' : 'machine' in editing ? (editing.machine?.name ?? t('A new machine')) : (editing.foot?.facts.name ?? t('A new foot'))
+                }>
+                {editing !== null && 'machine' in editing && (
+                    <MachineForm key={editing.machine?.id ?? 'new'} room={r} machine={editing.machine} onDone={close} />
+                )}
                 {editing !== null && 'foot' in editing && <FootForm key={editing.foot?.id ?? 'new'} room={r} foot={editing.foot} onDone={close} />}
             </Drawer>
         </div>

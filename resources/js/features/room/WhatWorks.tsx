@@ -1,8 +1,8 @@
 import { Drawer, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useCompute } from '../../api/compute'
 import type { View } from '../../api/client'
+import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
@@ -17,26 +17,65 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
     const foot = (id: string | null | undefined) => room.feet.find((f) => f.id === id)?.facts
     return (
         <>
-            <p className="caution">{t('Needle 80, at the settings most people start from. A full turn of the hand wheel comes first after any change of foot, width or position.')}</p>
+            <p className="caution">
+                {t('Needle 80, at the settings most people start from. A full turn of the hand wheel comes first after any change of foot, width or position.')}
+            </p>
             <div className="matrix works" tabIndex={0} role="region" aria-label={t('What works')}>
                 <table>
                     <thead>
-                        <tr><th scope="col">{t('stitch')}</th>{room.machines.map((m) => <th key={m.machine.id} scope="col">{m.machine.name}{!m.machine.usable && <small>{t('do not use')}</small>}</th>)}</tr>
+                        <tr>
+                            <th scope="col">{t('stitch')}</th>
+                            {room.machines.map((m) => (
+                                <th key={m.machine.id} scope="col">
+                                    {m.machine.name}
+                                    {!m.machine.usable && <small>{t('do not use')}</small>}
+                                </th>
+                            ))}
+                        </tr>
                     </thead>
                     <tbody>
                         {room.stitches.map((s) => (
                             <tr key={s.id}>
-                                <th scope="row"><Link to="/workshop/stitch">{s.title}</Link></th>
+                                <th scope="row">
+                                    <Link to="/workshop/stitch">{s.title}</Link>
+                                </th>
                                 {room.machines.map((m) => {
                                     const c = cell(m.machine.id, s.id)
                                     const f = foot(c?.foot)
                                     if (c === undefined) return <td key={m.machine.id} />
                                     return (
                                         <td key={m.machine.id} className={m.machine.usable ? '' : 'unusable'}>
-                                            <UnstyledButton onClick={() => setTouched(c)} aria-label={t('{stitch} on {machine}: {what}', { stitch: s.title, machine: m.machine.name, what: f === undefined ? c.why : t('with {foot}, {verdict}', { foot: f.name, verdict: t(SAY[c.clearance] ?? '') }) })}>
-                                                {f === undefined
-                                                    ? <span className="no-way" aria-hidden="true">—</span>
-                                                    : <><FootOpening left={f.opening_left_mm} right={f.opening_right_mm} position={0} width={c.width_mm} needle={0.8} verdict={c.clearance} scale={4.6} reach={REACH} height={26} length={Math.max(1, c.length_mm)} /><small>{f.name}</small></>}
+                                            <UnstyledButton
+                                                onClick={() => setTouched(c)}
+                                                aria-label={t('{stitch} on {machine}: {what}', {
+                                                    stitch: s.title,
+                                                    machine: m.machine.name,
+                                                    what:
+                                                        f === undefined
+                                                            ? c.why
+                                                            : t('with {foot}, {verdict}', { foot: f.name, verdict: t(SAY[c.clearance] ?? '') }),
+                                                })}>
+                                                {f === undefined ? (
+                                                    <span className="no-way" aria-hidden="true">
+                                                        —
+                                                    </span>
+                                                ) : (
+                                                    <>
+                                                        <FootOpening
+                                                            left={f.opening_left_mm}
+                                                            right={f.opening_right_mm}
+                                                            position={0}
+                                                            width={c.width_mm}
+                                                            needle={0.8}
+                                                            verdict={c.clearance}
+                                                            scale={4.6}
+                                                            reach={REACH}
+                                                            height={26}
+                                                            length={Math.max(1, c.length_mm)}
+                                                        />
+                                                        <small>{f.name}</small>
+                                                    </>
+                                                )}
                                             </UnstyledButton>
                                         </td>
                                     )
@@ -46,7 +85,16 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                     </tbody>
                 </table>
             </div>
-            <Drawer opened={touched !== null} onClose={() => setTouched(null)} position="right" size="lg" title={touched === null ? '' : `${room.stitches.find((s) => s.id === touched.stitch)?.title ?? ''}, ${room.machines.find((m) => m.machine.id === touched.machine)?.machine.name ?? ''}`}>
+            <Drawer
+                opened={touched !== null}
+                onClose={() => setTouched(null)}
+                position="right"
+                size="lg"
+                title={
+                    touched === null
+                        ? ''
+                        : `${room.stitches.find((s) => s.id === touched.stitch)?.title ?? ''}, ${room.machines.find((m) => m.machine.id === touched.machine)?.machine.name ?? ''}`
+                }>
                 {touched !== null && <Cell room={room} cell={touched} foot={foot(touched.foot)} />}
             </Drawer>
         </>
@@ -57,20 +105,63 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
     const machine = room.machines.find((m) => m.machine.id === cell.machine)?.machine
     const stitch = room.stitches.find((s) => s.id === cell.stitch)
     const row = stitch?.generator === 'buttonhole' ? 20 : 24
-    const picture = useCompute('/api/compute/stitch-points', { stitch: cell.stitch as 'zigzag', length_mm: cell.length_mm, width_mm: cell.width_mm, row_mm: row, needle_position_mm: 0 })
+    const picture = useCompute('/api/compute/stitch-points', {
+        stitch: cell.stitch as 'zigzag',
+        length_mm: cell.length_mm,
+        width_mm: cell.width_mm,
+        row_mm: row,
+        needle_position_mm: 0,
+    })
     return (
         <div className="cell-detail">
             {machine !== undefined && !machine.usable && <p className="refused">{t('Do not use: {why}', { why: machine.note })}</p>}
             <p>{stitch?.about}</p>
-            {picture.data !== undefined && <StitchRow points={picture.data.points} scale={14} rowMm={row} halfMm={Math.max(3, cell.width_mm / 2 + 1, cell.stitch === 'buttonhole-keyhole' ? 5.5 : 0)} label={t('{stitch}, to scale', { stitch: stitch?.title ?? '' })} />}
-            {foot === undefined
-                ? <><p className="refused mild">{cell.why}</p>{cell.instead !== '' && <p><strong>{t('Instead:')}</strong> {cell.instead}.</p>}</>
-                : <>
-                    <p><strong>{t('Sews it with “{foot}”', { foot: foot.name })}</strong>{machine?.facts.stitch_names[cell.stitch] !== undefined && machine.facts.stitch_names[cell.stitch] !== '' && t(', stitch {name} on its dial', { name: machine.facts.stitch_names[cell.stitch] ?? '' })} · {cell.width_mm > 0 ? `${cell.width_mm} × ${cell.length_mm}` : cell.length_mm} mm · {t(SAY[cell.clearance] ?? '')}</p>
-                    <FootOpening left={foot.opening_left_mm} right={foot.opening_right_mm} position={0} width={cell.width_mm} needle={0.8} verdict={cell.clearance} scale={26} reach={8} height={170} length={Math.max(0.5, cell.length_mm)} label={t('Needle path in the opening of {foot}', { foot: foot.name })} />
+            {picture.data !== undefined && (
+                <StitchRow
+                    points={picture.data.points}
+                    scale={14}
+                    rowMm={row}
+                    halfMm={Math.max(3, cell.width_mm / 2 + 1, cell.stitch === 'buttonhole-keyhole' ? 5.5 : 0)}
+                    label={t('{stitch}, to scale', { stitch: stitch?.title ?? '' })}
+                />
+            )}
+            {foot === undefined ? (
+                <>
+                    <p className="refused mild">{cell.why}</p>
+                    {cell.instead !== '' && (
+                        <p>
+                            <strong>{t('Instead:')}</strong> {cell.instead}.
+                        </p>
+                    )}
+                </>
+            ) : (
+                <>
+                    <p>
+                        <strong>{t('Sews it with “{foot}”', { foot: foot.name })}</strong>
+                        {machine?.facts.stitch_names[cell.stitch] !== undefined &&
+                            machine.facts.stitch_names[cell.stitch] !== '' &&
+                            t(', stitch {name} on its dial', { name: machine.facts.stitch_names[cell.stitch] ?? '' })}{' '}
+                        · {cell.width_mm > 0 ? `${cell.width_mm} × ${cell.length_mm}` : cell.length_mm} mm · {t(SAY[cell.clearance] ?? '')}
+                    </p>
+                    <FootOpening
+                        left={foot.opening_left_mm}
+                        right={foot.opening_right_mm}
+                        position={0}
+                        width={cell.width_mm}
+                        needle={0.8}
+                        verdict={cell.clearance}
+                        scale={26}
+                        reach={8}
+                        height={170}
+                        length={Math.max(0.5, cell.length_mm)}
+                        label={t('Needle path in the opening of {foot}', { foot: foot.name })}
+                    />
                     <ScaleBar mm={5} scale={26} />
-                    {room.kinds.find((k) => k.id === foot.kind)?.caution !== '' && <p className="caution">{room.kinds.find((k) => k.id === foot.kind)?.caution}</p>}
-                </>}
+                    {room.kinds.find((k) => k.id === foot.kind)?.caution !== '' && (
+                        <p className="caution">{room.kinds.find((k) => k.id === foot.kind)?.caution}</p>
+                    )}
+                </>
+            )}
         </div>
     )
 }

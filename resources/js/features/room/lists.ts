@@ -2,10 +2,13 @@ import type { View } from '../../api/client'
 
 /** Numbers with blanks between; a comma inside one is a decimal comma. What is no number is sent as typed, so that it can be named. */
 export function readList(typed: string): number[] {
-    return typed.split(/[;\s]+/).filter((part) => part !== '').map((part) => {
-        const text = part.replace(',', '.').replace('−', '-').replace(/\.$/, '')
-        return Number.isFinite(Number(text)) ? Number(text) : (part as unknown as number)
-    })
+    return typed
+        .split(/[;\s]+/)
+        .filter((part) => part !== '')
+        .map((part) => {
+            const text = part.replace(',', '.').replace('−', '-').replace(/\.$/, '')
+            return Number.isFinite(Number(text)) ? Number(text) : (part as unknown as number)
+        })
 }
 
 export function listText(numbers: readonly number[]): string {
@@ -14,8 +17,16 @@ export function listText(numbers: readonly number[]): string {
 
 /** "3.5 × 2 III; 5 × 2.5 IIII" */
 export function readFixed(typed: string): View['MachineFacts']['fixed_zigzags'] {
-    return typed.split(';').map((part) => part.trim()).filter((part) => part !== '').map((part) => {
-        const found = /^([\d.,]+)\s*[×x*]\s*([\d.,]+)\s*(.*)$/.exec(part)
-        return { width_mm: Number((found?.[1] ?? part).replace(',', '.')), length_mm: Number((found?.[2] ?? '0').replace(',', '.')), name: found?.[3] ?? part }
-    })
+    return typed
+        .split(';')
+        .map((part) => part.trim())
+        .filter((part) => part !== '')
+        .map((part) => {
+            const found = /^([\d.,]+)\s*[×x*]\s*([\d.,]+)\s*(.*)$/.exec(part)
+            return {
+                width_mm: Number((found?.[1] ?? part).replace(',', '.')),
+                length_mm: Number((found?.[2] ?? '0').replace(',', '.')),
+                name: found?.[3] ?? part,
+            }
+        })
 }

@@ -10,8 +10,8 @@ import { clock, isoDay } from '../../app/time'
 import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { SamplePanel } from '../sample/SamplePanel'
 import { ReadingField } from '../look/ReadingField'
+import { SamplePanel } from '../sample/SamplePanel'
 import { Choice } from '../workshop/fields'
 
 const WORDS: Record<string, string> = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call', waits: 'waits for the line' }
@@ -24,7 +24,8 @@ export default function RoundPage() {
     usePulse(id)
     const lessons = useLessons(id)
     const me = useMe()
-    if (today.data === undefined || lessons.data === undefined || me.data === undefined) return today.error === null ? <Waiting what={t('Laying out the round')} /> : <Trouble error={today.error} />
+    if (today.data === undefined || lessons.data === undefined || me.data === undefined)
+        return today.error === null ? <Waiting what={t('Laying out the round')} /> : <Trouble error={today.error} />
     const planned = today.data.session?.tape.map((p) => p.lesson) ?? []
     const lesson = lessons.data.find((l) => l.id === search.get('lesson')) ?? lessons.data.find((l) => planned.includes(l.id)) ?? lessons.data[0]
     if (lesson === undefined) return null
@@ -33,14 +34,36 @@ export default function RoundPage() {
     return (
         <div className="round">
             <div className="round-head">
-                <h1>{t('A round')} <small>{today.data.class.title}</small></h1>
-                <Choice label={t('Lesson')} value={lesson.id} options={lessons.data.map((l) => ({ id: l.id, title: l.title }))} onChange={(l) => setSearch({ lesson: l })} />
-                {lesson.rows.length > 1 && <Choice label={t('Row')} value={row.id} options={lesson.rows.map((r) => ({ id: r.id, title: r.title }))} onChange={(r) => setSearch({ lesson: lesson.id, row: r })} />}
-                <Button component={Link} variant="default" to={`/today/${id}`}>{t('Back to Today')}</Button>
+                <h1>
+                    {t('A round')} <small>{today.data.class.title}</small>
+                </h1>
+                <Choice
+                    label={t('Lesson')}
+                    value={lesson.id}
+                    options={lessons.data.map((l) => ({ id: l.id, title: l.title }))}
+                    onChange={(l) => setSearch({ lesson: l })}
+                />
+                {lesson.rows.length > 1 && (
+                    <Choice
+                        label={t('Row')}
+                        value={row.id}
+                        options={lesson.rows.map((r) => ({ id: r.id, title: r.title }))}
+                        onChange={(r) => setSearch({ lesson: lesson.id, row: r })}
+                    />
+                )}
+                <Button component={Link} variant="default" to={`/today/${id}`}>
+                    {t('Back to Today')}
+                </Button>
             </div>
             <Walk
-                key={`${lesson.id}.${row.id}`} id={id} lesson={lesson} row={row} unit={me.data.unit} zone={me.data.timezone}
-                students={today.data.students.filter((s) => s.state === 'here')} away={today.data.students.filter((s) => s.state !== 'here').map((s) => s.name)}
+                key={`${lesson.id}.${row.id}`}
+                id={id}
+                lesson={lesson}
+                row={row}
+                unit={me.data.unit}
+                zone={me.data.timezone}
+                students={today.data.students.filter((s) => s.state === 'here')}
+                away={today.data.students.filter((s) => s.state !== 'here').map((s) => s.name)}
                 session={today.data.session?.id ?? isoDay(today.data.now, me.data.timezone)}
             />
         </div>
@@ -73,10 +96,13 @@ function useDone({ id, lesson, row, students }: WalkProps): Map<string, Done> {
     const waiting = useSpool([id])
     const done = new Map<string, Done>()
     for (const s of students) {
-        for (const k of s.kept) if (k.lesson === lesson.id && k.rows.includes(row.id)) done.set(s.student, { sample: k.sample, verdict: k.verdict ?? '', at: k.kept_at, alone: k.rows.length === 1 })
+        for (const k of s.kept)
+            if (k.lesson === lesson.id && k.rows.includes(row.id))
+                done.set(s.student, { sample: k.sample, verdict: k.verdict ?? '', at: k.kept_at, alone: k.rows.length === 1 })
         for (const w of waiting) {
             const rows = Object.keys(w.body.readings).map((key) => key.split('.')[0])
-            if (w.body.student === s.student && w.body.lesson === lesson.id && rows.includes(row.id)) done.set(s.student, { sample: w.body.id, verdict: 'waits', at: w.at, alone: rows.every((r) => r === row.id) })
+            if (w.body.student === s.student && w.body.lesson === lesson.id && rows.includes(row.id))
+                done.set(s.student, { sample: w.body.id, verdict: 'waits', at: w.at, alone: rows.every((r) => r === row.id) })
         }
     }
     return done
@@ -122,17 +148,33 @@ function Walk(props: WalkProps) {
         setChosen(next?.student ?? null)
     }
     // The next student does not wait until everything has been read again.
-    const keep = useMutation<unknown, Problem>({ mutationFn: async () => {
-        if (who === undefined || look === undefined) return
-        const answer = await keepSample({
-            body: { id: look.id, class: id, student: who.student, lesson: lesson.id, version: lesson.version, way: sheet.way, readings: look.readings, faults: [], settings: {}, drill: null, replaces: kept?.alone === true ? kept.sample : null, known: null },
-            name: who.name, title: `${lesson.title}: ${row.title}`,
-        })
-        setSaid((was) => ({ ...was, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') }))
-        await put(Object.fromEntries(Object.entries(looks).filter(([s]) => s !== who.student)))
-        onward(who.student)
-        void queries.invalidateQueries({ queryKey: ['today', id] })
-    } })
+    const keep = useMutation<unknown, Problem>({
+        mutationFn: async () => {
+            if (who === undefined || look === undefined) return
+            const answer = await keepSample({
+                body: {
+                    id: look.id,
+                    class: id,
+                    student: who.student,
+                    lesson: lesson.id,
+                    version: lesson.version,
+                    way: sheet.way,
+                    readings: look.readings,
+                    faults: [],
+                    settings: {},
+                    drill: null,
+                    replaces: kept?.alone === true ? kept.sample : null,
+                    known: null,
+                },
+                name: who.name,
+                title: `${lesson.title}: ${row.title}`,
+            })
+            setSaid((was) => ({ ...was, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') }))
+            await put(Object.fromEntries(Object.entries(looks).filter(([s]) => s !== who.student)))
+            onward(who.student)
+            void queries.invalidateQueries({ queryKey: ['today', id] })
+        },
+    })
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
         if (event.key !== 'Enter' || !target.hasAttribute('data-reading')) return
@@ -149,7 +191,10 @@ function Walk(props: WalkProps) {
                 <ol className="round-list">
                     {students.map((s) => (
                         <li key={s.student} aria-current={s.student === chosen ? 'step' : undefined}>
-                            <UnstyledButton onClick={() => setChosen(s.student)}><span className="seat small">{s.seat}</span> {s.name}<small>{word(s.student)}</small></UnstyledButton>
+                            <UnstyledButton onClick={() => setChosen(s.student)}>
+                                <span className="seat small">{s.seat}</span> {s.name}
+                                <small>{word(s.student)}</small>
+                            </UnstyledButton>
                         </li>
                     ))}
                 </ol>
@@ -159,30 +204,60 @@ function Walk(props: WalkProps) {
                 <section className="round-end" role="status">
                     <h2>{t('Round done: {n} of {all} looked at.', { n: students.filter((s) => word(s.student) !== '').length, all: students.length })}</h2>
                     <p>{t('Each look is kept as a sample of its own and counts for the next lesson.')}</p>
-                    <Button component={Link} size="lg" to={`/today/${id}`}>{t('Back to Today')}</Button>
+                    <Button component={Link} size="lg" to={`/today/${id}`}>
+                        {t('Back to Today')}
+                    </Button>
                 </section>
             ) : (
                 <form className="round-form" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
-                    <h2><span className="seat">{who.seat}</span> {who.name}</h2>
-                    <p className="quiet">{lesson.title}: {row.title}</p>
+                    <h2>
+                        <span className="seat">{who.seat}</span> {who.name}
+                    </h2>
+                    <p className="quiet">
+                        {lesson.title}: {row.title}
+                    </p>
                     {kept !== undefined && (
                         <p className="round-done" role="status">
-                            {t('Looked at, {time}: {verdict}.', { time: clock(kept.at, zone), verdict: word(who.student) })} {kept.alone ? t('A second look takes its place.') : t('The whole sampler was kept: a second look here counts as another piece.')}{' '}
-                            {kept.verdict !== 'waits' && <Button variant="subtle" onClick={() => setPanel(kept.sample)}>{t('Open it')}</Button>}
+                            {t('Looked at, {time}: {verdict}.', { time: clock(kept.at, zone), verdict: word(who.student) })}{' '}
+                            {kept.alone ? t('A second look takes its place.') : t('The whole sampler was kept: a second look here counts as another piece.')}{' '}
+                            {kept.verdict !== 'waits' && (
+                                <Button variant="subtle" onClick={() => setPanel(kept.sample)}>
+                                    {t('Open it')}
+                                </Button>
+                            )}
                         </p>
                     )}
-                    {here === undefined && <p className="refused mild">{t('At this machine the lesson is sewn another way.')} <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('Look at the whole sample')}</Link></p>}
+                    {here === undefined && (
+                        <p className="refused mild">
+                            {t('At this machine the lesson is sewn another way.')}{' '}
+                            <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('Look at the whole sample')}</Link>
+                        </p>
+                    )}
                     {here?.fields.map((field) => (
                         <ReadingField
-                            key={`${who.student}.${field.key}`} field={field} unit={unit} values={read[field.key] ?? []} problem={keep.error?.field.startsWith(`readings.${field.key}`) === true ? keep.error.message : null} problemAt={null}
-                            onChange={(i, v) => type(field, i, v)} onEye={() => undefined}
+                            key={`${who.student}.${field.key}`}
+                            field={field}
+                            unit={unit}
+                            values={read[field.key] ?? []}
+                            problem={keep.error?.field.startsWith(`readings.${field.key}`) === true ? keep.error.message : null}
+                            problemAt={null}
+                            onChange={(i, v) => type(field, i, v)}
+                            onEye={() => undefined}
                         />
                     ))}
                     <Trouble error={keep.error} />
                     <div className="acts">
-                        <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>{t('Keep, and on')} <kbd>↵</kbd></Button>
-                        <Button variant="default" size="lg" onClick={() => setChosen(students[at + 1]?.student ?? null)}>{t('Skip')}</Button>
-                        {at > 0 && <Button variant="default" size="lg" onClick={() => setChosen(students[at - 1]?.student ?? null)}>{t('Back')}</Button>}
+                        <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>
+                            {t('Keep, and on')} <kbd>↵</kbd>
+                        </Button>
+                        <Button variant="default" size="lg" onClick={() => setChosen(students[at + 1]?.student ?? null)}>
+                            {t('Skip')}
+                        </Button>
+                        {at > 0 && (
+                            <Button variant="default" size="lg" onClick={() => setChosen(students[at - 1]?.student ?? null)}>
+                                {t('Back')}
+                            </Button>
+                        )}
                     </div>
                 </form>
             )}

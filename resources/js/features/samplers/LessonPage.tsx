@@ -20,27 +20,66 @@ export default function LessonPage() {
     const lessons = useLessons(inHand?.id)
     if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
     const lesson = lessons.data.find((l) => l.id === id)
-    if (lesson === undefined) return <p className="empty">{t('There is no such lesson.')} <Link to="/samplers">{t('All samplers')}</Link></p>
+    if (lesson === undefined)
+        return (
+            <p className="empty">
+                {t('There is no such lesson.')} <Link to="/samplers">{t('All samplers')}</Link>
+            </p>
+        )
     return (
         <article className={lesson.drawing === null ? 'lesson plain' : 'lesson'}>
-            {lesson.drawing !== null && <div className="lesson-drawing"><SamplerDrawing drawing={lesson.drawing} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} /></div>}
+            {lesson.drawing !== null && (
+                <div className="lesson-drawing">
+                    <SamplerDrawing drawing={lesson.drawing} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />
+                </div>
+            )}
             <div className="lesson-text">
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
-                <p className="quiet">{t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} · {t('version {n}', { n: lesson.version })}</p>
+                <p className="quiet">
+                    {t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} ·{' '}
+                    {t('version {n}', { n: lesson.version })}
+                </p>
                 <Print lesson={lesson.id} classId={inHand?.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
-                <div className="caution">{lesson.cautions.map((c) => <p key={c}>{c}</p>)}</div>
+                <div className="caution">
+                    {lesson.cautions.map((c) => (
+                        <p key={c}>{c}</p>
+                    ))}
+                </div>
                 <Settings lesson={lesson} of={me?.role === 'helper' ? undefined : inHand} />
                 <h2>{t('Steps')}</h2>
-                <ol>{lesson.steps.map((s) => <li key={s}>{s}</li>)}</ol>
+                <ol>
+                    {lesson.steps.map((s) => (
+                        <li key={s}>{s}</li>
+                    ))}
+                </ol>
                 <h2>{t('Say')}</h2>
-                <ul>{lesson.points.map((s) => <li key={s}>{s}</li>)}</ul>
+                <ul>
+                    {lesson.points.map((s) => (
+                        <li key={s}>{s}</li>
+                    ))}
+                </ul>
                 <Showing lesson={lesson} />
                 {lesson.rows.some((r) => r.stitches > 0) && (
                     <>
                         <h2>{t('Rows')}</h2>
                         <table className="checks">
-                            <tbody>{lesson.rows.filter((r) => r.stitches > 0).map((r) => <tr key={r.id}><th scope="row">{r.title}</th><td>{t('{n} stitches, {m} m of each thread, about {min} min for a beginner', { n: r.stitches, m: (r.thread_mm / 1000).toFixed(2), min: r.minutes.toFixed(1) })}</td></tr>)}</tbody>
+                            <tbody>
+                                {lesson.rows
+                                    .filter((r) => r.stitches > 0)
+                                    .map((r) => (
+                                        <tr key={r.id}>
+                                            <th scope="row">{r.title}</th>
+                                            <td>
+                                                {t('{n} stitches, {m} m of each thread, about {min} min for a beginner', {
+                                                    n: r.stitches,
+                                                    m: (r.thread_mm / 1000).toFixed(2),
+                                                    min: r.minutes.toFixed(1),
+                                                })}
+                                            </td>
+                                        </tr>
+                                    ))}
+                            </tbody>
                         </table>
                     </>
                 )}
@@ -48,15 +87,53 @@ export default function LessonPage() {
                 <h2>{t('Look for')}</h2>
                 <table className="checks">
                     <tbody>
-                        {lesson.rows.flatMap((row) => row.checks.map((c) => (
-                            <tr key={c.key}><th scope="row">{lesson.rows.length > 1 ? `${row.title}: ` : ''}{c.title}</th><td>{c.allows}</td><td className="quiet">{c.source}</td></tr>
-                        )))}
+                        {lesson.rows.flatMap((row) =>
+                            row.checks.map((c) => (
+                                <tr key={c.key}>
+                                    <th scope="row">
+                                        {lesson.rows.length > 1 ? `${row.title}: ` : ''}
+                                        {c.title}
+                                    </th>
+                                    <td>{c.allows}</td>
+                                    <td className="quiet">{c.source}</td>
+                                </tr>
+                            )),
+                        )}
                     </tbody>
                 </table>
-                {lesson.faults.length > 0 && <><h2>{t('Usual faults')}</h2><ul>{lesson.faults.map((f) => <li key={f.id}><strong>{f.seen}</strong>{f.rows.length > 0 && <small> {t('on {rows}', { rows: f.rows.map((r) => r.title).join(', ') })}</small>}: {f.first}</li>)}</ul></>}
-                {lesson.drills.length > 0 && <><h2>{t('Drills')}</h2><ul className="drills">{lesson.drills.map((d) => <li key={d.id}>{d.drawing !== null && <MiniDrawing lesson={d} size={84} />}<span><strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}</span></li>)}</ul></>}
+                {lesson.faults.length > 0 && (
+                    <>
+                        <h2>{t('Usual faults')}</h2>
+                        <ul>
+                            {lesson.faults.map((f) => (
+                                <li key={f.id}>
+                                    <strong>{f.seen}</strong>
+                                    {f.rows.length > 0 && <small> {t('on {rows}', { rows: f.rows.map((r) => r.title).join(', ') })}</small>}: {f.first}
+                                </li>
+                            ))}
+                        </ul>
+                    </>
+                )}
+                {lesson.drills.length > 0 && (
+                    <>
+                        <h2>{t('Drills')}</h2>
+                        <ul className="drills">
+                            {lesson.drills.map((d) => (
+                                <li key={d.id}>
+                                    {d.drawing !== null && <MiniDrawing lesson={d} size={84} />}
+                                    <span>
+                                        <strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}
+                                    </span>
+                                </li>
+                            ))}
+                        </ul>
+                    </>
+                )}
                 <KeptAnswers lesson={lesson.id} open />
-                <p className="quiet">{t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })} {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}</p>
+                <p className="quiet">
+                    {t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })}{' '}
+                    {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}
+                </p>
             </div>
         </article>
     )
@@ -70,17 +147,38 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
                 <>
                     <h2>{t('Show it')}</h2>
                     <p className="quiet">{lesson.demo_setup}</p>
-                    <ol className="acts-shown">{lesson.acts.map((a) => <li key={a.show}><strong>{a.show}</strong><q>{a.say}</q><small>{t('Watch: {what}', { what: a.watch })}</small></li>)}</ol>
+                    <ol className="acts-shown">
+                        {lesson.acts.map((a) => (
+                            <li key={a.show}>
+                                <strong>{a.show}</strong>
+                                <q>{a.say}</q>
+                                <small>{t('Watch: {what}', { what: a.watch })}</small>
+                            </li>
+                        ))}
+                    </ol>
                 </>
             )}
-            {lesson.mistakes.length > 0 && <><h2>{t('Usual mistakes')}</h2><ul>{lesson.mistakes.map((m) => <li key={m.mistake}><strong>{m.mistake}</strong>: {m.looks}</li>)}</ul></>}
+            {lesson.mistakes.length > 0 && (
+                <>
+                    <h2>{t('Usual mistakes')}</h2>
+                    <ul>
+                        {lesson.mistakes.map((m) => (
+                            <li key={m.mistake}>
+                                <strong>{m.mistake}</strong>: {m.looks}
+                            </li>
+                        ))}
+                    </ul>
+                </>
+            )}
         </>
     )
 }
 
 /** What to set; where schools of teaching differ, the class in hand follows one of them, and the whole sheet follows. */
 function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedView'] | undefined }) {
-    const choose = useChange((schools: string[]) => ask(api.PUT('/api/classes/{class}/schools', { params: { path: { class: of?.id ?? '' } }, body: { lesson: lesson.id, schools } })))
+    const choose = useChange((schools: string[]) =>
+        ask(api.PUT('/api/classes/{class}/schools', { params: { path: { class: of?.id ?? '' } }, body: { lesson: lesson.id, schools } })),
+    )
     if (lesson.settings.length === 0) return null
     return (
         <>
@@ -91,9 +189,29 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
                         <tr key={s.name}>
                             <th scope="row">{s.name}</th>
                             <td>
-                                {s.schools.length > 0 && of !== undefined
-                                    ? <SchoolSelect label={t('Schools differ; {class} follows', { class: of.title })} setting={s} lesson={lesson} onChoose={(schools) => choose.mutate(schools)} />
-                                    : <>{s.value}{s.schools.length > 0 && <div className="schools">{t('Schools differ:')} {s.schools.map((o, i) => <span key={o.id}>{i > 0 && ' · '}<strong>{o.school}</strong> {o.value}</span>)}</div>}</>}
+                                {s.schools.length > 0 && of !== undefined ? (
+                                    <SchoolSelect
+                                        label={t('Schools differ; {class} follows', { class: of.title })}
+                                        setting={s}
+                                        lesson={lesson}
+                                        onChoose={(schools) => choose.mutate(schools)}
+                                    />
+                                ) : (
+                                    <>
+                                        {s.value}
+                                        {s.schools.length > 0 && (
+                                            <div className="schools">
+                                                {t('Schools differ:')}{' '}
+                                                {s.schools.map((o, i) => (
+                                                    <span key={o.id}>
+                                                        {i > 0 && ' · '}
+                                                        <strong>{o.school}</strong> {o.value}
+                                                    </span>
+                                                ))}
+                                            </div>
+                                        )}
+                                    </>
+                                )}
                             </td>
                         </tr>
                     ))}
@@ -114,7 +232,21 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
             <table className="checks">
                 <tbody>
                     {dials.data.map((d) => (
-                        <tr key={d.machine}><th scope="row">{d.name}</th><td>{d.cannot === null ? <>{d.instead !== null && <div className="quiet">{d.instead}</div>}{d.settings.map((s) => <div key={s}>{s}</div>)}</> : <span className="due">{d.cannot}</span>}</td></tr>
+                        <tr key={d.machine}>
+                            <th scope="row">{d.name}</th>
+                            <td>
+                                {d.cannot === null ? (
+                                    <>
+                                        {d.instead !== null && <div className="quiet">{d.instead}</div>}
+                                        {d.settings.map((s) => (
+                                            <div key={s}>{s}</div>
+                                        ))}
+                                    </>
+                                ) : (
+                                    <span className="due">{d.cannot}</span>
+                                )}
+                            </td>
+                        </tr>
                     ))}
                 </tbody>
             </table>
@@ -129,14 +261,30 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
     const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
     return (
         <div className="print-acts">
-            {sampler && <Button component="a" variant="default" href={link('sampler')} target="_blank" rel="noreferrer">{t('Print the sampler 1 : 1')}</Button>}
-            <Button component="a" variant="default" href={link('card')} target="_blank" rel="noreferrer">{t('Student’s card')}</Button>
-            <Button component="a" variant="default" href={link('teacher')} target="_blank" rel="noreferrer">{t('Teacher’s card')}</Button>
-            {drills && <Button component="a" variant="default" href={link('drills')} target="_blank" rel="noreferrer">{t('Drills 1 : 1')}</Button>}
+            {sampler && (
+                <Button component="a" variant="default" href={link('sampler')} target="_blank" rel="noreferrer">
+                    {t('Print the sampler 1 : 1')}
+                </Button>
+            )}
+            <Button component="a" variant="default" href={link('card')} target="_blank" rel="noreferrer">
+                {t('Student’s card')}
+            </Button>
+            <Button component="a" variant="default" href={link('teacher')} target="_blank" rel="noreferrer">
+                {t('Teacher’s card')}
+            </Button>
+            {drills && (
+                <Button component="a" variant="default" href={link('drills')} target="_blank" rel="noreferrer">
+                    {t('Drills 1 : 1')}
+                </Button>
+            )}
             {sampler && <Anchor href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('SVG')}</Anchor>}
-            <Button component={Link} variant="default" to={`/samplers/${lesson}/draft`}>{t('Change it')}</Button>
+            <Button component={Link} variant="default" to={`/samplers/${lesson}/draft`}>
+                {t('Change it')}
+            </Button>
             <Anchor href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</Anchor>
-            <Button variant="subtle" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>{t('on {paper}', { paper: format })}</Button>
+            <Button variant="subtle" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>
+                {t('on {paper}', { paper: format })}
+            </Button>
         </div>
     )
 }

@@ -26,34 +26,63 @@ export default function SamplersPage() {
     return (
         <div className="samplers">
             <div className="samplers-head">
-                <h1>{t('Samplers')} <small>{t('{n} of {all}', { n: shown.length, all: all.length })}</small></h1>
+                <h1>
+                    {t('Samplers')} <small>{t('{n} of {all}', { n: shown.length, all: all.length })}</small>
+                </h1>
                 <Choice label={t('Skill')} value={skill} options={named(all.flatMap((l) => l.teaches))} onChange={setSkill} />
                 <Choice label={t('Foot')} value={foot} options={named(all.flatMap((l) => l.feet))} onChange={setFoot} />
                 <Choice label={t('Stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
             </div>
             <div className="print-acts">
-                {inHand !== undefined && <Button component={Link} to={`/materials/${inHand.id}`}>{t('Materials for {class}', { class: inHand.title })}</Button>}
-                <Button component={Link} variant="default" to="/samplers/shelf">{t('Bring or take bundles')}</Button>
-                <Button component="a" variant="default" href="/api/print/paper-drive" target="_blank" rel="noreferrer">{t('Print the paper drive sheets')}</Button>
-                <Button component="a" variant="default" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">{t('for the left-handed')}</Button>
+                {inHand !== undefined && (
+                    <Button component={Link} to={`/materials/${inHand.id}`}>
+                        {t('Materials for {class}', { class: inHand.title })}
+                    </Button>
+                )}
+                <Button component={Link} variant="default" to="/samplers/shelf">
+                    {t('Bring or take bundles')}
+                </Button>
+                <Button component="a" variant="default" href="/api/print/paper-drive" target="_blank" rel="noreferrer">
+                    {t('Print the paper drive sheets')}
+                </Button>
+                <Button component="a" variant="default" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">
+                    {t('for the left-handed')}
+                </Button>
             </div>
-            {shown.length === 0 && <p className="empty">{t('No lesson has all of these.')} <Button variant="subtle" onClick={() => { setSkill(''); setFoot(''); setStitch('') }}>{t('Show all')}</Button></p>}
+            {shown.length === 0 && (
+                <p className="empty">
+                    {t('No lesson has all of these.')}{' '}
+                    <Button
+                        variant="subtle"
+                        onClick={() => {
+                            setSkill('')
+                            setFoot('')
+                            setStitch('')
+                        }}>
+                        {t('Show all')}
+                    </Button>
+                </p>
+            )}
             {strands.map((strand) => (
                 <section key={strand} aria-label={strand}>
                     <h2>{strand}</h2>
                     <ul>
-                        {shown.filter((l) => l.strand === strand).map((l) => (
-                            <li key={l.id}>
-                                <Link to={`/samplers/${l.id}`}>
-                                    <MiniDrawing lesson={l} size={84} />
-                                    <span>
-                                        <strong>{l.title}</strong>
-                                        <span>{l.why}</span>
-                                        <small>{l.teaches.map((s) => s.title).join(' · ')} · {t('{n} min for one', { n: l.demo + l.sew + l.inspect })}</small>
-                                    </span>
-                                </Link>
-                            </li>
-                        ))}
+                        {shown
+                            .filter((l) => l.strand === strand)
+                            .map((l) => (
+                                <li key={l.id}>
+                                    <Link to={`/samplers/${l.id}`}>
+                                        <MiniDrawing lesson={l} size={84} />
+                                        <span>
+                                            <strong>{l.title}</strong>
+                                            <span>{l.why}</span>
+                                            <small>
+                                                {l.teaches.map((s) => s.title).join(' · ')} · {t('{n} min for one', { n: l.demo + l.sew + l.inspect })}
+                                            </small>
+                                        </span>
+                                    </Link>
+                                </li>
+                            ))}
                     </ul>
                 </section>
             ))}

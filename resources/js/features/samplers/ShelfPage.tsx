@@ -41,37 +41,67 @@ export default function ShelfPage() {
     const s = shelf.data
     return (
         <div className="shelf">
-            <h1>{t('The shelf')} <small><Link to="/samplers">{t('{n} lessons', { n: s.lessons })}</Link>{s.own.length > 0 && <>, {t('{n} of them your own or changed', { n: s.own.length })}</>}</small></h1>
+            <h1>
+                {t('The shelf')}{' '}
+                <small>
+                    <Link to="/samplers">{t('{n} lessons', { n: s.lessons })}</Link>
+                    {s.own.length > 0 && <>, {t('{n} of them your own or changed', { n: s.own.length })}</>}
+                </small>
+            </h1>
             <Trouble error={read.error ?? bring.error ?? back.error} place />
             {done !== null && (
                 <div className="kept-note" role="status">
                     <strong>{t('“{title}” is on the shelf.', { title: done.title })}</strong>
-                    <Button variant="default" onClick={() => back.mutate(before(s))}>{t('Undo')}</Button>
+                    <Button variant="default" onClick={() => back.mutate(before(s))}>
+                        {t('Undo')}
+                    </Button>
                 </div>
             )}
             <section>
                 <h2>{t('Bring a bundle')}</h2>
                 <p>{t('A course bundle is a file with lessons, skills, faults and courses. First you see what it would change.')}</p>
-                <FileButton accept=".json,application/json" resetRef={again} onChange={(file) => { if (file !== null) read.mutate(file); again.current?.() }}>
+                <FileButton
+                    accept=".json,application/json"
+                    resetRef={again}
+                    onChange={(file) => {
+                        if (file !== null) read.mutate(file)
+                        again.current?.()
+                    }}>
                     {(props) => <Button {...props}>{t('Choose a file')}</Button>}
                 </FileButton>
                 {read.isPending && <Waiting what={t('Comparing')} />}
                 {brought !== null && (
                     <Changes shown={brought.shown}>
-                        {brought.shown.changes.length > 0 && <Button disabled={bring.isPending} onClick={() => bring.mutate(brought)}>{t('Bring it in')}</Button>}
-                        <Button variant="default" onClick={() => setBrought(null)}>{t('Leave it')}</Button>
+                        {brought.shown.changes.length > 0 && (
+                            <Button disabled={bring.isPending} onClick={() => bring.mutate(brought)}>
+                                {t('Bring it in')}
+                            </Button>
+                        )}
+                        <Button variant="default" onClick={() => setBrought(null)}>
+                            {t('Leave it')}
+                        </Button>
                     </Changes>
                 )}
             </section>
             <section>
                 <h2>{t('Take a bundle along')}</h2>
                 <div className="print-acts">
-                    <Button component="a" variant="default" href="/api/shelf/export">{t('The whole shelf')}</Button>
+                    <Button component="a" variant="default" href="/api/shelf/export">
+                        {t('The whole shelf')}
+                    </Button>
                     <NativeSelect label={t('One course')} className="choice" value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
-                            <option value="">{t('choose')}</option>
-                            {s.courses.map((c) => <option key={c.id} value={c.id}>{c.title}</option>)}
-                        </NativeSelect>
-                    {course !== '' && <Button component="a" variant="default" href={`/api/shelf/export?course=${course}`}>{t('Take it along')}</Button>}
+                        <option value="">{t('choose')}</option>
+                        {s.courses.map((c) => (
+                            <option key={c.id} value={c.id}>
+                                {c.title}
+                            </option>
+                        ))}
+                    </NativeSelect>
+                    {course !== '' && (
+                        <Button component="a" variant="default" href={`/api/shelf/export?course=${course}`}>
+                            {t('Take it along')}
+                        </Button>
+                    )}
                     <span className="quiet">{t('One lesson: from its own page. No student, class or machine is in a bundle.')}</span>
                 </div>
             </section>
@@ -89,7 +119,13 @@ function before(shelf: View['ShelfView']): number {
 }
 
 async function readFile(file: File): Promise<Record<string, unknown>> {
-    if (file.size > LARGEST_BYTES) throw new Problem(413, '(file)', t('“{name}” has {mb} MB; a bundle can have 2 MB at most.', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }), t('Nothing was changed.'))
+    if (file.size > LARGEST_BYTES)
+        throw new Problem(
+            413,
+            '(file)',
+            t('“{name}” has {mb} MB; a bundle can have 2 MB at most.', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }),
+            t('Nothing was changed.'),
+        )
     try {
         const json: unknown = JSON.parse(await file.text())
         if (typeof json === 'object' && json !== null && !Array.isArray(json)) return json as Record<string, unknown>
@@ -103,21 +139,40 @@ function Changes({ shown, children }: { shown: View['BundleChangesView']; childr
     const parts = { lesson: t('lesson'), skill: t('skill'), fault: t('fault'), course: t('course') }
     return (
         <div className="changes">
-            <h3>{shown.changes.length === 0 ? t('“{title}” would change nothing: all of it is on the shelf.', { title: shown.title }) : t('“{title}” would change this', { title: shown.title })}</h3>
+            <h3>
+                {shown.changes.length === 0
+                    ? t('“{title}” would change nothing: all of it is on the shelf.', { title: shown.title })
+                    : t('“{title}” would change this', { title: shown.title })}
+            </h3>
             <ul>
                 {shown.changes.map((c) => (
                     <li key={`${c.part}${c.id}`}>
-                        <strong>{c.title}</strong> <small>{parts[c.part]}, {c.is_new ? t('new') : t('changed')}</small>
+                        <strong>{c.title}</strong>{' '}
+                        <small>
+                            {parts[c.part]}, {c.is_new ? t('new') : t('changed')}
+                        </small>
                         {c.places.length > 0 && (
                             <table className="checks">
-                                <tbody>{c.places.map((p) => <tr key={p.place}><th scope="row">{p.place}</th><td><del>{p.before}</del></td><td>{p.after}</td></tr>)}</tbody>
+                                <tbody>
+                                    {c.places.map((p) => (
+                                        <tr key={p.place}>
+                                            <th scope="row">{p.place}</th>
+                                            <td>
+                                                <del>{p.before}</del>
+                                            </td>
+                                            <td>{p.after}</td>
+                                        </tr>
+                                    ))}
+                                </tbody>
                             </table>
                         )}
                     </li>
                 ))}
             </ul>
             <div className="print-acts">{children}</div>
-            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && <p className="quiet">{t('Changed lessons become new versions. Samples already kept stay with the version they were sewn from.')}</p>}
+            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && (
+                <p className="quiet">{t('Changed lessons become new versions. Samples already kept stay with the version they were sewn from.')}</p>
+            )}
         </div>
     )
 }
@@ -130,8 +185,18 @@ function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (
             <tbody>
                 {all.map((e) => (
                     <tr key={e.number}>
-                        <td className="num">{e.number}</td><td>{e.what}</td><td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
-                        <td>{e.number === shelf.edition ? <strong>{t('in use')}</strong> : <Button variant="default" disabled={busy} onClick={() => onBack(e.number)}>{t('Back to this')}</Button>}</td>
+                        <td className="num">{e.number}</td>
+                        <td>{e.what}</td>
+                        <td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
+                        <td>
+                            {e.number === shelf.edition ? (
+                                <strong>{t('in use')}</strong>
+                            ) : (
+                                <Button variant="default" disabled={busy} onClick={() => onBack(e.number)}>
+                                    {t('Back to this')}
+                                </Button>
+                            )}
+                        </td>
                     </tr>
                 ))}
             </tbody>

@@ -21,18 +21,38 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
     const lessons = useLessons(useParams().classId).data ?? []
     const drop = (machine: string) => ({
         onDragOver: (e: DragEvent) => e.preventDefault(),
-        onDrop: (e: DragEvent) => { e.preventDefault(); const student = e.dataTransfer.getData('text/plain'); if (student !== '') onMove(student, machine) },
+        onDrop: (e: DragEvent) => {
+            e.preventDefault()
+            const student = e.dataTransfer.getData('text/plain')
+            if (student !== '') onMove(student, machine)
+        },
     })
     const card = (s: Seat) => (
         <UnstyledButton
-            key={s.student} draggable className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`} aria-pressed={picked === s.student}
-            onDragStart={(e) => { e.dataTransfer.setData('text/plain', s.student); e.dataTransfer.effectAllowed = 'move' }} onClick={() => onPick(picked === s.student ? null : s.student)}
-        >
+            key={s.student}
+            draggable
+            className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`}
+            aria-pressed={picked === s.student}
+            onDragStart={(e) => {
+                e.dataTransfer.setData('text/plain', s.student)
+                e.dataTransfer.effectAllowed = 'move'
+            }}
+            onClick={() => onPick(picked === s.student ? null : s.student)}>
             <MiniDrawing lesson={lessons.find((l) => l.id === s.lesson)} size={44} />
             <span>
-                <b>{s.round > 1 && <small>{t('then')} </small>}{s.name}{s.held !== null && <small> · {t('held')}</small>}</b>
+                <b>
+                    {s.round > 1 && <small>{t('then')} </small>}
+                    {s.name}
+                    {s.held !== null && <small> · {t('held')}</small>}
+                </b>
                 <span className="one">{s.title}</span>
-                {(s.foot !== null || s.wanted !== null) && <small>{s.foot !== null ? t('{foot} foot', { foot: s.foot }) : ''}{s.foot !== null && s.wanted !== null ? ' · ' : ''}{s.wanted !== null ? t('not {lesson}', { lesson: s.wanted.replace(/:.*/, '') }) : ''}</small>}
+                {(s.foot !== null || s.wanted !== null) && (
+                    <small>
+                        {s.foot !== null ? t('{foot} foot', { foot: s.foot }) : ''}
+                        {s.foot !== null && s.wanted !== null ? ' · ' : ''}
+                        {s.wanted !== null ? t('not {lesson}', { lesson: s.wanted.replace(/:.*/, '') }) : ''}
+                    </small>
+                )}
             </span>
         </UnstyledButton>
     )
@@ -44,13 +64,24 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                 <div key={m.id} className="bench-place" {...drop(m.id)}>
                     <div className="bench-machine">
                         <strong>{m.title}</strong>
-                        {picked !== null && <Button variant="subtle" onClick={() => onMove(picked, m.id)}>{t('sit here')}</Button>}
+                        {picked !== null && (
+                            <Button variant="subtle" onClick={() => onMove(picked, m.id)}>
+                                {t('sit here')}
+                            </Button>
+                        )}
                     </div>
                     {at(m.id).map(card)}
                     {at(m.id).length === 0 && <p className="quiet">{t('free')}</p>}
                 </div>
             ))}
-            {table.length > 0 && <div className="bench-place table"><div className="bench-machine"><strong>{t('At the table')}</strong></div>{table.map(card)}</div>}
+            {table.length > 0 && (
+                <div className="bench-place table">
+                    <div className="bench-machine">
+                        <strong>{t('At the table')}</strong>
+                    </div>
+                    {table.map(card)}
+                </div>
+            )}
         </div>
     )
 }

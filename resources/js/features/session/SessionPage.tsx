@@ -18,13 +18,23 @@ export default function SessionPage() {
     const navigate = useNavigate()
     const [picked, setPicked] = useState<string | null>(null)
     const { bench } = b
-    if (bench === undefined) return b.shown.error === null ? <Waiting what={t('Handing out the seats')} /> : <p className="empty">{t('There is no session to seat yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link></p>
+    if (bench === undefined)
+        return b.shown.error === null ? (
+            <Waiting what={t('Handing out the seats')} />
+        ) : (
+            <p className="empty">
+                {t('There is no session to seat yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link>
+            </p>
+        )
     const busy = b.attempt.isPending || b.keep.isPending || b.note.isPending || b.start.isPending
     const seat = bench.students.find((s) => s.student === picked)
     const name = (student: string) => bench.students.find((s) => s.student === student)?.name ?? ''
     const move = (student: string, machine: string) => {
         setPicked(student)
-        b.attempt.mutate({ what: t('{name} at {machine}', { name: name(student), machine: bench.machines.find((m) => m.id === machine)?.title ?? '' }), change: (w) => ({ ...w, held: { ...w.held, [student]: { ...w.held[student], machine } } }) })
+        b.attempt.mutate({
+            what: t('{name} at {machine}', { name: name(student), machine: bench.machines.find((m) => m.id === machine)?.title ?? '' }),
+            change: (w) => ({ ...w, held: { ...w.held, [student]: { ...w.held[student], machine } } }),
+        })
     }
     const running = bench.state === 'running'
     const seated = bench.students.filter((s) => s.round > 0)
@@ -33,38 +43,113 @@ export default function SessionPage() {
         <div className="session-page">
             <div className="today-head">
                 <h1>{t('Next session')}</h1>
-                <p>{t('session {n}', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}{bench.started_at !== null && <strong> · {t('begun {time}', { time: clock(bench.started_at, zone) })}</strong>}</p>
+                <p>
+                    {t('session {n}', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}
+                    {bench.started_at !== null && <strong> · {t('begun {time}', { time: clock(bench.started_at, zone) })}</strong>}
+                </p>
                 <span className="most-lessons" role="group" aria-label={t('Different lessons at once')}>
                     {t('lessons at once')}
-                    <UnstyledButton disabled={busy || bench.most_lessons <= 1} aria-label={t('one fewer')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })}>−</UnstyledButton>
+                    <UnstyledButton
+                        disabled={busy || bench.most_lessons <= 1}
+                        aria-label={t('one fewer')}
+                        onClick={() =>
+                            b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })
+                        }>
+                        −
+                    </UnstyledButton>
                     <b>{bench.most_lessons}</b>
-                    <UnstyledButton disabled={busy || bench.most_lessons >= 20} aria-label={t('one more')} onClick={() => b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })}>+</UnstyledButton>
+                    <UnstyledButton
+                        disabled={busy || bench.most_lessons >= 20}
+                        aria-label={t('one more')}
+                        onClick={() =>
+                            b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })
+                        }>
+                        +
+                    </UnstyledButton>
                 </span>
-                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=bench`} target="_blank" rel="noreferrer">{t('Print seat cards')}</Button>
-                <Button disabled={busy || b.tried !== null || seated.length === 0} onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>{bench.started_at !== null ? t('Go on like this') : t('Start the session')}</Button>
+                <Button component="a" variant="default" href={`/api/classes/${id}/print?what=bench`} target="_blank" rel="noreferrer">
+                    {t('Print seat cards')}
+                </Button>
+                <Button
+                    disabled={busy || b.tried !== null || seated.length === 0}
+                    onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>
+                    {bench.started_at !== null ? t('Go on like this') : t('Start the session')}
+                </Button>
             </div>
-            {b.error !== null && <div><Trouble error={b.error} />{b.error.status === 409 && <Button variant="default" onClick={b.again}>{t('Look at the new one')}</Button>}</div>}
-            {b.tried !== null && (
-                <div className="tried" role="status">
-                    <span><strong>{b.tried.what}:</strong> {bench.cost > 0 ? t('all together lose {n} of a first choice.', { n: bench.cost }) : t('it costs nothing.')}</span>
-                    <Button disabled={busy} onClick={() => b.tried !== null && b.keep.mutate(b.tried.wish)}>{t('Keep it')}</Button>
-                    <Button variant="default" disabled={busy} onClick={b.putBack}>{t('Put it back')}</Button>
+            {b.error !== null && (
+                <div>
+                    <Trouble error={b.error} />
+                    {b.error.status === 409 && (
+                        <Button variant="default" onClick={b.again}>
+                            {t('Look at the new one')}
+                        </Button>
+                    )}
                 </div>
             )}
-            {bench.students.length === 0 ? <p className="empty">{t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link></p> : (
+            {b.tried !== null && (
+                <div className="tried" role="status">
+                    <span>
+                        <strong>{b.tried.what}:</strong>{' '}
+                        {bench.cost > 0 ? t('all together lose {n} of a first choice.', { n: bench.cost }) : t('it costs nothing.')}
+                    </span>
+                    <Button disabled={busy} onClick={() => b.tried !== null && b.keep.mutate(b.tried.wish)}>
+                        {t('Keep it')}
+                    </Button>
+                    <Button variant="default" disabled={busy} onClick={b.putBack}>
+                        {t('Put it back')}
+                    </Button>
+                </div>
+            )}
+            {bench.students.length === 0 ? (
+                <p className="empty">
+                    {t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link>
+                </p>
+            ) : (
                 <>
-                    <Tape session={{ id: bench.session, number: bench.number, of: bench.number, starts_at: bench.starts_at, ends_at: end, minutes: bench.minutes, state: bench.state, tape: bench.tape, begun: bench.started_at !== null, bench_version: bench.version }} now={running ? new Date().toISOString() : ''} zone={zone} />
+                    <Tape
+                        session={{
+                            id: bench.session,
+                            number: bench.number,
+                            of: bench.number,
+                            starts_at: bench.starts_at,
+                            ends_at: end,
+                            minutes: bench.minutes,
+                            state: bench.state,
+                            tape: bench.tape,
+                            begun: bench.started_at !== null,
+                            bench_version: bench.version,
+                        }}
+                        now={running ? new Date().toISOString() : ''}
+                        zone={zone}
+                    />
                     <div className="bench-grid">
                         <BenchRoom bench={bench} picked={picked} onPick={setPicked} onMove={move} />
                         <aside>
                             {seat !== undefined && (
                                 <SeatPanel
-                                    seat={seat} busy={busy} onState={(state) => b.note.mutate({ student: seat.student, state })}
-                                    onLesson={(lesson) => b.attempt.mutate({ what: t('{name} sews {lesson}', { name: seat.name, lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson }), change: (w) => ({ ...w, held: { ...w.held, [seat.student]: { ...w.held[seat.student], lesson } } }) })}
-                                    onFree={() => b.attempt.mutate({ what: t('{name} is free again', { name: seat.name }), change: (w) => ({ ...w, held: Object.fromEntries(Object.entries(w.held).filter(([s]) => s !== seat.student)) }) })}
+                                    seat={seat}
+                                    busy={busy}
+                                    onState={(state) => b.note.mutate({ student: seat.student, state })}
+                                    onLesson={(lesson) =>
+                                        b.attempt.mutate({
+                                            what: t('{name} sews {lesson}', {
+                                                name: seat.name,
+                                                lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson,
+                                            }),
+                                            change: (w) => ({ ...w, held: { ...w.held, [seat.student]: { ...w.held[seat.student], lesson } } }),
+                                        })
+                                    }
+                                    onFree={() =>
+                                        b.attempt.mutate({
+                                            what: t('{name} is free again', { name: seat.name }),
+                                            change: (w) => ({ ...w, held: Object.fromEntries(Object.entries(w.held).filter(([s]) => s !== seat.student)) }),
+                                        })
+                                    }
                                 />
                             )}
-                            {seat === undefined && <p className="quiet">{t('Touch a student to see why they sew this, to move them, or to note who is late or absent.')}</p>}
+                            {seat === undefined && (
+                                <p className="quiet">{t('Touch a student to see why they sew this, to move them, or to note who is late or absent.')}</p>
+                            )}
                             <Aside bench={bench} onPick={setPicked} />
                         </aside>
                     </div>
@@ -76,27 +161,58 @@ export default function SessionPage() {
 
 /** Who has no place, who is away, what to hand out. */
 function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBench>['bench']>; onPick: (student: string) => void }) {
-    const list = (title: string, of: typeof bench.students) => of.length > 0 && (
-        <>
-            <h3>{title}</h3>
-            <ul className="plain">{of.map((s) => <li key={s.student}><Button variant="subtle" onClick={() => onPick(s.student)}>{s.name}</Button>{s.state !== 'here' ? ` · ${t(s.state)}` : s.why !== null ? `: ${s.why}` : ''}</li>)}</ul>
-        </>
-    )
+    const list = (title: string, of: typeof bench.students) =>
+        of.length > 0 && (
+            <>
+                <h3>{title}</h3>
+                <ul className="plain">
+                    {of.map((s) => (
+                        <li key={s.student}>
+                            <Button variant="subtle" onClick={() => onPick(s.student)}>
+                                {s.name}
+                            </Button>
+                            {s.state !== 'here' ? ` · ${t(s.state)}` : s.why !== null ? `: ${s.why}` : ''}
+                        </li>
+                    ))}
+                </ul>
+            </>
+        )
     const other = bench.students.filter((s) => s.wanted !== null)
     return (
         <>
-            {list(t('No place now'), bench.students.filter((s) => s.round === 0 && s.state === 'here'))}
-            {list(t('Away'), bench.students.filter((s) => s.state !== 'here'))}
+            {list(
+                t('No place now'),
+                bench.students.filter((s) => s.round === 0 && s.state === 'here'),
+            )}
+            {list(
+                t('Away'),
+                bench.students.filter((s) => s.state !== 'here'),
+            )}
             {other.length > 0 && (
                 <>
                     <h3>{t('Not their first choice')}</h3>
-                    <ul className="plain">{other.map((s) => <li key={s.student}><Button variant="subtle" onClick={() => onPick(s.student)}>{s.name}</Button>: {s.why ?? t('as you hold them')}</li>)}</ul>
+                    <ul className="plain">
+                        {other.map((s) => (
+                            <li key={s.student}>
+                                <Button variant="subtle" onClick={() => onPick(s.student)}>
+                                    {s.name}
+                                </Button>
+                                : {s.why ?? t('as you hold them')}
+                            </li>
+                        ))}
+                    </ul>
                 </>
             )}
             {bench.feet.length > 0 && (
                 <>
                     <h3>{t('Feet to hand out')}</h3>
-                    <ul className="plain">{bench.feet.map((f) => <li key={f.title}>{f.wanted} × {f.title} <small>{t('of {n}', { n: f.have })}</small></li>)}</ul>
+                    <ul className="plain">
+                        {bench.feet.map((f) => (
+                            <li key={f.title}>
+                                {f.wanted} × {f.title} <small>{t('of {n}', { n: f.have })}</small>
+                            </li>
+                        ))}
+                    </ul>
                 </>
             )}
             <p className="quiet">{bench.proven ? t('No other seating is worth more.') : t('The best seating found; a better one is not ruled out.')}</p>

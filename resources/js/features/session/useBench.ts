@@ -19,18 +19,28 @@ function wishOf(bench: Bench): Wish {
     const held: Held = {}
     for (const s of bench.students) {
         if (s.held === null) continue
-        held[s.student] = { ...(s.held !== 'lesson' && s.machine !== null ? { machine: s.machine } : {}), ...(s.held !== 'machine' && s.lesson !== null ? { lesson: s.lesson } : {}) }
+        held[s.student] = {
+            ...(s.held !== 'lesson' && s.machine !== null ? { machine: s.machine } : {}),
+            ...(s.held !== 'machine' && s.lesson !== null ? { lesson: s.lesson } : {}),
+        }
     }
     return { held, most: bench.most_lessons }
 }
 
-const awayOf = (bench: Bench) => Object.fromEntries(bench.students.filter((s) => s.state !== 'here').map((s) => [s.student, s.state as 'late' | 'absent' | 'left']))
+const awayOf = (bench: Bench) =>
+    Object.fromEntries(bench.students.filter((s) => s.state !== 'here').map((s) => [s.student, s.state as 'late' | 'absent' | 'left']))
 
 /** The bench of the session in hand; a change is tried first and kept when the teacher says so. */
 export function useBench(id: string) {
     const shown = useQuery({ queryKey: ['bench', id], queryFn: () => ask(api.GET('/api/classes/{class}/bench', path(id))) })
     const [tried, setTried] = useState<{ bench: Bench; wish: Wish; what: string } | null>(null)
-    const body = (bench: Bench, wish: Wish, trying: boolean): View['BenchBody'] => ({ version: bench.version, most_lessons: wish.most, held: wish.held, away: awayOf(bench), try: trying })
+    const body = (bench: Bench, wish: Wish, trying: boolean): View['BenchBody'] => ({
+        version: bench.version,
+        most_lessons: wish.most,
+        held: wish.held,
+        away: awayOf(bench),
+        try: trying,
+    })
     // A look changes nothing: nothing is read again for it.
     const attempt = useMutation<null, Problem, { change: (wish: Wish) => Wish; what: string }>({
         mutationFn: async ({ change, what }) => {
@@ -51,9 +61,22 @@ export function useBench(id: string) {
     })
     const error = attempt.error ?? keep.error ?? note.error ?? start.error
     return {
-        shown, tried, attempt, keep, note, start, error,
+        shown,
+        tried,
+        attempt,
+        keep,
+        note,
+        start,
+        error,
         bench: tried?.bench ?? shown.data,
         putBack: () => setTried(null),
-        again: () => { attempt.reset(); keep.reset(); note.reset(); start.reset(); setTried(null); void queries.invalidateQueries({ queryKey: ['bench', id] }) },
+        again: () => {
+            attempt.reset()
+            keep.reset()
+            note.reset()
+            start.reset()
+            setTried(null)
+            void queries.invalidateQueries({ queryKey: ['bench', id] })
+        },
     }
 }

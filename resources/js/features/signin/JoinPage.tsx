@@ -17,23 +17,60 @@ export function JoinPage() {
     const read = useQuery({ queryKey: ['join', token], queryFn: () => ask(api.GET('/api/join/{token}', { params: { path: { token } } })), retry: false })
     const [form, setForm] = useState<{ name: string; email: string | null; password: string }>({ name: '', email: null, password: '' })
     const email = form.email ?? read.data?.email ?? ''
-    const join = useMutation<unknown, Problem>({ mutationFn: async () => {
-        await ask(api.POST('/api/join/{token}', { params: { path: { token } }, body: { name: form.name, email, password: form.password } }))
-        // The link is used up: it is not asked again.
-        queries.removeQueries({ queryKey: ['me'] })
-        await navigate('/', { replace: true })
-    } })
+    const join = useMutation<unknown, Problem>({
+        mutationFn: async () => {
+            await ask(api.POST('/api/join/{token}', { params: { path: { token } }, body: { name: form.name, email, password: form.password } }))
+            // The link is used up: it is not asked again.
+            queries.removeQueries({ queryKey: ['me'] })
+            await navigate('/', { replace: true })
+        },
+    })
     if (read.data === undefined) {
-        return read.error === null ? <Waiting what={t('Opening')} /> : <Frame title="Open Seam" onSubmit={() => undefined}><p>{t('This link does not work (any more). Ask whoever invited you for a new one.')}</p><Link to="/">{t('To sign in')}</Link></Frame>
+        return read.error === null ? (
+            <Waiting what={t('Opening')} />
+        ) : (
+            <Frame title="Open Seam" onSubmit={() => undefined}>
+                <p>{t('This link does not work (any more). Ask whoever invited you for a new one.')}</p>
+                <Link to="/">{t('To sign in')}</Link>
+            </Frame>
+        )
     }
     return (
         <Frame title={read.data.studio} onSubmit={() => join.mutate()}>
             <p>{t('You are invited as {role}.', { role: ROLE_WORDS[read.data.role] })}</p>
-            <TextInput label={t('Your name')} autoComplete="name" required withAsterisk={false} value={form.name} error={join.error?.all.name} onChange={(e) => setForm({ ...form, name: e.currentTarget.value })} />
-            <TextInput label={t('E-mail')} type="email" autoComplete="username" required withAsterisk={false} value={email} error={join.error?.all.email} onChange={(e) => setForm({ ...form, email: e.currentTarget.value })} />
-            <PasswordInput label={t('Password')} description={t('10 characters or more; three words are good')} autoComplete="new-password" required withAsterisk={false} value={form.password} error={join.error?.all.password} onChange={(e) => setForm({ ...form, password: e.currentTarget.value })} />
+            <TextInput
+                label={t('Your name')}
+                autoComplete="name"
+                required
+                withAsterisk={false}
+                value={form.name}
+                error={join.error?.all.name}
+                onChange={(e) => setForm({ ...form, name: e.currentTarget.value })}
+            />
+            <TextInput
+                label={t('E-mail')}
+                type="email"
+                autoComplete="username"
+                required
+                withAsterisk={false}
+                value={email}
+                error={join.error?.all.email}
+                onChange={(e) => setForm({ ...form, email: e.currentTarget.value })}
+            />
+            <PasswordInput
+                label={t('Password')}
+                description={t('10 characters or more; three words are good')}
+                autoComplete="new-password"
+                required
+                withAsterisk={false}
+                value={form.password}
+                error={join.error?.all.password}
+                onChange={(e) => setForm({ ...form, password: e.currentTarget.value })}
+            />
             <Trouble error={join.error} />
-            <Button type="submit" loading={join.isPending}>{t('Join')}</Button>
+            <Button type="submit" loading={join.isPending}>
+                {t('Join')}
+            </Button>
         </Frame>
     )
 }

@@ -13,15 +13,30 @@ export function ForgotPage() {
     const send = useChange(() => ask(api.POST('/api/forgot-password', { body: { email } })))
     return (
         <Frame title={t('A new password')} onSubmit={() => send.mutate(undefined)}>
-            {send.isSuccess
-                ? <p role="status">{t('If there is such an account, a link is on its way to it. Where this Open Seam sends no mail, whoever runs it finds the link with ./seam mail.')}</p>
-                : (
-                    <>
-                        <TextInput label={t('E-mail')} type="email" autoComplete="username" required withAsterisk={false} value={email} error={send.error?.all.email} onChange={(e) => setEmail(e.currentTarget.value)} />
-                        <Trouble error={send.error} />
-                        <Button type="submit" loading={send.isPending}>{t('Send me a link')}</Button>
-                    </>
-                )}
+            {send.isSuccess ? (
+                <p role="status">
+                    {t(
+                        'If there is such an account, a link is on its way to it. Where this Open Seam sends no mail, whoever runs it finds the link with ./seam mail.',
+                    )}
+                </p>
+            ) : (
+                <>
+                    <TextInput
+                        label={t('E-mail')}
+                        type="email"
+                        autoComplete="username"
+                        required
+                        withAsterisk={false}
+                        value={email}
+                        error={send.error?.all.email}
+                        onChange={(e) => setEmail(e.currentTarget.value)}
+                    />
+                    <Trouble error={send.error} />
+                    <Button type="submit" loading={send.isPending}>
+                        {t('Send me a link')}
+                    </Button>
+                </>
+            )}
             <Link to="/">{t('Back to sign in')}</Link>
         </Frame>
     )
@@ -40,9 +55,20 @@ export function NewPasswordPage() {
     return (
         <Frame title={t('A new password')} onSubmit={() => change.mutate(undefined)}>
             <p>{t('For {email}. Everybody who is signed in with the old one is out.', { email: search.get('email') ?? '' })}</p>
-            <PasswordInput label={t('New password')} description={t('10 characters or more; three words are good')} autoComplete="new-password" required withAsterisk={false} value={password} error={change.error?.all.password} onChange={(e) => setPassword(e.currentTarget.value)} />
+            <PasswordInput
+                label={t('New password')}
+                description={t('10 characters or more; three words are good')}
+                autoComplete="new-password"
+                required
+                withAsterisk={false}
+                value={password}
+                error={change.error?.all.password}
+                onChange={(e) => setPassword(e.currentTarget.value)}
+            />
             <Trouble error={change.error} />
-            <Button type="submit" loading={change.isPending}>{t('Keep it')}</Button>
+            <Button type="submit" loading={change.isPending}>
+                {t('Keep it')}
+            </Button>
             <Link to="/forgot-password">{t('Ask for another link')}</Link>
         </Frame>
     )

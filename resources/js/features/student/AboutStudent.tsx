@@ -12,7 +12,14 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     const [note, setNote] = useState(s.note)
     const [wish, setWish] = useState('')
     const path = { params: { path: { class: id, student: s.student } } }
-    const keep = useChange((but: Partial<View['StudentBody']>) => ask(api.PUT('/api/classes/{class}/students/{student}', { ...path, body: { note, wishes: s.wishes.map((w) => w.id), own_machine: s.own_machine, ...but } })))
+    const keep = useChange((but: Partial<View['StudentBody']>) =>
+        ask(
+            api.PUT('/api/classes/{class}/students/{student}', {
+                ...path,
+                body: { note, wishes: s.wishes.map((w) => w.id), own_machine: s.own_machine, ...but },
+            }),
+        ),
+    )
     const open = useChange(() => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
     const close = useChange(() => ask(api.DELETE('/api/classes/{class}/students/{student}/page', path)))
     // The link is told once: only its digest is kept.
@@ -21,32 +28,88 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     return (
         <section className="about-student">
             <h3>{t('Note (only teachers see it)')}</h3>
-            <Textarea aria-label={t('Note')} value={note} maxLength={1000} rows={2} onChange={(e) => setNote(e.currentTarget.value)} onBlur={() => note !== s.note && keep.mutate({ note })} />
+            <Textarea
+                aria-label={t('Note')}
+                value={note}
+                maxLength={1000}
+                rows={2}
+                onChange={(e) => setNote(e.currentTarget.value)}
+                onBlur={() => note !== s.note && keep.mutate({ note })}
+            />
             <h3>{t('Wants to come to')}</h3>
             <p className="wish-list">
-                {s.wishes.map((w) => <UnstyledButton key={w.id} className="wish" onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })} aria-label={t('No longer: {lesson}', { lesson: w.title })}>{w.title} ×</UnstyledButton>)}
+                {s.wishes.map((w) => (
+                    <UnstyledButton
+                        key={w.id}
+                        className="wish"
+                        onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })}
+                        aria-label={t('No longer: {lesson}', { lesson: w.title })}>
+                        {w.title} ×
+                    </UnstyledButton>
+                ))}
                 <NativeSelect aria-label={t('A wish')} value={wish} onChange={(e) => setWish(e.currentTarget.value)}>
                     <option value="">{t('add a lesson …')}</option>
-                    {lessons.filter((l) => !s.wishes.some((w) => w.id === l.id)).map((l) => <option key={l.id} value={l.id}>{l.title}</option>)}
+                    {lessons
+                        .filter((l) => !s.wishes.some((w) => w.id === l.id))
+                        .map((l) => (
+                            <option key={l.id} value={l.id}>
+                                {l.title}
+                            </option>
+                        ))}
                 </NativeSelect>
-                <Button variant="default" disabled={wish === '' || keep.isPending} onClick={() => { keep.mutate({ wishes: [...s.wishes.map((w) => w.id), wish] }); setWish('') }}>{t('Add')}</Button>
+                <Button
+                    variant="default"
+                    disabled={wish === '' || keep.isPending}
+                    onClick={() => {
+                        keep.mutate({ wishes: [...s.wishes.map((w) => w.id), wish] })
+                        setWish('')
+                    }}>
+                    {t('Add')}
+                </Button>
             </p>
-            <Checkbox label={t('has a machine at home')} className="tick-box" checked={s.own_machine} onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })} />
-            <p className="quiet" role="status">{keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}</p>
+            <Checkbox
+                label={t('has a machine at home')}
+                className="tick-box"
+                checked={s.own_machine}
+                onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
+            />
+            <p className="quiet" role="status">
+                {keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}
+            </p>
             <h3>{t('The page {name} sees', { name: s.name })}</h3>
-            {s.page_until === null
-                ? <p>{t('A private link, no sign-in: their next lesson, what to change, the practice sheet and their own progress. Nothing of others.')} <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>{t('Make the link')}</Button></p>
-                : (
-                    <>
-                        {address === ''
-                            ? <p>{t('There is a link, until {day}. It was shown when it was made; a new one ends it.', { day: day(s.page_until, zone) })}</p>
-                            : <p><a href={address} target="_blank" rel="noreferrer" className="own-link">{address}</a> <small>{t('until {day}; it is not shown again', { day: day(s.page_until, zone) })}</small></p>}
-                        {address === ''
-                            ? <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>{t('Make a new link')}</Button>
-                            : <Button variant="default" onClick={() => void navigator.clipboard.writeText(address)}>{t('Copy')}</Button>}{' '}
-                        <Button variant="default" disabled={close.isPending} onClick={() => close.mutate(undefined)}>{t('Take the link back')}</Button>
-                    </>
-                )}
+            {s.page_until === null ? (
+                <p>
+                    {t('A private link, no sign-in: their next lesson, what to change, the practice sheet and their own progress. Nothing of others.')}{' '}
+                    <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>
+                        {t('Make the link')}
+                    </Button>
+                </p>
+            ) : (
+                <>
+                    {address === '' ? (
+                        <p>{t('There is a link, until {day}. It was shown when it was made; a new one ends it.', { day: day(s.page_until, zone) })}</p>
+                    ) : (
+                        <p>
+                            <a href={address} target="_blank" rel="noreferrer" className="own-link">
+                                {address}
+                            </a>{' '}
+                            <small>{t('until {day}; it is not shown again', { day: day(s.page_until, zone) })}</small>
+                        </p>
+                    )}
+                    {address === '' ? (
+                        <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>
+                            {t('Make a new link')}
+                        </Button>
+                    ) : (
+                        <Button variant="default" onClick={() => void navigator.clipboard.writeText(address)}>
+                            {t('Copy')}
+                        </Button>
+                    )}{' '}
+                    <Button variant="default" disabled={close.isPending} onClick={() => close.mutate(undefined)}>
+                        {t('Take the link back')}
+                    </Button>
+                </>
+            )}
             <Trouble error={keep.error ?? open.error ?? close.error} />
         </section>
     )

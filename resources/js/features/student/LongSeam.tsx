@@ -12,7 +12,19 @@ const LINE = 24
 const DEEP = 54
 
 /** All samples as one long seam: on the guide line where all was good, off it where not; a chalk line for each session. */
-export function LongSeam({ id, student, seam, zone, onOpen }: { id: string; student: string; seam: View['SeamStitchView'][]; zone: string; onOpen: (sample: string) => void }) {
+export function LongSeam({
+    id,
+    student,
+    seam,
+    zone,
+    onOpen,
+}: {
+    id: string
+    student: string
+    seam: View['SeamStitchView'][]
+    zone: string
+    onOpen: (sample: string) => void
+}) {
     const { ref, width } = useElementSize<HTMLDivElement>()
     const [at, setAt] = useState(seam.length - 1)
     const step = Math.min(90, Math.max(40, (width - 60) / Math.max(1, seam.length)))
@@ -25,21 +37,46 @@ export function LongSeam({ id, student, seam, zone, onOpen }: { id: string; stud
             <div ref={ref} className="long-seam-cloth" tabIndex={0} role="group" aria-label={t('All samples, oldest first')}>
                 <svg width={long} height={HIGH} aria-hidden="true">
                     <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className="guide-line" />
-                    {seam.map((s, i) => i > 0 && s.session === seam[i - 1]?.session ? null : (
-                        <g key={s.sample.id}>
-                            <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className="session-chalk" />
-                            <text x={x(i) - step / 2 + 5} y={HIGH - 10} className="draw-label">{s.session === null ? t('apart') : t('session {n}', { n: s.session })}</text>
-                        </g>
-                    ))}
+                    {seam.map((s, i) =>
+                        i > 0 && s.session === seam[i - 1]?.session ? null : (
+                            <g key={s.sample.id}>
+                                <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className="session-chalk" />
+                                <text x={x(i) - step / 2 + 5} y={HIGH - 10} className="draw-label">
+                                    {s.session === null ? t('apart') : t('session {n}', { n: s.session })}
+                                </text>
+                            </g>
+                        ),
+                    )}
                     <path d={seam.map((s, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${y(s)}`).join('')} className="stitches" />
-                    {seam.map((s, i) => <circle key={s.sample.id} cx={x(i)} cy={y(s)} r={i === at ? 8 : 5} className={i === at ? 'needle-point on' : 'needle-point'} />)}
+                    {seam.map((s, i) => (
+                        <circle key={s.sample.id} cx={x(i)} cy={y(s)} r={i === at ? 8 : 5} className={i === at ? 'needle-point on' : 'needle-point'} />
+                    ))}
                 </svg>
                 {seam.map((s, i) => (
-                    <UnstyledButton key={s.sample.id} style={{ left: x(i) - 22, top: y(s) - 22 }} aria-pressed={i === at} onClick={() => setAt(i)} onFocus={() => setAt(i)} aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(WORDS[s.sample.verdict])}`} />
+                    <UnstyledButton
+                        key={s.sample.id}
+                        style={{ left: x(i) - 22, top: y(s) - 22 }}
+                        aria-pressed={i === at}
+                        onClick={() => setAt(i)}
+                        onFocus={() => setAt(i)}
+                        aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(WORDS[s.sample.verdict])}`}
+                    />
                 ))}
             </div>
             {shown !== undefined && (
-                <p aria-live="polite"><strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} · {shown.sample.verdict === null ? '' : shown.sample.verdict === 'met' && shown.sample.open > 0 ? t('met so far') : t(WORDS[shown.sample.verdict])}: {shown.sample.text} <Button variant="subtle" onClick={() => onOpen(shown.sample.id)}>{t('open it')}</Button> · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link></p>
+                <p aria-live="polite">
+                    <strong>{shown.sample.title}</strong> · {day(shown.sample.kept_at, zone)} ·{' '}
+                    {shown.sample.verdict === null
+                        ? ''
+                        : shown.sample.verdict === 'met' && shown.sample.open > 0
+                          ? t('met so far')
+                          : t(WORDS[shown.sample.verdict])}
+                    : {shown.sample.text}{' '}
+                    <Button variant="subtle" onClick={() => onOpen(shown.sample.id)}>
+                        {t('open it')}
+                    </Button>{' '}
+                    · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link>
+                </p>
             )}
         </div>
     )

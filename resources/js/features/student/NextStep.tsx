@@ -12,7 +12,12 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
     const [because, setBecause] = useState('')
     const [all, setAll] = useState(false)
     const choose = useChange(async (c: { lesson: string; drill: string | null }) => {
-        await ask(api.POST('/api/classes/{class}/students/{student}/next', { params: { path: { class: id, student: s.student } }, body: { ...c, because, given: s.assigned } }))
+        await ask(
+            api.POST('/api/classes/{class}/students/{student}/next', {
+                params: { path: { class: id, student: s.student } },
+                body: { ...c, because, given: s.assigned },
+            }),
+        )
         setBecause('')
     })
     const { advice } = s
@@ -24,25 +29,71 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
         <section className="next-step">
             <small>{s.in_hand.overruled ? t('your choice') : t('next lesson')}</small>
             <h2>{s.in_hand.title === '' ? t('The course is done') : s.in_hand.title}</h2>
-            <p>{s.in_hand.change}{s.then !== '' && <> <span className="quiet">{t('Then {lesson}.', { lesson: s.then })}</span></>}</p>
-            {s.in_hand.overruled && advice.lesson !== null && <p>{t('Proposed is {lesson}.', { lesson: advice.title })} <Button variant="default" disabled={choose.isPending} onClick={() => advice.lesson !== null && choose.mutate({ lesson: advice.lesson, drill: advice.drill })}>{t('Take the proposal')}</Button></p>}
-            <ul className="why-list">{advice.reasons.map((r) => <li key={r.text}>{r.text}</li>)}</ul>
+            <p>
+                {s.in_hand.change}
+                {s.then !== '' && (
+                    <>
+                        {' '}
+                        <span className="quiet">{t('Then {lesson}.', { lesson: s.then })}</span>
+                    </>
+                )}
+            </p>
+            {s.in_hand.overruled && advice.lesson !== null && (
+                <p>
+                    {t('Proposed is {lesson}.', { lesson: advice.title })}{' '}
+                    <Button
+                        variant="default"
+                        disabled={choose.isPending}
+                        onClick={() => advice.lesson !== null && choose.mutate({ lesson: advice.lesson, drill: advice.drill })}>
+                        {t('Take the proposal')}
+                    </Button>
+                </p>
+            )}
+            <ul className="why-list">
+                {advice.reasons.map((r) => (
+                    <li key={r.text}>{r.text}</li>
+                ))}
+            </ul>
             {advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}
-            {s.homework !== null && <p><strong>{t('At home until then:')}</strong> {s.homework.text}</p>}
+            {s.homework !== null && (
+                <p>
+                    <strong>{t('At home until then:')}</strong> {s.homework.text}
+                </p>
+            )}
             <Trouble error={choose.error} />
-            {choose.error?.status === 409 && <Button variant="default" onClick={() => { choose.reset(); void queries.invalidateQueries() }}>{t('Look at that')}</Button>}
+            {choose.error?.status === 409 && (
+                <Button
+                    variant="default"
+                    onClick={() => {
+                        choose.reset()
+                        void queries.invalidateQueries()
+                    }}>
+                    {t('Look at that')}
+                </Button>
+            )}
             <h3>{t('Or instead')}</h3>
             <TextInput label={t('Why (if you like)')} className="because" value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} />
             <ul className="choices">
                 {others.slice(0, all ? undefined : FIRST).map((c) => (
                     <li key={`${c.lesson}${c.drill ?? ''}`}>
-                        <UnstyledButton disabled={choose.isPending || (c.cannot !== null && because.trim() === '')} onClick={() => choose.mutate({ lesson: c.lesson, drill: c.drill })}>
-                            <strong>{c.title}</strong><span>{t('{n} min', { n: Math.round(c.minutes) })}{!c.ready && ` · ${t('stands on something not sure yet')}`}{c.cannot !== null && ` · ${t('not in this room; say why first')}`}</span>
+                        <UnstyledButton
+                            disabled={choose.isPending || (c.cannot !== null && because.trim() === '')}
+                            onClick={() => choose.mutate({ lesson: c.lesson, drill: c.drill })}>
+                            <strong>{c.title}</strong>
+                            <span>
+                                {t('{n} min', { n: Math.round(c.minutes) })}
+                                {!c.ready && ` · ${t('stands on something not sure yet')}`}
+                                {c.cannot !== null && ` · ${t('not in this room; say why first')}`}
+                            </span>
                         </UnstyledButton>
                     </li>
                 ))}
             </ul>
-            {others.length > FIRST && <Button variant="subtle" onClick={() => setAll(!all)}>{all ? t('Fewer') : t('All {n}', { n: others.length })}</Button>}
+            {others.length > FIRST && (
+                <Button variant="subtle" onClick={() => setAll(!all)}>
+                    {all ? t('Fewer') : t('All {n}', { n: others.length })}
+                </Button>
+            )}
         </section>
     )
 }

@@ -17,39 +17,103 @@ export function StudentData({ id, s }: { id: string; s: View['StudentView'] }) {
     const [to, setTo] = useState(others[0]?.id ?? '')
     const path = { params: { path: { class: id, student: s.student } } }
     const done = () => setDoing(null)
-    const goes = useQuery({ queryKey: ['goes', s.student], queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/goes', path)), enabled: doing === 'delete' })
-    const rename = useChange(async () => { await ask(api.PUT('/api/classes/{class}/students/{student}/name', { ...path, body: { name } })); done() })
-    const move = useChange(async () => { await ask(api.POST('/api/classes/{class}/students/{student}/move', { ...path, body: { to } })); await navigate(`/class/${to}/student/${s.student}`) })
-    const out = useChange(async () => { await ask(api.DELETE('/api/classes/{class}/students/{student}/seat', path)); await navigate(`/class/${id}`) })
-    const remove = useChange(async () => { await ask(api.DELETE('/api/classes/{class}/students/{student}', path)); await navigate(`/class/${id}`) })
+    const goes = useQuery({
+        queryKey: ['goes', s.student],
+        queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/goes', path)),
+        enabled: doing === 'delete',
+    })
+    const rename = useChange(async () => {
+        await ask(api.PUT('/api/classes/{class}/students/{student}/name', { ...path, body: { name } }))
+        done()
+    })
+    const move = useChange(async () => {
+        await ask(api.POST('/api/classes/{class}/students/{student}/move', { ...path, body: { to } }))
+        await navigate(`/class/${to}/student/${s.student}`)
+    })
+    const out = useChange(async () => {
+        await ask(api.DELETE('/api/classes/{class}/students/{student}/seat', path))
+        await navigate(`/class/${id}`)
+    })
+    const remove = useChange(async () => {
+        await ask(api.DELETE('/api/classes/{class}/students/{student}', path))
+        await navigate(`/class/${id}`)
+    })
     const file = (as: string) => `/api/classes/${id}/students/${s.student}/data?as=${as}`
     return (
         <>
             <Menu position="bottom-end">
-                <Menu.Target><Button variant="default">{t('Data')} ▾</Button></Menu.Target>
+                <Menu.Target>
+                    <Button variant="default">{t('Data')} ▾</Button>
+                </Menu.Target>
                 <Menu.Dropdown>
                     <Menu.Item onClick={() => setDoing('rename')}>{t('Another name')}</Menu.Item>
                     {others.length > 0 && <Menu.Item onClick={() => setDoing('move')}>{t('To another class, with history')}</Menu.Item>}
                     <Menu.Item onClick={() => setDoing('out')}>{t('Take out of this class')}</Menu.Item>
                     <Menu.Divider />
-                    <Menu.Item component="a" href={file('pdf')}>{t('Everything that is kept, to read (PDF)')}</Menu.Item>
-                    <Menu.Item component="a" href={file('json')}>{t('Everything that is kept, as data (JSON)')}</Menu.Item>
+                    <Menu.Item component="a" href={file('pdf')}>
+                        {t('Everything that is kept, to read (PDF)')}
+                    </Menu.Item>
+                    <Menu.Item component="a" href={file('json')}>
+                        {t('Everything that is kept, as data (JSON)')}
+                    </Menu.Item>
                     <Menu.Divider />
                     <Menu.Item onClick={() => setDoing('delete')}>{t('Delete …')}</Menu.Item>
                 </Menu.Dropdown>
             </Menu>
-            <Sure title={t('Another name for {name}', { name: s.name })} act={t('Keep it')} opened={doing === 'rename'} error={rename.error} pending={rename.isPending} disabled={name.trim() === ''} onClose={done} onAct={() => rename.mutate(undefined)}>
+            <Sure
+                title={t('Another name for {name}', { name: s.name })}
+                act={t('Keep it')}
+                opened={doing === 'rename'}
+                error={rename.error}
+                pending={rename.isPending}
+                disabled={name.trim() === ''}
+                onClose={done}
+                onAct={() => rename.mutate(undefined)}>
                 <TextInput label={t('The name they go by in the room')} value={name} maxLength={60} onChange={(e) => setName(e.currentTarget.value)} />
             </Sure>
-            <Sure title={t('{name} changes class', { name: s.name })} act={t('Move')} opened={doing === 'move'} error={move.error} pending={move.isPending} onClose={done} onAct={() => move.mutate(undefined)}>
-                <NativeSelect label={t('To')} value={to} data={others.map((c) => ({ value: c.id, label: c.title }))} onChange={(e) => setTo(e.currentTarget.value)} />
+            <Sure
+                title={t('{name} changes class', { name: s.name })}
+                act={t('Move')}
+                opened={doing === 'move'}
+                error={move.error}
+                pending={move.isPending}
+                onClose={done}
+                onAct={() => move.mutate(undefined)}>
+                <NativeSelect
+                    label={t('To')}
+                    value={to}
+                    data={others.map((c) => ({ value: c.id, label: c.title }))}
+                    onChange={(e) => setTo(e.currentTarget.value)}
+                />
                 <p>{t('All samples and levels come along. A private link of this class ends.')}</p>
             </Sure>
-            <Sure title={t('Take {name} out of this class?', { name: s.name })} act={t('Take out')} opened={doing === 'out'} error={out.error} pending={out.isPending} onClose={done} onAct={() => out.mutate(undefined)}>
+            <Sure
+                title={t('Take {name} out of this class?', { name: s.name })}
+                act={t('Take out')}
+                opened={doing === 'out'}
+                error={out.error}
+                pending={out.isPending}
+                onClose={done}
+                onAct={() => out.mutate(undefined)}>
                 <p>{t('The history stays: whoever comes back, into this class or another, takes it along.')}</p>
             </Sure>
-            <Sure title={t('Delete {name}?', { name: s.name })} act={t('Delete')} opened={doing === 'delete'} error={remove.error} pending={remove.isPending} disabled={goes.data === undefined} onClose={done} onAct={() => remove.mutate(undefined)}>
-                {goes.data !== undefined && <p>{t('{samples} samples and {photos} photos, notes and wishes go, in all classes. It can be brought back on the page of the studio until {day}; then it is gone for good.', { samples: goes.data.samples, photos: goes.data.photos, day: goes.data.until })}</p>}
+            <Sure
+                title={t('Delete {name}?', { name: s.name })}
+                act={t('Delete')}
+                opened={doing === 'delete'}
+                error={remove.error}
+                pending={remove.isPending}
+                disabled={goes.data === undefined}
+                onClose={done}
+                onAct={() => remove.mutate(undefined)}>
+                {goes.data !== undefined && (
+                    <p>
+                        {t(
+                            '{samples} samples and {photos} photos, notes and wishes go, in all classes. It can be brought back on the page of the studio until {day}; then it is gone for good.',
+                            { samples: goes.data.samples, photos: goes.data.photos, day: goes.data.until },
+                        )}
+                    </p>
+                )}
             </Sure>
         </>
     )

@@ -10,8 +10,8 @@ import { Evidence } from '../class/Evidence'
 import { SamplePanel } from '../sample/SamplePanel'
 import { AboutStudent } from './AboutStudent'
 import { LongSeam } from './LongSeam'
-import { StudentData } from './StudentData'
 import { NextStep } from './NextStep'
+import { StudentData } from './StudentData'
 import { Threads } from './Threads'
 
 /** One student: the long seam of samples, what is next and why, how far it will go, what worked. */
@@ -28,13 +28,33 @@ export default function StudentPage() {
         <div className="student-page">
             <div className="today-head">
                 <h1>{s.name}</h1>
-                <p>{t('seat {n}', { n: s.seat })}{s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} /></p>
-                <Button component="a" variant="default" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">{t('Print a progress card')}</Button>
+                <p>
+                    {t('seat {n}', { n: s.seat })}
+                    {s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} />
+                </p>
+                <Button component="a" variant="default" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">
+                    {t('Print a progress card')}
+                </Button>
                 <StudentData key={s.name} id={classId} s={s} />
-                <Button component={Link} to={`/look/${classId}/${studentId}`}>{t('Look at the sample')}</Button>
+                <Button component={Link} to={`/look/${classId}/${studentId}`}>
+                    {t('Look at the sample')}
+                </Button>
             </div>
-            {s.seam.length === 0 ? <p className="empty">{t('No sample yet. The first one begins the seam.')}</p> : <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />}
-            {s.struck.length > 0 && <p className="struck-list">{t('Withdrawn:')} {s.struck.map((x) => <Button key={x.id} variant="subtle" onClick={() => setSample(x.id)}>{x.title}, {day(x.kept_at, zone)}</Button>)}</p>}
+            {s.seam.length === 0 ? (
+                <p className="empty">{t('No sample yet. The first one begins the seam.')}</p>
+            ) : (
+                <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />
+            )}
+            {s.struck.length > 0 && (
+                <p className="struck-list">
+                    {t('Withdrawn:')}{' '}
+                    {s.struck.map((x) => (
+                        <Button key={x.id} variant="subtle" onClick={() => setSample(x.id)}>
+                            {x.title}, {day(x.kept_at, zone)}
+                        </Button>
+                    ))}
+                </p>
+            )}
             <SamplePanel sample={sample} onClose={() => setSample(null)} />
             <div className="student-grid">
                 <NextStep id={classId} s={s} />
@@ -44,7 +64,13 @@ export default function StudentPage() {
                     {s.blocked.length > 0 && (
                         <>
                             <h3>{t('Waits for')}</h3>
-                            <ul className="plain">{s.blocked.slice(0, 6).map((b) => <li key={b.id}>{b.id}: <b>{b.title}</b></li>)}</ul>
+                            <ul className="plain">
+                                {s.blocked.slice(0, 6).map((b) => (
+                                    <li key={b.id}>
+                                        {b.id}: <b>{b.title}</b>
+                                    </li>
+                                ))}
+                            </ul>
                         </>
                     )}
                 </div>
@@ -53,13 +79,29 @@ export default function StudentPage() {
                     {s.settings.length > 0 && (
                         <>
                             <h3>{t('Settings that worked')}</h3>
-                            <ul className="plain">{s.settings.slice(0, 6).map((x) => <li key={`${x.lesson}${x.last_at}`}><b>{x.title}</b>: {worked(x)}</li>)}</ul>
+                            <ul className="plain">
+                                {s.settings.slice(0, 6).map((x) => (
+                                    <li key={`${x.lesson}${x.last_at}`}>
+                                        <b>{x.title}</b>: {worked(x)}
+                                    </li>
+                                ))}
+                            </ul>
                         </>
                     )}
                     {s.given.some((g) => g.instead_of !== null) && (
                         <>
                             <h3>{t('Where you chose otherwise')}</h3>
-                            <ul className="plain">{s.given.filter((g) => g.instead_of !== null).slice(0, 5).map((g) => <li key={g.at}>{day(g.at, zone)}: <b>{g.title}</b> {t('instead of {lesson}', { lesson: g.instead_of ?? '' })}{g.because !== '' && ` · ${g.because}`}</li>)}</ul>
+                            <ul className="plain">
+                                {s.given
+                                    .filter((g) => g.instead_of !== null)
+                                    .slice(0, 5)
+                                    .map((g) => (
+                                        <li key={g.at}>
+                                            {day(g.at, zone)}: <b>{g.title}</b> {t('instead of {lesson}', { lesson: g.instead_of ?? '' })}
+                                            {g.because !== '' && ` · ${g.because}`}
+                                        </li>
+                                    ))}
+                            </ul>
                         </>
                     )}
                 </div>

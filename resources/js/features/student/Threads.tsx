@@ -12,13 +12,21 @@ export function Threads({ skills, onOpen }: { skills: View['StudentSkillView'][]
                 <section key={strand}>
                     <h3>{strand}</h3>
                     <ul className="plain">
-                        {skills.filter((s) => s.strand === strand).map((s) => (
-                            <li key={s.id}>
-                                {onOpen === undefined ? <span>{s.title}</span> : <Button variant="subtle" onClick={() => onOpen(s.id)}>{s.title}</Button>}
-                                <ThreadLine level={s.level} width={72} label="" />
-                                <small>{t(LEVEL_WORDS[s.level])}</small>
-                            </li>
-                        ))}
+                        {skills
+                            .filter((s) => s.strand === strand)
+                            .map((s) => (
+                                <li key={s.id}>
+                                    {onOpen === undefined ? (
+                                        <span>{s.title}</span>
+                                    ) : (
+                                        <Button variant="subtle" onClick={() => onOpen(s.id)}>
+                                            {s.title}
+                                        </Button>
+                                    )}
+                                    <ThreadLine level={s.level} width={72} label="" />
+                                    <small>{t(LEVEL_WORDS[s.level])}</small>
+                                </li>
+                            ))}
                     </ul>
                 </section>
             ))}

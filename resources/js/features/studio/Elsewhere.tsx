@@ -9,7 +9,11 @@ export function Elsewhere({ s }: { s: View['StudioView'] }) {
         return (
             <section>
                 <h2>{t('On other devices')}</h2>
-                <p className="quiet">{t('Only this computer opens it so far. Stop it and start it with ./seam start --network: then every device in the room does, and its address stands here.')}</p>
+                <p className="quiet">
+                    {t(
+                        'Only this computer opens it so far. Stop it and start it with ./seam start --network: then every device in the room does, and its address stands here.',
+                    )}
+                </p>
             </section>
         )
     }
@@ -19,7 +23,11 @@ export function Elsewhere({ s }: { s: View['StudioView'] }) {
                 <h2>{t('On other devices')}</h2>
                 <p className="address">{s.address}</p>
                 <p className="quiet">{t('Type it, or point the camera of a phone or tablet at the square.')}</p>
-                {s.own_authority && <p className="quiet">{t('The device warns until it trusts this computer, once:')} <a href="/open-seam-authority.crt">{t('the certificate to trust')}</a></p>}
+                {s.own_authority && (
+                    <p className="quiet">
+                        {t('The device warns until it trusts this computer, once:')} <a href="/open-seam-authority.crt">{t('the certificate to trust')}</a>
+                    </p>
+                )}
             </div>
             <Square rows={s.address_code} name={t('The address as a QR code')} />
         </section>

@@ -8,12 +8,18 @@ import { Trouble } from '../../ui/Trouble'
 
 type Role = View['RoleBody']['role']
 
-const ROLES: { value: Role; label: string }[] = [{ value: 'owner', label: t('owner: everything') }, { value: 'teacher', label: t('teacher: own and shared classes') }, { value: 'helper', label: t('helper: samples of the day') }]
+const ROLES: { value: Role; label: string }[] = [
+    { value: 'owner', label: t('owner: everything') },
+    { value: 'teacher', label: t('teacher: own and shared classes') },
+    { value: 'helper', label: t('helper: samples of the day') },
+]
 
 /** Who is in the studio and what they do; who is asked in. */
 export function People({ s }: { s: View['StudioView'] }) {
     const [gone, setGone] = useState<View['PersonView'] | null>(null)
-    const role = useChange((of: { id: string; role: Role }) => ask(api.PUT('/api/studio/people/{person}', { params: { path: { person: of.id } }, body: { role: of.role } })))
+    const role = useChange((of: { id: string; role: Role }) =>
+        ask(api.PUT('/api/studio/people/{person}', { params: { path: { person: of.id } }, body: { role: of.role } })),
+    )
     const remove = useChange(async (id: string) => {
         await ask(api.DELETE('/api/studio/people/{person}', { params: { path: { person: id } } }))
         setGone(null)
@@ -25,21 +31,46 @@ export function People({ s }: { s: View['StudioView'] }) {
             <ul className="plain people">
                 {s.people.map((p) => (
                     <li key={p.id}>
-                        <span><b>{p.name}</b>{p.me && <> · {t('you')}</>}<small>{p.email}</small></span>
-                        <NativeSelect aria-label={t('What {name} does', { name: p.name })} value={p.role} data={ROLES} onChange={(e) => role.mutate({ id: p.id, role: e.currentTarget.value as Role })} />
-                        {!p.me && <Button variant="subtle" onClick={() => setGone(p)}>{t('remove')}</Button>}
+                        <span>
+                            <b>{p.name}</b>
+                            {p.me && <> · {t('you')}</>}
+                            <small>{p.email}</small>
+                        </span>
+                        <NativeSelect
+                            aria-label={t('What {name} does', { name: p.name })}
+                            value={p.role}
+                            data={ROLES}
+                            onChange={(e) => role.mutate({ id: p.id, role: e.currentTarget.value as Role })}
+                        />
+                        {!p.me && (
+                            <Button variant="subtle" onClick={() => setGone(p)}>
+                                {t('remove')}
+                            </Button>
+                        )}
                     </li>
                 ))}
                 {s.invitations.map((i) => (
                     <li key={i.id}>
-                        <span>{i.email === '' ? t('invited by link') : i.email}<small>{t('invited as {role}, not there yet', { role: t(i.role) })}</small></span>
-                        <Button variant="subtle" onClick={() => back.mutate(i.id)}>{t('take it back')}</Button>
+                        <span>
+                            {i.email === '' ? t('invited by link') : i.email}
+                            <small>{t('invited as {role}, not there yet', { role: t(i.role) })}</small>
+                        </span>
+                        <Button variant="subtle" onClick={() => back.mutate(i.id)}>
+                            {t('take it back')}
+                        </Button>
                     </li>
                 ))}
             </ul>
             <Trouble error={role.error ?? back.error} />
             <Invite mails={s.mails} />
-            <Sure title={t('Remove {name}?', { name: gone?.name ?? '' })} act={t('Remove')} opened={gone !== null} error={remove.error} pending={remove.isPending} onClose={() => setGone(null)} onAct={() => gone !== null && remove.mutate(gone.id)}>
+            <Sure
+                title={t('Remove {name}?', { name: gone?.name ?? '' })}
+                act={t('Remove')}
+                opened={gone !== null}
+                error={remove.error}
+                pending={remove.isPending}
+                onClose={() => setGone(null)}
+                onAct={() => gone !== null && remove.mutate(gone.id)}>
                 <p>{t('They cannot sign in any more. What they kept stays, without their name.')}</p>
             </Sure>
         </section>
@@ -52,17 +83,35 @@ function Invite({ mails }: { mails: boolean }) {
     const invite = useChange((by: 'mail' | 'link') => ask(api.POST('/api/studio/invitations', { body: by === 'mail' ? { role, email } : { role } })))
     const made = invite.data
     return (
-        <form onSubmit={(e) => { e.preventDefault(); invite.mutate('mail') }}>
-            <TextInput label={t('Invite somebody')} type="email" placeholder={t('e-mail')} value={email} error={invite.error?.all.email} onChange={(e) => setEmail(e.currentTarget.value)} />
+        <form
+            onSubmit={(e) => {
+                e.preventDefault()
+                invite.mutate('mail')
+            }}>
+            <TextInput
+                label={t('Invite somebody')}
+                type="email"
+                placeholder={t('e-mail')}
+                value={email}
+                error={invite.error?.all.email}
+                onChange={(e) => setEmail(e.currentTarget.value)}
+            />
             <NativeSelect aria-label={t('as')} value={role} data={ROLES} onChange={(e) => setRole(e.currentTarget.value as Role)} />
             <p className="settings-row">
-                <Button type="submit" variant="default" disabled={email === ''} loading={invite.isPending}>{t('Send it by mail')}</Button>
-                <Button variant="default" loading={invite.isPending} onClick={() => invite.mutate('link')}>{t('Make a link')}</Button>
+                <Button type="submit" variant="default" disabled={email === ''} loading={invite.isPending}>
+                    {t('Send it by mail')}
+                </Button>
+                <Button variant="default" loading={invite.isPending} onClick={() => invite.mutate('link')}>
+                    {t('Make a link')}
+                </Button>
             </p>
             {made !== undefined && (
                 <p role="status">
                     {made.mailed && (mails ? t('It is on its way. ') : t('No mail goes out here: hand the link on yourself. '))}
-                    <span className="own-link">{made.link}</span> <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>{t('copy')}</Button>
+                    <span className="own-link">{made.link}</span>{' '}
+                    <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>
+                        {t('copy')}
+                    </Button>
                     <small>{t('It works once, for two weeks, and is not shown again.')}</small>
                 </p>
             )}

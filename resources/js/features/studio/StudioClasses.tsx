@@ -23,38 +23,78 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
     ]
     return (
         <>
-            {rows.filter((r, i) => i === 0 || r.list.length > 0).map((r) => (
-                <section key={r.title}>
-                    <h2>{r.title}</h2>
-                    {r.list.length === 0 && <p className="empty">{t('No class yet.')} <Link to="/start">{t('Plan a class')}</Link></p>}
-                    <ul className="plain people">
-                        {r.list.map((c) => (
-                            <li key={c.id}>
-                                <span>{c.deleted_at === null ? <Link to={`/class/${c.id}`}><b>{c.name}</b></Link> : <b>{c.name}</b>}<small>{c.students === 1 ? t('1 student') : t('{n} students', { n: c.students })}{c.ended_on !== null && ` · ${t('until {day}', { day: c.ended_on })}`}{!c.shared && ` · ${t('not shared')}`}{c.gone_on !== null && ` · ${t('gone for good on {day}', { day: c.gone_on })}`}</small></span>
-                                {c.deleted_at !== null
-                                    ? <Button variant="subtle" onClick={() => back.mutate(c.id)}>{t('bring it back')}</Button>
-                                    : (
+            {rows
+                .filter((r, i) => i === 0 || r.list.length > 0)
+                .map((r) => (
+                    <section key={r.title}>
+                        <h2>{r.title}</h2>
+                        {r.list.length === 0 && (
+                            <p className="empty">
+                                {t('No class yet.')} <Link to="/start">{t('Plan a class')}</Link>
+                            </p>
+                        )}
+                        <ul className="plain people">
+                            {r.list.map((c) => (
+                                <li key={c.id}>
+                                    <span>
+                                        {c.deleted_at === null ? (
+                                            <Link to={`/class/${c.id}`}>
+                                                <b>{c.name}</b>
+                                            </Link>
+                                        ) : (
+                                            <b>{c.name}</b>
+                                        )}
+                                        <small>
+                                            {c.students === 1 ? t('1 student') : t('{n} students', { n: c.students })}
+                                            {c.ended_on !== null && ` · ${t('until {day}', { day: c.ended_on })}`}
+                                            {!c.shared && ` · ${t('not shared')}`}
+                                            {c.gone_on !== null && ` · ${t('gone for good on {day}', { day: c.gone_on })}`}
+                                        </small>
+                                    </span>
+                                    {c.deleted_at !== null ? (
+                                        <Button variant="subtle" onClick={() => back.mutate(c.id)}>
+                                            {t('bring it back')}
+                                        </Button>
+                                    ) : (
                                         <>
-                                            <Button variant="subtle" onClick={() => share.mutate({ id: c.id, shared: !c.shared })}>{c.shared ? t('share no more') : t('share')}</Button>
-                                            {c.archived_at === null
-                                                ? <Button variant="subtle" onClick={() => put.mutate(c.id)}>{t('put away')}</Button>
-                                                : <Button variant="subtle" onClick={() => take.mutate(c.id)}>{t('take out again')}</Button>}
-                                            <Button variant="subtle" onClick={() => setGone(c)}>{t('delete')}</Button>
+                                            <Button variant="subtle" onClick={() => share.mutate({ id: c.id, shared: !c.shared })}>
+                                                {c.shared ? t('share no more') : t('share')}
+                                            </Button>
+                                            {c.archived_at === null ? (
+                                                <Button variant="subtle" onClick={() => put.mutate(c.id)}>
+                                                    {t('put away')}
+                                                </Button>
+                                            ) : (
+                                                <Button variant="subtle" onClick={() => take.mutate(c.id)}>
+                                                    {t('take out again')}
+                                                </Button>
+                                            )}
+                                            <Button variant="subtle" onClick={() => setGone(c)}>
+                                                {t('delete')}
+                                            </Button>
                                         </>
                                     )}
-                            </li>
-                        ))}
-                    </ul>
-                </section>
-            ))}
+                                </li>
+                            ))}
+                        </ul>
+                    </section>
+                ))}
             {s.gone.length > 0 && (
                 <section>
                     <h2>{t('Deleted students')}</h2>
                     <ul className="plain people">
                         {s.gone.map((g) => (
                             <li key={g.id}>
-                                <span><b>{g.name}</b><small>{g.samples === 1 ? t('1 sample') : t('{n} samples', { n: g.samples })} · {t('gone for good on {day}', { day: g.gone_on })}</small></span>
-                                <Button variant="subtle" onClick={() => restore.mutate(g.id)}>{t('bring back')}</Button>
+                                <span>
+                                    <b>{g.name}</b>
+                                    <small>
+                                        {g.samples === 1 ? t('1 sample') : t('{n} samples', { n: g.samples })} ·{' '}
+                                        {t('gone for good on {day}', { day: g.gone_on })}
+                                    </small>
+                                </span>
+                                <Button variant="subtle" onClick={() => restore.mutate(g.id)}>
+                                    {t('bring back')}
+                                </Button>
                             </li>
                         ))}
                     </ul>

@@ -22,7 +22,9 @@ export default function StudioPage() {
         <div className="settings-page wide">
             <div className="today-head">
                 <h1>{s.name}</h1>
-                <Button component="a" variant="default" href="/api/studio/privacy" target="_blank" rel="noreferrer">{t('Print the privacy note')}</Button>
+                <Button component="a" variant="default" href="/api/studio/privacy" target="_blank" rel="noreferrer">
+                    {t('Print the privacy note')}
+                </Button>
             </div>
             <div className="settings-cols">
                 <div>
@@ -48,8 +50,19 @@ function About({ s }: { s: View['StudioView'] }) {
     return (
         <section>
             <h2>{t('The studio')}</h2>
-            <TextInput label={t('Name of the studio')} value={name} maxLength={80} onChange={(e) => setName(e.currentTarget.value)} onBlur={() => name.trim() !== '' && name !== s.name && set.mutate({ name })} />
-            <NativeSelect label={t('Days and times go by')} value={s.timezone} data={[...new Set([s.timezone, ...Intl.supportedValuesOf('timeZone'), 'UTC'])]} onChange={(e) => set.mutate({ timezone: e.currentTarget.value })} />
+            <TextInput
+                label={t('Name of the studio')}
+                value={name}
+                maxLength={80}
+                onChange={(e) => setName(e.currentTarget.value)}
+                onBlur={() => name.trim() !== '' && name !== s.name && set.mutate({ name })}
+            />
+            <NativeSelect
+                label={t('Days and times go by')}
+                value={s.timezone}
+                data={[...new Set([s.timezone, ...Intl.supportedValuesOf('timeZone'), 'UTC'])]}
+                onChange={(e) => set.mutate({ timezone: e.currentTarget.value })}
+            />
             <Trouble error={set.error} />
         </section>
     )
@@ -63,10 +76,38 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
     return (
         <section>
             <h2>{t('How long things are kept')}</h2>
-            <NumberInput label={t('A class that is over is put away after … days')} min={30} max={3650} value={archive} onChange={setArchive} onBlur={() => typeof archive === 'number' && archive !== s.archive_after_days && set.mutate({ archive_after_days: archive })} />
-            <NumberInput label={t('… and deleted after … days (empty: never by itself)')} min={30} max={7300} value={remove} onChange={setRemove} onBlur={() => (remove === '' ? null : Number(remove)) !== s.delete_after_days && set.mutate({ delete_after_days: remove === '' ? null : Number(remove) })} />
-            <NumberInput label={t('A student’s own page ends … weeks after the course')} min={0} max={104} value={weeks} onChange={setWeeks} onBlur={() => typeof weeks === 'number' && weeks !== s.page_weeks && set.mutate({ page_weeks: weeks })} />
-            <p className="quiet">{s.last_backup === null ? t('No backup was made yet.') : t('Last good backup: {when}.', { when: `${day(s.last_backup, zone)}, ${clock(s.last_backup, zone)}` })} {set.isSuccess && <span role="status">{t('saved')}</span>}</p>
+            <NumberInput
+                label={t('A class that is over is put away after … days')}
+                min={30}
+                max={3650}
+                value={archive}
+                onChange={setArchive}
+                onBlur={() => typeof archive === 'number' && archive !== s.archive_after_days && set.mutate({ archive_after_days: archive })}
+            />
+            <NumberInput
+                label={t('… and deleted after … days (empty: never by itself)')}
+                min={30}
+                max={7300}
+                value={remove}
+                onChange={setRemove}
+                onBlur={() =>
+                    (remove === '' ? null : Number(remove)) !== s.delete_after_days && set.mutate({ delete_after_days: remove === '' ? null : Number(remove) })
+                }
+            />
+            <NumberInput
+                label={t('A student’s own page ends … weeks after the course')}
+                min={0}
+                max={104}
+                value={weeks}
+                onChange={setWeeks}
+                onBlur={() => typeof weeks === 'number' && weeks !== s.page_weeks && set.mutate({ page_weeks: weeks })}
+            />
+            <p className="quiet">
+                {s.last_backup === null
+                    ? t('No backup was made yet.')
+                    : t('Last good backup: {when}.', { when: `${day(s.last_backup, zone)}, ${clock(s.last_backup, zone)}` })}{' '}
+                {set.isSuccess && <span role="status">{t('saved')}</span>}
+            </p>
             <Trouble error={set.error} />
         </section>
     )
@@ -79,9 +120,23 @@ function Close({ s }: { s: View['StudioView'] }) {
     return (
         <section>
             <h2>{t('Delete the studio')}</h2>
-            <p className="quiet">{t('All classes, students, samples and photos, the room and the lessons of your own. It can be brought back for thirty days; then it is gone for good.')}</p>
-            <Button variant="default" onClick={() => setOpen(true)}>{t('Delete the studio …')}</Button>
-            <Sure title={t('Delete the studio?')} act={t('Delete it')} opened={open} error={close.error} pending={close.isPending} disabled={name !== s.name} onClose={() => setOpen(false)} onAct={() => close.mutate(undefined)}>
+            <p className="quiet">
+                {t(
+                    'All classes, students, samples and photos, the room and the lessons of your own. It can be brought back for thirty days; then it is gone for good.',
+                )}
+            </p>
+            <Button variant="default" onClick={() => setOpen(true)}>
+                {t('Delete the studio …')}
+            </Button>
+            <Sure
+                title={t('Delete the studio?')}
+                act={t('Delete it')}
+                opened={open}
+                error={close.error}
+                pending={close.isPending}
+                disabled={name !== s.name}
+                onClose={() => setOpen(false)}
+                onAct={() => close.mutate(undefined)}>
                 <p>{t('{classes} classes and everything in them go, for everybody.', { classes: s.classes.filter((c) => c.deleted_at === null).length })}</p>
                 <TextInput label={t('Type its name to say so: {name}', { name: s.name })} value={name} onChange={(e) => setName(e.currentTarget.value)} />
             </Sure>

@@ -9,21 +9,37 @@ export function Tape({ session, now, zone }: { session: View['SessionView']; now
     const at = (Date.parse(now) - Date.parse(session.starts_at)) / 60_000
     const lane = (p: View['TapePieceView']) => (p.kind === 'look' ? 'low' : 'high')
     return (
-        <div className="tape" role="group" tabIndex={0} aria-label={t('The session in minutes: {what}', { what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', ') })}>
+        <div
+            className="tape"
+            role="group"
+            tabIndex={0}
+            aria-label={t('The session in minutes: {what}', {
+                what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', '),
+            })}>
             <div className="tape-end" />
             <div className="tape-band">
                 {Array.from({ length: Math.floor(long) + 1 }, (_, m) => (
                     <i key={m} className={m % 15 === 0 ? 'tick hour' : m % 5 === 0 ? 'tick five' : 'tick'} style={{ left: share(m) }} />
                 ))}
                 {Array.from({ length: Math.floor((long - 6) / 15) + 1 }, (_, i) => (
-                    <span key={i} className="tape-time" style={{ left: share(i * 15) }}>{clock(new Date(Date.parse(session.starts_at) + i * 900_000).toISOString(), zone)}</span>
+                    <span key={i} className="tape-time" style={{ left: share(i * 15) }}>
+                        {clock(new Date(Date.parse(session.starts_at) + i * 900_000).toISOString(), zone)}
+                    </span>
                 ))}
                 {session.tape.map((p) => (
-                    <div key={`${p.kind}${p.from}${p.round}`} className={`tape-piece ${p.kind} ${lane(p)}`} style={{ left: share(p.from), width: share(p.to - p.from) }} title={p.title}>
+                    <div
+                        key={`${p.kind}${p.from}${p.round}`}
+                        className={`tape-piece ${p.kind} ${lane(p)}`}
+                        style={{ left: share(p.from), width: share(p.to - p.from) }}
+                        title={p.title}>
                         {p.title}
                     </div>
                 ))}
-                {at >= 0 && at <= long && <div className="tape-now" style={{ left: share(at) }}><span>{clock(now, zone)}</span></div>}
+                {at >= 0 && at <= long && (
+                    <div className="tape-now" style={{ left: share(at) }}>
+                        <span>{clock(now, zone)}</span>
+                    </div>
+                )}
             </div>
         </div>
     )

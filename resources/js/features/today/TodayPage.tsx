@@ -28,27 +28,66 @@ export default function TodayPage() {
         <div className="today">
             <div className="today-head">
                 <h1>{today.data.class.title}</h1>
-                {teaches && students.length > 0 && session !== null && <Button component={Link} variant="default" to={`/session/${id}`}>{session.state === 'running' ? t('Who sits where') : t('Next session')}</Button>}
-                {students.length > 0 && <Button component={Link} variant="default" to={`/round/${id}`}>{t('Walk a round')}</Button>}
+                {teaches && students.length > 0 && session !== null && (
+                    <Button component={Link} variant="default" to={`/session/${id}`}>
+                        {session.state === 'running' ? t('Who sits where') : t('Next session')}
+                    </Button>
+                )}
+                {students.length > 0 && (
+                    <Button component={Link} variant="default" to={`/round/${id}`}>
+                        {t('Walk a round')}
+                    </Button>
+                )}
                 {session !== null && (
                     <p>
-                        {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–{clock(session.ends_at, zone)}
+                        {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–
+                        {clock(session.ends_at, zone)}
                         {session.state !== 'running' && <strong> · {session.state === 'before' ? t('not begun yet') : t('over')}</strong>}
                     </p>
                 )}
-                {teaches && session !== null && session.state === 'running' && session.begun && <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />}
+                {teaches && session !== null && session.state === 'running' && session.begun && (
+                    <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />
+                )}
             </div>
-            {session === null
-                ? <p className="empty">{t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link></p>
-                : <Tape session={session} now={now} zone={zone} />}
-            {students.length === 0 && <p className="empty">{t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link></p>}
+            {session === null ? (
+                <p className="empty">
+                    {t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link>
+                </p>
+            ) : (
+                <Tape session={session} now={now} zone={zone} />
+            )}
+            {students.length === 0 && (
+                <p className="empty">
+                    {t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link>
+                </p>
+            )}
             {students.length > 0 && (
                 <table className="rows">
                     <thead>
-                        <tr><th>{t('seat')}</th><th>{t('student')}</th><th>{t('sewing now')}</th><th>{t('last sample')}</th><th>{t('next, and why')}</th><th><span className="hidden">{t('action')}</span></th></tr>
+                        <tr>
+                            <th>{t('seat')}</th>
+                            <th>{t('student')}</th>
+                            <th>{t('sewing now')}</th>
+                            <th>{t('last sample')}</th>
+                            <th>{t('next, and why')}</th>
+                            <th>
+                                <span className="hidden">{t('action')}</span>
+                            </th>
+                        </tr>
                     </thead>
                     <tbody>
-                        {students.map((s) => <StudentRow key={s.student} id={id} s={s} now={now} zone={zone} next={s.student === first} noted={teaches && session !== null} teaches={teaches} />)}
+                        {students.map((s) => (
+                            <StudentRow
+                                key={s.student}
+                                id={id}
+                                s={s}
+                                now={now}
+                                zone={zone}
+                                next={s.student === first}
+                                noted={teaches && session !== null}
+                                teaches={teaches}
+                            />
+                        ))}
                     </tbody>
                 </table>
             )}
@@ -61,7 +100,9 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
     const start = useChange(() => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
     return (
         <p className="re-plan">
-            <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>{start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}</Button>
+            <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>
+                {start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}
+            </Button>
             <span role="status">{start.isSuccess ? t('Done: seats and lessons are as things stand now.') : away > 0 ? t('{n} away', { n: away }) : ''}</span>
             <Trouble error={start.error} />
         </p>
@@ -70,18 +111,55 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
 
 /** Late, absent, left early: noted where the name stands. */
 function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
-    const note = useChange((state: View['StateBody']['state']) => ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })))
+    const note = useChange((state: View['StateBody']['state']) =>
+        ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })),
+    )
     const [chosen, setChosen] = useState<View['StateBody']['state'] | null>(null)
     // Letters typed to find a state pass over others on the way: only where they come to rest is noted.
     const settle = useDebouncedCallback((state: View['StateBody']['state']) => note.mutate(state, { onSettled: () => setChosen(null) }), 350)
     return (
-        <NativeSelect className="state-choice" aria-label={t('Is {name} there?', { name: s.name })} value={chosen ?? s.state} onChange={(e) => { const state = e.currentTarget.value as View['StateBody']['state']; setChosen(state); settle(state) }}>
-            {([['here', 'here'], ['late', 'late'], ['absent', 'absent'], ['left', 'has left']] as const).map(([state, word]) => <option key={state} value={state}>{t(word)}</option>)}
+        <NativeSelect
+            className="state-choice"
+            aria-label={t('Is {name} there?', { name: s.name })}
+            value={chosen ?? s.state}
+            onChange={(e) => {
+                const state = e.currentTarget.value as View['StateBody']['state']
+                setChosen(state)
+                settle(state)
+            }}>
+            {(
+                [
+                    ['here', 'here'],
+                    ['late', 'late'],
+                    ['absent', 'absent'],
+                    ['left', 'has left'],
+                ] as const
+            ).map(([state, word]) => (
+                <option key={state} value={state}>
+                    {t(word)}
+                </option>
+            ))}
         </NativeSelect>
     )
 }
 
-function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s: View['TodayRowView']; now: string; zone: string; next: boolean; noted: boolean; teaches: boolean }) {
+function StudentRow({
+    id,
+    s,
+    now,
+    zone,
+    next,
+    noted,
+    teaches,
+}: {
+    id: string
+    s: View['TodayRowView']
+    now: string
+    zone: string
+    next: boolean
+    noted: boolean
+    teaches: boolean
+}) {
     const lessons = useLessons(id)
     const [choosing, setChoosing] = useState(false)
     // The one that was opened: a newer sample does not take its place under the hand.
@@ -89,31 +167,68 @@ function StudentRow({ id, s, now, zone, next, noted, teaches }: { id: string; s:
     const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
     return (
         <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
-            <td><span className="seat" title={s.machine ?? ''}>{s.seat}</span></td>
+            <td>
+                <span className="seat" title={s.machine ?? ''}>
+                    {s.seat}
+                </span>
+            </td>
             <td className="who-sews">
-                <span className="who-name">{teaches ? <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link> : s.name}{noted && <StateChoice id={id} s={s} />}</span>
+                <span className="who-name">
+                    {teaches ? <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link> : s.name}
+                    {noted && <StateChoice id={id} s={s} />}
+                </span>
                 <ThreadLine level={s.level} />
-                <small>{s.looked && s.last !== null ? t('kept {time}', { time: clock(s.last.kept_at, zone) }) : s.sewing_since !== null ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) }) : ''}{s.round > 1 && ` · ${t('round {n}', { n: s.round })}`}</small>
+                <small>
+                    {s.looked && s.last !== null
+                        ? t('kept {time}', { time: clock(s.last.kept_at, zone) })
+                        : s.sewing_since !== null
+                          ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) })
+                          : ''}
+                    {s.round > 1 && ` · ${t('round {n}', { n: s.round })}`}
+                </small>
             </td>
             <td>
                 <div className="in-hand">
                     <MiniDrawing lesson={lesson} />
                     <div>
-                        <strong className="one" title={s.in_hand.title}>{s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}</strong>
+                        <strong className="one" title={s.in_hand.title}>
+                            {s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}
+                        </strong>
                         <small>{s.in_hand.kind === 'repeat' ? t('again: {what}', { what: s.in_hand.change }) : s.in_hand.change}</small>
                     </div>
                 </div>
             </td>
-            <td>{s.last === null ? <span className="quiet">{t('none yet')}</span> : <><Button variant="subtle" className="kept-sample one" aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })} onClick={() => setPanel(s.last?.id ?? null)}>{s.last.title.replace(/:.*/, '')}</Button><small>{s.last.text}</small></>}</td>
+            <td>
+                {s.last === null ? (
+                    <span className="quiet">{t('none yet')}</span>
+                ) : (
+                    <>
+                        <Button
+                            variant="subtle"
+                            className="kept-sample one"
+                            aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })}
+                            onClick={() => setPanel(s.last?.id ?? null)}>
+                            {s.last.title.replace(/:.*/, '')}
+                        </Button>
+                        <small>{s.last.text}</small>
+                    </>
+                )}
+            </td>
             <td>
                 <span className="with-link">
                     <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
-                    {teaches && <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>{t('change')}</Button>}
+                    {teaches && (
+                        <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>
+                            {t('change')}
+                        </Button>
+                    )}
                 </span>
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
             </td>
             <td className="act-cell">
-                <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>{t('Look at the sample')}</Link>
+                <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>
+                    {t('Look at the sample')}
+                </Link>
                 <SamplePanel sample={panel} onClose={() => setPanel(null)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
             </td>

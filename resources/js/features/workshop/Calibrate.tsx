@@ -21,10 +21,14 @@ export function Calibrate() {
     return (
         <div className="calibrate">
             <p>{t('Once for this screen: lay a bank card on the bar (85.60 mm) and slide until both are equally wide.')}</p>
-            <svg width={px + 2} height={26} role="img" aria-label={t('a bar as wide as a bank card')}><rect x={1} y={1} width={px} height={24} className="card-bar" /></svg>
+            <svg width={px + 2} height={26} role="img" aria-label={t('a bar as wide as a bank card')}>
+                <rect x={1} y={1} width={px} height={24} className="card-bar" />
+            </svg>
             <div className="keep-acts">
                 <Slider thumbLabel={t('Width of the bar')} label={null} min={200} max={760} step={1} value={px} onChange={setPx} />
-                <Button variant="default" onClick={() => setScale(px / CARD_MM)}>{t('They are equal')}</Button>
+                <Button variant="default" onClick={() => setScale(px / CARD_MM)}>
+                    {t('They are equal')}
+                </Button>
             </div>
         </div>
     )

@@ -3,10 +3,10 @@ import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
-import { Trouble } from '../../ui/Trouble'
-import { Choice, Empty, machineOptions } from './fields'
 import { mm, toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
+import { Trouble } from '../../ui/Trouble'
+import { Choice, Empty, machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
 
@@ -26,9 +26,21 @@ export function ClearanceTool({ room }: ToolProps) {
     const set = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
     const n = { width: toNumber(typed.width), length: toNumber(typed.length), position: toNumber(typed.position), needle: toNumber(typed.needle) }
     const whole = n.width !== null && n.length !== null && n.position !== null && n.needle !== null
-    const fit = useCompute('/api/compute/check-fit', machine === undefined || foot === undefined || !whole ? null : {
-        machine: machine.facts, foot, stitch: stitch as 'zigzag', width_mm: n.width ?? 0, length_mm: kind?.generator === 'button' ? 0 : n.length ?? 0, needle_position_mm: n.position ?? 0, needle_size: n.needle ?? 80, sticky_cloth: sticky,
-    })
+    const fit = useCompute(
+        '/api/compute/check-fit',
+        machine === undefined || foot === undefined || !whole
+            ? null
+            : {
+                  machine: machine.facts,
+                  foot,
+                  stitch: stitch as 'zigzag',
+                  width_mm: n.width ?? 0,
+                  length_mm: kind?.generator === 'button' ? 0 : (n.length ?? 0),
+                  needle_position_mm: n.position ?? 0,
+                  needle_size: n.needle ?? 80,
+                  sticky_cloth: sticky,
+              },
+    )
     if (machine === undefined || foot === undefined) return <Empty>{t('Add a machine and a foot in Room first.')}</Empty>
     const a = fit.error === null && whole ? fit.data : undefined
     const [from = 0, to = 0] = a?.swing_mm ?? []
@@ -36,17 +48,46 @@ export function ClearanceTool({ room }: ToolProps) {
     // On its open side a foot has no edge to strike.
     const margin = (of: number | null) => (of === null ? t('open') : t('{n} mm', { n: mm(of) }))
     const strike = a !== undefined && (a.verdict === 'strike' || a.refusals.some((r) => r.danger))
-    const instead = room.cells.filter((c) => c.stitch === stitch && c.works && !(c.machine === id && c.foot === footId)).sort((x, y) => Number(y.machine === id) - Number(x.machine === id)).slice(0, 2)
-        .map((c) => t('{machine} with “{foot}”', { machine: room.machines.find((m) => m.machine.id === c.machine)?.machine.name ?? '', foot: room.feet.find((f) => f.id === c.foot)?.facts.name ?? '' })).join(', ')
-    const text = a === undefined ? null : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r}.', {
-        machine: machine.name, foot: foot.name, stitch: kind?.title ?? stitch, w: mm(width), needle: mm(n.needle ?? 0), p: mm(n.position ?? 0), verdict: t(SAY[a.verdict] ?? a.verdict), l: margin(a.margin_left_mm), r: margin(a.margin_right_mm),
-    })
+    const instead = room.cells
+        .filter((c) => c.stitch === stitch && c.works && !(c.machine === id && c.foot === footId))
+        .sort((x, y) => Number(y.machine === id) - Number(x.machine === id))
+        .slice(0, 2)
+        .map((c) =>
+            t('{machine} with “{foot}”', {
+                machine: room.machines.find((m) => m.machine.id === c.machine)?.machine.name ?? '',
+                foot: room.feet.find((f) => f.id === c.foot)?.facts.name ?? '',
+            }),
+        )
+        .join(', ')
+    const text =
+        a === undefined
+            ? null
+            : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r}.', {
+                  machine: machine.name,
+                  foot: foot.name,
+                  stitch: kind?.title ?? stitch,
+                  w: mm(width),
+                  needle: mm(n.needle ?? 0),
+                  p: mm(n.position ?? 0),
+                  verdict: t(SAY[a.verdict] ?? a.verdict),
+                  l: margin(a.margin_left_mm),
+                  r: margin(a.margin_right_mm),
+              })
     return (
         <div className="tool-cols">
             <div className="tool-form">
                 <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
                 <Choice label={t('Foot')} value={footId} options={room.feet.map((f) => ({ id: f.id, title: f.facts.name }))} onChange={setFootId} />
-                <Choice label={t('Stitch')} value={stitch} options={room.stitches} onChange={(s) => { const k = room.stitches.find((x) => x.id === s); setStitch(s); setTyped({ ...typed, width: String(k?.width_mm ?? 0), length: String(k?.length_mm ?? 2) }) }} />
+                <Choice
+                    label={t('Stitch')}
+                    value={stitch}
+                    options={room.stitches}
+                    onChange={(s) => {
+                        const k = room.stitches.find((x) => x.id === s)
+                        setStitch(s)
+                        setTyped({ ...typed, width: String(k?.width_mm ?? 0), length: String(k?.length_mm ?? 2) })
+                    }}
+                />
                 {kind?.swings === true && <NumberField label={t('Width')} value={typed.width} min={0} max={9} step={0.5} onChange={set('width')} />}
                 <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
                 <NumberField label={t('Needle size')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
@@ -57,15 +98,40 @@ export function ClearanceTool({ room }: ToolProps) {
                 {!whole && <p className="refused">{t('Type a number in each field.')}</p>}
                 {a !== undefined && (
                     <>
-                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}><strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong> {t('left {l}, right {r}', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}</p>
+                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}>
+                            <strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong>{' '}
+                            {t('left {l}, right {r}', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}
+                        </p>
                         <FootOpening
-                            left={a.margin_left_mm === null ? REACH : foot.opening_left_mm} right={a.margin_right_mm === null ? REACH : foot.opening_right_mm} position={n.position ?? 0} width={width} needle={(n.needle ?? 80) / 100} length={Math.max(0.4, n.length ?? 2)}
-                            verdict={strike ? 'strike' : a.verdict} scale={SCALE} reach={REACH} height={230} label={t('Needle path in the opening of {foot}, seen from above: {verdict}', { foot: foot.name, verdict: t(SAY[a.verdict] ?? a.verdict) })}
+                            left={a.margin_left_mm === null ? REACH : foot.opening_left_mm}
+                            right={a.margin_right_mm === null ? REACH : foot.opening_right_mm}
+                            position={n.position ?? 0}
+                            width={width}
+                            needle={(n.needle ?? 80) / 100}
+                            length={Math.max(0.4, n.length ?? 2)}
+                            verdict={strike ? 'strike' : a.verdict}
+                            scale={SCALE}
+                            reach={REACH}
+                            height={230}
+                            label={t('Needle path in the opening of {foot}, seen from above: {verdict}', {
+                                foot: foot.name,
+                                verdict: t(SAY[a.verdict] ?? a.verdict),
+                            })}
                         />
                         <ScaleBar mm={5} scale={SCALE} />
-                        {a.refusals.map((r) => <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>{r.text}</p>)}
-                        {!a.works && instead !== '' && <p><strong>{t('Instead:')}</strong> {instead}.</p>}
-                        <p className="caution">{t('Power off to change needle or foot. Then a full turn of the hand wheel towards you before the pedal, in any case.')}</p>
+                        {a.refusals.map((r) => (
+                            <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>
+                                {r.text}
+                            </p>
+                        ))}
+                        {!a.works && instead !== '' && (
+                            <p>
+                                <strong>{t('Instead:')}</strong> {instead}.
+                            </p>
+                        )}
+                        <p className="caution">
+                            {t('Power off to change needle or foot. Then a full turn of the hand wheel towards you before the pedal, in any case.')}
+                        </p>
                     </>
                 )}
                 <Keep tool="clearance" text={text} {...(strike ? { refused: t('This strikes and cannot be kept as a setting.') } : {})} />

@@ -19,12 +19,40 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
         const at = (p: number[]): [number, number] => [10 + (p[0] ?? 0) * scale, y - (p[1] ?? 0) * scale * 0.55]
         return (
             <g>
-                {fault.runs.map((run, i) => <path key={i} className={`thread-run ${own}`} strokeWidth={2} d={run.slice(1).map((p, k) => stitch(at(run[k] ?? p), at(p))).join('')} />)}
-                {own === 'bobbin' && fault.nest.length > 0 && <path className="thread-run top" strokeWidth={1.4} d={fault.nest.map((p, k) => `${k === 0 ? 'M' : 'L'}${at([p[0] ?? 0, (p[1] ?? 0) * 1.8]).map((n) => n.toFixed(1)).join(' ')}`).join('')} />}
-                {shows !== 'even' && fault.runs.flat().map((p, i) => {
-                    const [x, yy] = at(p)
-                    return shows === 'dots' ? <circle key={i} cx={x} cy={yy} r={2.2} className="thread-spot bobbin" /> : <ellipse key={i} cx={x} cy={yy + 4} rx={2.4} ry={4} className="thread-loop top" />
-                })}
+                {fault.runs.map((run, i) => (
+                    <path
+                        key={i}
+                        className={`thread-run ${own}`}
+                        strokeWidth={2}
+                        d={run
+                            .slice(1)
+                            .map((p, k) => stitch(at(run[k] ?? p), at(p)))
+                            .join('')}
+                    />
+                ))}
+                {own === 'bobbin' && fault.nest.length > 0 && (
+                    <path
+                        className="thread-run top"
+                        strokeWidth={1.4}
+                        d={fault.nest
+                            .map(
+                                (p, k) =>
+                                    `${k === 0 ? 'M' : 'L'}${at([p[0] ?? 0, (p[1] ?? 0) * 1.8])
+                                        .map((n) => n.toFixed(1))
+                                        .join(' ')}`,
+                            )
+                            .join('')}
+                    />
+                )}
+                {shows !== 'even' &&
+                    fault.runs.flat().map((p, i) => {
+                        const [x, yy] = at(p)
+                        return shows === 'dots' ? (
+                            <circle key={i} cx={x} cy={yy} r={2.2} className="thread-spot bobbin" />
+                        ) : (
+                            <ellipse key={i} cx={x} cy={yy + 4} rx={2.4} ry={4} className="thread-loop top" />
+                        )
+                    })}
             </g>
         )
     }
@@ -32,7 +60,8 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
         <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={t('right side and underside: {seen}', { seen: fault.seen })} className="fault-look">
             <rect width={WIDE} height={HIGH} className="cloth" />
             <line x1={0} y1={HIGH / 2} x2={WIDE} y2={HIGH / 2} className="layer" />
-            {face(13, fault.right_side, 'top')}{face(37, fault.underside, 'bobbin')}
+            {face(13, fault.right_side, 'top')}
+            {face(37, fault.underside, 'bobbin')}
         </svg>
     )
 }

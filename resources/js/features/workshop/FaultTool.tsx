@@ -13,7 +13,12 @@ import type { ToolProps } from './tool'
 
 type Known = NonNullable<View['HuntBody']['known']>
 
-const CLOTHS = [{ id: '', title: t('not said') }, { id: 'woven', title: t('woven, medium') }, { id: 'thin', title: t('thin') }, { id: 'stretch', title: t('stretch') }]
+const CLOTHS = [
+    { id: '', title: t('not said') },
+    { id: 'woven', title: t('woven, medium') },
+    { id: 'thin', title: t('thin') },
+    { id: 'stretch', title: t('stretch') },
+]
 
 /** Tick what is seen, get the one change to try next, say what came of it, until the cause is found. */
 export function FaultTool({ room }: ToolProps) {
@@ -27,12 +32,25 @@ export function FaultTool({ room }: ToolProps) {
     const student = search.get('student')
     const sample = search.get('sample')
     const open = useChange(async () => {
-        const made = await ask(api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, sample, known } }))
+        const made = await ask(
+            api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, sample, known } }),
+        )
         setSearch({ hunt: made.id })
     })
     if (id !== null) {
         if (hunt.data === undefined) return hunt.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={hunt.error} />
-        return <Hunt key={hunt.data.id} hunt={hunt.data} faults={faults.data ?? []} machine={room.machines.find((m) => m.machine.id === hunt.data.machine)?.machine.name ?? null} onAgain={() => { setSeen([]); setSearch({}) }} />
+        return (
+            <Hunt
+                key={hunt.data.id}
+                hunt={hunt.data}
+                faults={faults.data ?? []}
+                machine={room.machines.find((m) => m.machine.id === hunt.data.machine)?.machine.name ?? null}
+                onAgain={() => {
+                    setSeen([])
+                    setSearch({})
+                }}
+            />
+        )
     }
     const set = (fact: Partial<Known>) => setKnown({ ...known, ...fact })
     const flag = (name: 'needle_new' | 'rethreaded' | 'bobbin_reseated' | 'fast', label: string) => (
@@ -46,16 +64,36 @@ export function FaultTool({ room }: ToolProps) {
                     <li key={f.id}>
                         <label className={seen.includes(f.id) ? 'on' : ''}>
                             <FaultLook fault={f} />
-                            <span><Checkbox checked={seen.includes(f.id)} onChange={() => setSeen(seen.includes(f.id) ? seen.filter((x) => x !== f.id) : [...seen, f.id])} />{f.seen}</span>
+                            <span>
+                                <Checkbox
+                                    checked={seen.includes(f.id)}
+                                    onChange={() => setSeen(seen.includes(f.id) ? seen.filter((x) => x !== f.id) : [...seen, f.id])}
+                                />
+                                {f.seen}
+                            </span>
                         </label>
                     </li>
                 ))}
             </ul>
             <div className="fault-known">
                 <Choice label={t('Machine')} value={machine} options={[{ id: '', title: t('not said') }, ...machineOptions(room)]} onChange={setMachine} />
-                <Choice label={t('Cloth')} value={known.cloth ?? ''} options={CLOTHS} onChange={(cloth) => setKnown(Object.fromEntries([...Object.entries(known).filter(([k]) => k !== 'cloth'), ...(cloth === '' ? [] : [['cloth', cloth]])]) as Known)} />
-                {flag('needle_new', t('needle is new'))}{flag('rethreaded', t('top rethreaded just now'))}{flag('bobbin_reseated', t('bobbin reseated just now'))}{flag('fast', t('sewn fast'))}
-                <Button size="lg" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>{t('Find the cause')}</Button>
+                <Choice
+                    label={t('Cloth')}
+                    value={known.cloth ?? ''}
+                    options={CLOTHS}
+                    onChange={(cloth) =>
+                        setKnown(
+                            Object.fromEntries([...Object.entries(known).filter(([k]) => k !== 'cloth'), ...(cloth === '' ? [] : [['cloth', cloth]])]) as Known,
+                        )
+                    }
+                />
+                {flag('needle_new', t('needle is new'))}
+                {flag('rethreaded', t('top rethreaded just now'))}
+                {flag('bobbin_reseated', t('bobbin reseated just now'))}
+                {flag('fast', t('sewn fast'))}
+                <Button size="lg" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>
+                    {t('Find the cause')}
+                </Button>
             </div>
             <Trouble error={open.error ?? faults.error} />
         </div>

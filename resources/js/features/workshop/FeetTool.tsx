@@ -14,13 +14,15 @@ export function FeetTool({ room }: ToolProps) {
     const answer = useCompute('/api/compute/advise-feet', wants.length === 0 ? null : { wants: wants as ['zips'], have })
     const a = answer.error === null && wants.length > 0 ? answer.data : undefined
     const toggle = (id: string) => setWants(wants.includes(id) ? wants.filter((w) => w !== id) : [...wants, id])
-    const there = (n: number) => n === 0 ? <strong className="lacking">{t('not here')}</strong> : t('{n} here', { n })
+    const there = (n: number) => (n === 0 ? <strong className="lacking">{t('not here')}</strong> : t('{n} here', { n }))
     return (
         <div className="tool-cols">
             <div className="tool-form">
                 <fieldset className="wants">
                     <legend>{t('What do they want to sew?')}</legend>
-                    {room.wants.map((w) => <Checkbox label={w.title} className="tick" key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />)}
+                    {room.wants.map((w) => (
+                        <Checkbox label={w.title} className="tick" key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />
+                    ))}
                 </fieldset>
             </div>
             <div className="tool-answer">
@@ -29,13 +31,49 @@ export function FeetTool({ room }: ToolProps) {
                 {a !== undefined && (
                     <>
                         <h2>{t('needed')}</h2>
-                        <ul className="feet-list">{a.need.map((f) => <li key={f.kind}><strong>{f.title}</strong> · {there(f.have)}<small>{f.why}</small></li>)}</ul>
-                        {a.helps.length > 0 && <><h2>{t('helps, later')}</h2><ul className="feet-list">{a.helps.map((f) => <li key={f.kind}><strong>{f.title}</strong> · {there(f.have)}<small>{room.kinds.find((k) => k.id === f.kind)?.about}</small></li>)}</ul></>}
+                        <ul className="feet-list">
+                            {a.need.map((f) => (
+                                <li key={f.kind}>
+                                    <strong>{f.title}</strong> · {there(f.have)}
+                                    <small>{f.why}</small>
+                                </li>
+                            ))}
+                        </ul>
+                        {a.helps.length > 0 && (
+                            <>
+                                <h2>{t('helps, later')}</h2>
+                                <ul className="feet-list">
+                                    {a.helps.map((f) => (
+                                        <li key={f.kind}>
+                                            <strong>{f.title}</strong> · {there(f.have)}
+                                            <small>{room.kinds.find((k) => k.id === f.kind)?.about}</small>
+                                        </li>
+                                    ))}
+                                </ul>
+                            </>
+                        )}
                         {a.needles.length > 0 && <p>{t('More than a foot, the needle: {list}.', { list: a.needles.join(', ') })}</p>}
                         <p className="quiet">{t('Leave for now: {list}.', { list: a.leave.map((f) => f.title).join(', ') })}</p>
                     </>
                 )}
-                <Keep tool="advise-feet" text={a === undefined ? null : t('Feet needed: {need}. {lack}', { need: a.need.map((f) => f.title).join(', '), lack: a.need.some((f) => f.have === 0) ? t('To get: {list}.', { list: a.need.filter((f) => f.have === 0).map((f) => f.title).join(', ') }) : t('All are here.') })} />
+                <Keep
+                    tool="advise-feet"
+                    text={
+                        a === undefined
+                            ? null
+                            : t('Feet needed: {need}. {lack}', {
+                                  need: a.need.map((f) => f.title).join(', '),
+                                  lack: a.need.some((f) => f.have === 0)
+                                      ? t('To get: {list}.', {
+                                            list: a.need
+                                                .filter((f) => f.have === 0)
+                                                .map((f) => f.title)
+                                                .join(', '),
+                                        })
+                                      : t('All are here.'),
+                              })
+                    }
+                />
             </div>
         </div>
     )

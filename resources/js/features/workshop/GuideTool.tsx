@@ -2,9 +2,9 @@ import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
+import { mm } from '../../text/numbers'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions } from './fields'
-import { mm } from '../../text/numbers'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
 
@@ -14,31 +14,81 @@ const MANY = 7
 export function GuideTool({ room, unit }: ToolProps) {
     const { id, setId, machine } = useMachineChoice(room)
     const [allowance, setAllowance] = useState(unit === 'in' ? '5/8' : '15.9')
-    const found = useCompute('/api/compute/find-room-guide', machine === undefined || allowance.trim() === '' ? null : { machine: machine.facts, feet: room.feet.map((f) => f.facts), allowance, unit })
+    const found = useCompute(
+        '/api/compute/find-room-guide',
+        machine === undefined || allowance.trim() === '' ? null : { machine: machine.facts, feet: room.feet.map((f) => f.facts), allowance, unit },
+    )
     if (machine === undefined) return <Empty>{t('Add a machine in Room first.')}</Empty>
     const a = found.error === null ? found.data : undefined
     const best = a?.all[0]
-    const say = (g: NonNullable<typeof best>) => g.needle_position_mm === 0 ? t('{guide} at {mm} mm', { guide: g.id, mm: mm(g.setting_mm) }) : t('{guide} at {mm} mm, needle {by} mm to the {side}', { guide: g.id, mm: mm(g.setting_mm), by: mm(Math.abs(g.needle_position_mm)), side: g.needle_position_mm < 0 ? t('left') : t('right') })
-    const off = (g: NonNullable<typeof best>) => g.error_mm < 0.005 ? t('exact') : g.over_mm > 0 ? t('{n} mm wider', { n: mm(g.error_mm) }) : t('{n} mm narrower', { n: mm(g.error_mm) })
-    const text = a === undefined || best === undefined ? null : t('{allowance} mm on {machine}: {guide} ({off}).', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
+    const say = (g: NonNullable<typeof best>) =>
+        g.needle_position_mm === 0
+            ? t('{guide} at {mm} mm', { guide: g.id, mm: mm(g.setting_mm) })
+            : t('{guide} at {mm} mm, needle {by} mm to the {side}', {
+                  guide: g.id,
+                  mm: mm(g.setting_mm),
+                  by: mm(Math.abs(g.needle_position_mm)),
+                  side: g.needle_position_mm < 0 ? t('left') : t('right'),
+              })
+    const off = (g: NonNullable<typeof best>) =>
+        g.error_mm < 0.005 ? t('exact') : g.over_mm > 0 ? t('{n} mm wider', { n: mm(g.error_mm) }) : t('{n} mm narrower', { n: mm(g.error_mm) })
+    const text =
+        a === undefined || best === undefined
+            ? null
+            : t('{allowance} mm on {machine}: {guide} ({off}).', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
     return (
         <div className="tool-cols">
             <div className="tool-form">
                 <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
-                <TextInput label={<>{t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small></>} className="choice" classNames={{ input: 'num big' }} value={allowance} maxLength={40} onChange={(e) => setAllowance(e.currentTarget.value)} />
+                <TextInput
+                    label={
+                        <>
+                            {t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small>
+                        </>
+                    }
+                    className="choice"
+                    classNames={{ input: 'num big' }}
+                    value={allowance}
+                    maxLength={40}
+                    onChange={(e) => setAllowance(e.currentTarget.value)}
+                />
             </div>
             <div className="tool-answer">
                 <Trouble error={found.error} />
                 {a !== undefined && best !== undefined && (
                     <>
-                        <p className="big-verdict"><strong>{say(best)}</strong> {off(best)}</p>
+                        <p className="big-verdict">
+                            <strong>{say(best)}</strong> {off(best)}
+                        </p>
                         <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
-                        {best.id.startsWith('tape') && <p className="caution">{t('Tape on the bed: measure from the needle, needle down, with the power off. Keep it clear of the feed and of the bobbin cover.')}</p>}
-                        {best.id.startsWith('magnetic') && <p className="caution">{t('Magnets: only where the machine’s manual allows them. Measure from the needle, needle down, with the power off.')}</p>}
+                        {best.id.startsWith('tape') && (
+                            <p className="caution">
+                                {t(
+                                    'Tape on the bed: measure from the needle, needle down, with the power off. Keep it clear of the feed and of the bobbin cover.',
+                                )}
+                            </p>
+                        )}
+                        {best.id.startsWith('magnetic') && (
+                            <p className="caution">
+                                {t('Magnets: only where the machine’s manual allows them. Measure from the needle, needle down, with the power off.')}
+                            </p>
+                        )}
                         {best.needle_position_mm !== 0 && <p className="caution">{t('Needle moved: a full turn of the hand wheel first.')}</p>}
                         <table className="rows guides">
-                            <thead><tr><th>{t('guide')}</th><th>{t('comes out')}</th></tr></thead>
-                            <tbody>{a.all.slice(0, MANY).map((g) => <tr key={g.id} className={g === best ? 'next' : ''}><td>{say(g)}</td><td className="num">{off(g)}</td></tr>)}</tbody>
+                            <thead>
+                                <tr>
+                                    <th>{t('guide')}</th>
+                                    <th>{t('comes out')}</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                {a.all.slice(0, MANY).map((g) => (
+                                    <tr key={g.id} className={g === best ? 'next' : ''}>
+                                        <td>{say(g)}</td>
+                                        <td className="num">{off(g)}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
                         </table>
                     </>
                 )}
@@ -60,10 +110,29 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
             <rect x={x(needle - 6)} y={8} width={(allowance + 6) * scale} height={44} className="cloth" />
             <line x1={x(needle)} y1={4} x2={x(needle)} y2={58} className="needle-line" />
             <line x1={x(needle + allowance)} y1={4} x2={x(needle + allowance)} y2={66} className="edge-line" />
-            {all.filter((g) => g.setting_mm < far).map((g, i) => <line key={g.id} x1={x(g.setting_mm)} y1={i === 0 ? 52 : 58} x2={x(g.setting_mm)} y2={i === 0 ? 78 : 70} className={i === 0 ? 'guide-best' : 'guide-other'} />)}
-            <text x={x(needle) + 4} y={30}>{t('needle')}</text>
-            <text x={x(needle + allowance) - 6} y={30} textAnchor="end">{mm(allowance)}</text>
-            {best !== undefined && <text x={Math.min(x(best.setting_mm), 540)} y={92} textAnchor="middle">{mm(best.setting_mm)}</text>}
+            {all
+                .filter((g) => g.setting_mm < far)
+                .map((g, i) => (
+                    <line
+                        key={g.id}
+                        x1={x(g.setting_mm)}
+                        y1={i === 0 ? 52 : 58}
+                        x2={x(g.setting_mm)}
+                        y2={i === 0 ? 78 : 70}
+                        className={i === 0 ? 'guide-best' : 'guide-other'}
+                    />
+                ))}
+            <text x={x(needle) + 4} y={30}>
+                {t('needle')}
+            </text>
+            <text x={x(needle + allowance) - 6} y={30} textAnchor="end">
+                {mm(allowance)}
+            </text>
+            {best !== undefined && (
+                <text x={Math.min(x(best.setting_mm), 540)} y={92} textAnchor="middle">
+                    {mm(best.setting_mm)}
+                </text>
+            )}
         </svg>
     )
 }

@@ -16,44 +16,104 @@ const RESULTS = { cured: 'that was it', same: 'still the same', worse: 'worse, p
 
 /** One change at a time: what to try now, what was tried, and what it was in the end. */
 export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
-    const answer = useChange((result: keyof typeof RESULTS) => ask(api.POST('/api/hunts/{hunt}/trials', { params: { path: { hunt: h.id } }, body: { after: h.trials, cause: h.next ?? '', result } })))
+    const answer = useChange((result: keyof typeof RESULTS) =>
+        ask(api.POST('/api/hunts/{hunt}/trials', { params: { path: { hunt: h.id } }, body: { after: h.trials, cause: h.next ?? '', result } })),
+    )
     const next = h.causes.find((c) => c.id === h.next)
     const found = h.causes.find((c) => c.id === h.found)
     const tried = h.causes.filter((c) => c.result !== null)
     const open = h.causes.filter((c) => c.result === null)
     return (
         <div className="hunt">
-            <p className="hunt-seen">{h.seen.map((s) => s.title).join(', ')}{machine !== null && <> · {machine}</>}</p>
-            <div className="hunt-looks">{faults.filter((f) => h.seen.some((s) => s.id === f.id)).map((f) => <FaultLook key={f.id} fault={f} />)}</div>
+            <p className="hunt-seen">
+                {h.seen.map((s) => s.title).join(', ')}
+                {machine !== null && <> · {machine}</>}
+            </p>
+            <div className="hunt-looks">
+                {faults
+                    .filter((f) => h.seen.some((s) => s.id === f.id))
+                    .map((f) => (
+                        <FaultLook key={f.id} fault={f} />
+                    ))}
+            </div>
             {next !== undefined && (
                 <section className="hunt-next" aria-live="polite">
                     <small>{t('try now, and nothing else')}</small>
                     <h2>{next.do}</h2>
-                    <p>{t('{cause}: {chance} % likely, {minutes} min. Sew a row beside the last one, and look.', { cause: next.title, chance: Math.round(next.chance * 100), minutes: next.minutes })}</p>
-                    {next.do.startsWith('Power off') || next.do.includes('power off') ? <p className="caution-line">{t('The machine’s manual decides; broken or bent needles go into the closed tin.')}</p> : null}
+                    <p>
+                        {t('{cause}: {chance} % likely, {minutes} min. Sew a row beside the last one, and look.', {
+                            cause: next.title,
+                            chance: Math.round(next.chance * 100),
+                            minutes: next.minutes,
+                        })}
+                    </p>
+                    {next.do.startsWith('Power off') || next.do.includes('power off') ? (
+                        <p className="caution-line">{t('The machine’s manual decides; broken or bent needles go into the closed tin.')}</p>
+                    ) : null}
                     <div className="acts">
-                        <Button size="lg" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>{t('That was it')}</Button>
-                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('same')}>{t('Still the same')}</Button>
-                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('worse')}>{t('Worse: I put it back')}</Button>
+                        <Button size="lg" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>
+                            {t('That was it')}
+                        </Button>
+                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('same')}>
+                            {t('Still the same')}
+                        </Button>
+                        <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('worse')}>
+                            {t('Worse: I put it back')}
+                        </Button>
                     </div>
                 </section>
             )}
-            {found !== undefined && <section className="hunt-next found" role="status"><small>{t('found')}</small><h2>{found.title}</h2><p>{t('Noted: the next search in this studio knows of it.')}</p></section>}
-            {h.closed && found === undefined && <section className="hunt-next found" role="status"><small>{t('none of these')}</small><h2>{t('Set everything back to its marks, tag the machine, and let a qualified technician look.')}</h2><p>{t('Seat the student at another machine and sew the same row there: if it is gone, it is the machine.')}</p></section>}
+            {found !== undefined && (
+                <section className="hunt-next found" role="status">
+                    <small>{t('found')}</small>
+                    <h2>{found.title}</h2>
+                    <p>{t('Noted: the next search in this studio knows of it.')}</p>
+                </section>
+            )}
+            {h.closed && found === undefined && (
+                <section className="hunt-next found" role="status">
+                    <small>{t('none of these')}</small>
+                    <h2>{t('Set everything back to its marks, tag the machine, and let a qualified technician look.')}</h2>
+                    <p>{t('Seat the student at another machine and sew the same row there: if it is gone, it is the machine.')}</p>
+                </section>
+            )}
             <Trouble error={answer.error} />
             {tried.length > 0 && (
                 <>
                     <h3>{t('Tried')}</h3>
-                    <ol className="hunt-causes">{tried.map((c) => <li key={c.id}><span>{c.do}</span><strong>{c.result === null ? '' : t(RESULTS[c.result])}</strong></li>)}</ol>
+                    <ol className="hunt-causes">
+                        {tried.map((c) => (
+                            <li key={c.id}>
+                                <span>{c.do}</span>
+                                <strong>{c.result === null ? '' : t(RESULTS[c.result])}</strong>
+                            </li>
+                        ))}
+                    </ol>
                 </>
             )}
             {open.length > 0 && !h.closed && (
                 <>
                     <h3>{t('Then, in this order (about {n} min until it is found)', { n: Math.max(1, Math.round(h.expected_minutes)) })}</h3>
-                    <ol className="hunt-causes">{open.filter((c) => c.id !== h.next).map((c) => <li key={c.id}><span>{c.title}</span><span className="chance"><span className="chance-bar" style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />{t('{n} %', { n: Math.round(c.chance * 100) })} · {t('{n} min', { n: c.minutes })}</span></li>)}</ol>
+                    <ol className="hunt-causes">
+                        {open
+                            .filter((c) => c.id !== h.next)
+                            .map((c) => (
+                                <li key={c.id}>
+                                    <span>{c.title}</span>
+                                    <span className="chance">
+                                        <span className="chance-bar" style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />
+                                        {t('{n} %', { n: Math.round(c.chance * 100) })} · {t('{n} min', { n: c.minutes })}
+                                    </span>
+                                </li>
+                            ))}
+                    </ol>
                 </>
             )}
-            <p><Button variant="default" onClick={onAgain}>{t('Look for something else')}</Button></p>
+            <p>
+                <Button variant="default" onClick={onAgain}>
+                    {t('Look for something else')}
+                </Button>
+            </p>
         </div>
     )
 }

@@ -26,7 +26,9 @@ export function Keep({ tool, text, refused }: Props) {
     const keep = useChange(async () => {
         if (text === null) return
         const [kind = '', id = '', row = ''] = where.split(':')
-        await ask(api.POST('/api/answers', { body: { tool, text, ...(kind === 'student' ? { student: id } : { lesson: id, ...(row === '' ? {} : { row }) }) } }))
+        await ask(
+            api.POST('/api/answers', { body: { tool, text, ...(kind === 'student' ? { student: id } : { lesson: id, ...(row === '' ? {} : { row }) }) } }),
+        )
         setSaid(t('Kept.'))
     })
     const copy = async () => {
@@ -36,22 +38,52 @@ export function Keep({ tool, text, refused }: Props) {
     return (
         <div className="keep">
             {text !== null && <p className="answer-text">{text}</p>}
-            {refused !== undefined && <p className="refused" role="alert">{refused}</p>}
+            {refused !== undefined && (
+                <p className="refused" role="alert">
+                    {refused}
+                </p>
+            )}
             <div className="keep-acts">
-                <Button variant="default" disabled={text === null} onClick={() => void copy()}>{t('Copy')}</Button>
-                <Button variant="default" disabled={text === null} onClick={() => window.print()}>{t('Print')}</Button>
-                <NativeSelect label={t('Keep it with')} className="choice" value={where} onChange={(e) => { setWhere(e.currentTarget.value); setSaid('') }}>
-                        <option value="">{t('Keep it with …')}</option>
-                        <optgroup label={t('a student')}>{students.data?.students.map((s) => <option key={s.student} value={`student:${s.student}`}>{s.name}</option>)}</optgroup>
-                        {lessons.data?.map((l) => (
-                            <optgroup key={l.id} label={l.title}>
-                                <option value={`lesson:${l.id}`}>{l.title}</option>
-                                {l.rows.length > 1 && l.rows.map((r) => <option key={r.id} value={`lesson:${l.id}:${r.id}`}>{l.title}: {r.title}</option>)}
-                            </optgroup>
+                <Button variant="default" disabled={text === null} onClick={() => void copy()}>
+                    {t('Copy')}
+                </Button>
+                <Button variant="default" disabled={text === null} onClick={() => window.print()}>
+                    {t('Print')}
+                </Button>
+                <NativeSelect
+                    label={t('Keep it with')}
+                    className="choice"
+                    value={where}
+                    onChange={(e) => {
+                        setWhere(e.currentTarget.value)
+                        setSaid('')
+                    }}>
+                    <option value="">{t('Keep it with …')}</option>
+                    <optgroup label={t('a student')}>
+                        {students.data?.students.map((s) => (
+                            <option key={s.student} value={`student:${s.student}`}>
+                                {s.name}
+                            </option>
                         ))}
-                    </NativeSelect>
-                <Button disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>{t('Keep it')}</Button>
-                <span className="quiet" role="status">{said}</span>
+                    </optgroup>
+                    {lessons.data?.map((l) => (
+                        <optgroup key={l.id} label={l.title}>
+                            <option value={`lesson:${l.id}`}>{l.title}</option>
+                            {l.rows.length > 1 &&
+                                l.rows.map((r) => (
+                                    <option key={r.id} value={`lesson:${l.id}:${r.id}`}>
+                                        {l.title}: {r.title}
+                                    </option>
+                                ))}
+                        </optgroup>
+                    ))}
+                </NativeSelect>
+                <Button disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>
+                    {t('Keep it')}
+                </Button>
+                <span className="quiet" role="status">
+                    {said}
+                </span>
             </div>
             <Trouble error={keep.error} />
         </div>

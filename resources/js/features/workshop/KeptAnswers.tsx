@@ -14,7 +14,14 @@ export function KeptAnswers({ lesson, student, open = false }: { lesson: string;
         <details className="kept-fold" open={open}>
             <summary>{t('Settings kept for this ({n})', { n: all.length })}</summary>
             <ul className="kept-answers">
-                {all.map((a) => <li key={a.id}><span>{a.text}</span><Button variant="subtle" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>{t('drop')}</Button></li>)}
+                {all.map((a) => (
+                    <li key={a.id}>
+                        <span>{a.text}</span>
+                        <Button variant="subtle" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>
+                            {t('drop')}
+                        </Button>
+                    </li>
+                ))}
             </ul>
         </details>
     )

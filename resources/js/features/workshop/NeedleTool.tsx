@@ -2,14 +2,19 @@ import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
-import { Trouble } from '../../ui/Trouble'
-import { Choice } from './fields'
 import { mm, toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
+import { Trouble } from '../../ui/Trouble'
+import { Choice } from './fields'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
-const UNITS = [{ id: 'tex', title: 'tex' }, { id: 'weight', title: 'weight number' }, { id: 'ticket', title: 'metric ticket' }, { id: 'denier', title: 'denier' }]
+const UNITS = [
+    { id: 'tex', title: 'tex' },
+    { id: 'weight', title: 'weight number' },
+    { id: 'ticket', title: 'metric ticket' },
+    { id: 'denier', title: 'denier' },
+]
 const FIBRES = ['polyester', 'cotton', 'silk', 'nylon', 'wool'].map((id) => ({ id, title: id }))
 
 /** Needle size and point for cloth and thread. */
@@ -20,8 +25,12 @@ export function NeedleTool({ room }: ToolProps) {
     const fitted = toNumber(f.fitted)
     const hours = toNumber(f.hours)
     const advice = useCompute('/api/compute/advise-needle', {
-        weight: f.weight as 'medium', cloth: f.cloth as 'woven', stack_mm: toNumber(f.stack) ?? 0.6,
-        ...(thread === null ? {} : { thread, thread_unit: f.unit as 'tex', fibre: f.fibre as 'cotton' }), ...(fitted === null ? {} : { fitted: Math.round(fitted) }), ...(hours === null ? {} : { hours }),
+        weight: f.weight as 'medium',
+        cloth: f.cloth as 'woven',
+        stack_mm: toNumber(f.stack) ?? 0.6,
+        ...(thread === null ? {} : { thread, thread_unit: f.unit as 'tex', fibre: f.fibre as 'cotton' }),
+        ...(fitted === null ? {} : { fitted: Math.round(fitted) }),
+        ...(hours === null ? {} : { hours }),
     })
     const a = advice.error === null ? advice.data : undefined
     return (
@@ -31,32 +40,86 @@ export function NeedleTool({ room }: ToolProps) {
                 <Choice label={t('Made as')} value={f.cloth} options={room.made} onChange={set('cloth')} />
                 <NumberField label={t('All layers')} value={f.stack} min={0.1} max={8} step={0.1} onChange={set('stack')} />
                 <div className="pair">
-                    <TextInput label={t('Thread')} className="choice" classNames={{ input: 'num' }} value={f.thread} maxLength={10} onChange={(e) => set('thread')(e.currentTarget.value)} />
+                    <TextInput
+                        label={t('Thread')}
+                        className="choice"
+                        classNames={{ input: 'num' }}
+                        value={f.thread}
+                        maxLength={10}
+                        onChange={(e) => set('thread')(e.currentTarget.value)}
+                    />
                     <Choice label={t('the number is')} value={f.unit} options={UNITS} onChange={set('unit')} />
                 </div>
                 <Choice label={t('Fibre')} value={f.fibre} options={FIBRES} onChange={set('fibre')} />
                 <div className="pair">
-                    <TextInput label={t('Needle in it')} className="choice" classNames={{ input: 'num' }} value={f.fitted} maxLength={4} onChange={(e) => set('fitted')(e.currentTarget.value)} />
-                    <TextInput label={t('sewn, hours')} className="choice" classNames={{ input: 'num' }} value={f.hours} maxLength={6} onChange={(e) => set('hours')(e.currentTarget.value)} />
+                    <TextInput
+                        label={t('Needle in it')}
+                        className="choice"
+                        classNames={{ input: 'num' }}
+                        value={f.fitted}
+                        maxLength={4}
+                        onChange={(e) => set('fitted')(e.currentTarget.value)}
+                    />
+                    <TextInput
+                        label={t('sewn, hours')}
+                        className="choice"
+                        classNames={{ input: 'num' }}
+                        value={f.hours}
+                        maxLength={6}
+                        onChange={(e) => set('hours')(e.currentTarget.value)}
+                    />
                 </div>
             </div>
             <div className="tool-answer">
                 <Trouble error={advice.error} />
                 {a !== undefined && (
                     <>
-                        <p className="big-verdict"><strong className="num">{a.metric}/{a.number}</strong> {a.point}</p>
-                        <ul>{a.reasons.map((r) => <li key={r}>{r}</li>)}</ul>
-                        {a.warnings.map((w) => <p key={w} className="refused mild">{w}</p>)}
+                        <p className="big-verdict">
+                            <strong className="num">
+                                {a.metric}/{a.number}
+                            </strong>{' '}
+                            {a.point}
+                        </p>
+                        <ul>
+                            {a.reasons.map((r) => (
+                                <li key={r}>{r}</li>
+                            ))}
+                        </ul>
+                        {a.warnings.map((w) => (
+                            <p key={w} className="refused mild">
+                                {w}
+                            </p>
+                        ))}
                         {a.thread !== null && (
                             <>
                                 <EyeDrawing needle={a.metric / 100} thread={a.thread.diameter_mm} />
-                                <p className="quiet">{t('The thread: {tex} tex · {denier} denier · weight {weight} · ticket {ticket} · {d} mm thick', { tex: mm(a.thread.tex, 1), denier: Math.round(a.thread.denier), weight: mm(a.thread.weight, 1), ticket: Math.round(a.thread.ticket), d: mm(a.thread.diameter_mm) })}</p>
+                                <p className="quiet">
+                                    {t('The thread: {tex} tex · {denier} denier · weight {weight} · ticket {ticket} · {d} mm thick', {
+                                        tex: mm(a.thread.tex, 1),
+                                        denier: Math.round(a.thread.denier),
+                                        weight: mm(a.thread.weight, 1),
+                                        ticket: Math.round(a.thread.ticket),
+                                        d: mm(a.thread.diameter_mm),
+                                    })}
+                                </p>
                             </>
                         )}
                         <p className="caution">{t('Power off before the needle is changed. Old needles into a closed tin.')}</p>
                     </>
                 )}
-                <Keep tool="advise-needle" text={a === undefined ? null : t('Needle {metric}/{number}, {point}. {why}', { metric: a.metric, number: a.number, point: a.point, why: [...a.reasons, ...a.warnings].join(' ') })} />
+                <Keep
+                    tool="advise-needle"
+                    text={
+                        a === undefined
+                            ? null
+                            : t('Needle {metric}/{number}, {point}. {why}', {
+                                  metric: a.metric,
+                                  number: a.number,
+                                  point: a.point,
+                                  why: [...a.reasons, ...a.warnings].join(' '),
+                              })
+                    }
+                />
             </div>
         </div>
     )
@@ -69,7 +132,12 @@ function EyeDrawing({ needle, thread }: { needle: number; thread: number }) {
         <svg width={260} height={74} role="img" aria-label={t('Thread beside the needle’s shaft, to scale')} className="eye-drawing">
             <rect x={0} y={37 - (needle / 2) * s} width={120} height={needle * s} rx={3} className="shaft" />
             <rect x={130} y={37 - (thread / 2) * s} width={110} height={thread * s} rx={(thread / 2) * s} className="thread-body" />
-            <text x={4} y={14}>{t('{n} mm shaft', { n: mm(needle) })}</text><text x={134} y={14}>{t('{n} mm thread', { n: mm(thread) })}</text>
+            <text x={4} y={14}>
+                {t('{n} mm shaft', { n: mm(needle) })}
+            </text>
+            <text x={134} y={14}>
+                {t('{n} mm thread', { n: mm(thread) })}
+            </text>
         </svg>
     )
 }

@@ -45,17 +45,38 @@ export function PictureStage({ url, spots, size, image, onImage, onSize, onSet, 
     }
     return (
         <div
-            className="picture-stage" tabIndex={0} role="application" onKeyDown={key} onFocus={() => setCross((c) => c ?? [size[0] / 2, size[1] / 2])}
-            aria-label={t('The picture. Arrows move the cross, with Shift by a pixel; Enter sets a point, Backspace takes the last one back.')}
-        >
-            <img src={url} alt={t('the picture that is measured')} ref={onImage} onClick={click} onLoad={(e) => onSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])} />
+            className="picture-stage"
+            tabIndex={0}
+            role="application"
+            onKeyDown={key}
+            onFocus={() => setCross((c) => c ?? [size[0] / 2, size[1] / 2])}
+            aria-label={t('The picture. Arrows move the cross, with Shift by a pixel; Enter sets a point, Backspace takes the last one back.')}>
+            <img
+                src={url}
+                alt={t('the picture that is measured')}
+                ref={onImage}
+                onClick={click}
+                onLoad={(e) => onSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])}
+            />
             <Marks spots={spots} size={size} image={image} cross={cross} unit={unit} />
         </div>
     )
 }
 
 /** What was set, over the picture. */
-function Marks({ spots, size, image, cross, unit }: { spots: Record<What, Spot[]>; size: Spot; image: HTMLImageElement | null; cross: Spot | null; unit: number }) {
+function Marks({
+    spots,
+    size,
+    image,
+    cross,
+    unit,
+}: {
+    spots: Record<What, Spot[]>
+    size: Spot
+    image: HTMLImageElement | null
+    cross: Spot | null
+    unit: number
+}) {
     const line = (of: Spot[]) => of.map((p, i) => `${i === 0 ? 'M' : 'L'}${p[0]} ${p[1]}`).join('')
     const arm = 16 * unit
     return (
@@ -64,8 +85,18 @@ function Marks({ spots, size, image, cross, unit }: { spots: Record<What, Spot[]
             <path d={spots.corners.length === 4 ? `${line(spots.corners)}Z` : line(spots.corners)} className="scale-line" vectorEffect="non-scaling-stroke" />
             <path d={line(spots.needle)} className="needle-line" vectorEffect="non-scaling-stroke" />
             <path d={line(spots.edge)} className="edge-line" vectorEffect="non-scaling-stroke" />
-            {Object.values(spots).flat().map((p, i) => <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className="dot" vectorEffect="non-scaling-stroke" />)}
-            {cross !== null && <path d={`M${cross[0] - arm} ${cross[1]}h${2 * arm}M${cross[0]} ${cross[1] - arm}v${2 * arm}`} className="cross" vectorEffect="non-scaling-stroke" />}
+            {Object.values(spots)
+                .flat()
+                .map((p, i) => (
+                    <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className="dot" vectorEffect="non-scaling-stroke" />
+                ))}
+            {cross !== null && (
+                <path
+                    d={`M${cross[0] - arm} ${cross[1]}h${2 * arm}M${cross[0]} ${cross[1] - arm}v${2 * arm}`}
+                    className="cross"
+                    vectorEffect="non-scaling-stroke"
+                />
+            )}
         </svg>
     )
 }

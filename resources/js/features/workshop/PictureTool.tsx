@@ -4,9 +4,9 @@ import { ask, type View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { useChange } from '../../api/queries'
 import { t } from '../../app/text'
-import { Trouble } from '../../ui/Trouble'
 import { mm, toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
+import { Trouble } from '../../ui/Trouble'
 import { PictureStage, type Spot, type What } from './PictureStage'
 import { sendScan, shades } from './scan'
 import { TakeOver, type Measured } from './TakeOver'
@@ -24,53 +24,144 @@ export function PictureTool() {
     const [box, setBox] = useState({ wide: '100', high: '100' })
     const [dpi, setDpi] = useState('300')
     const [shown, setShown] = useState<HTMLImageElement | null>(null)
-    useEffect(() => () => { if (url?.startsWith('blob:') === true) URL.revokeObjectURL(url) }, [url])
+    useEffect(
+        () => () => {
+            if (url?.startsWith('blob:') === true) URL.revokeObjectURL(url)
+        },
+        [url],
+    )
     const read = useChange(async () => (shown === null ? null : ask<View['ScanView']>(sendScan(shades(shown), Number(dpi)))))
-    const open = (address: string) => { setUrl(address); setSpots(EMPTY); setWhat('scale'); read.reset() }
+    const open = (address: string) => {
+        setUrl(address)
+        setSpots(EMPTY)
+        setWhat('scale')
+        read.reset()
+    }
     const rulerMm = toNumber(ruler)
     const [wide, high] = [toNumber(box.wide), toNumber(box.high)]
     const [from, to] = spots.scale
-    const frame = spots.corners.length === 4 && wide !== null && high !== null && wide > 0 && high > 0
-        ? { corners: { points: spots.corners, wide_mm: wide, high_mm: high } }
-        : from !== undefined && to !== undefined && rulerMm !== null && rulerMm > 0 ? { scale: { from, to, mm: rulerMm } } : null
-    const measured = useCompute('/api/compute/measure-picture', frame === null || spots.needle.length < 2 ? null : { ...frame, needle: spots.needle, edge: spots.edge })
+    const frame =
+        spots.corners.length === 4 && wide !== null && high !== null && wide > 0 && high > 0
+            ? { corners: { points: spots.corners, wide_mm: wide, high_mm: high } }
+            : from !== undefined && to !== undefined && rulerMm !== null && rulerMm > 0
+              ? { scale: { from, to, mm: rulerMm } }
+              : null
+    const measured = useCompute(
+        '/api/compute/measure-picture',
+        frame === null || spots.needle.length < 2 ? null : { ...frame, needle: spots.needle, edge: spots.edge },
+    )
     const back = () => setSpots({ ...spots, [what]: spots[what].slice(0, -1) })
     const steps: [What, string][] = [
-        ['scale', t('two points on a ruler, or on the 100 mm bar')], ['corners', t('or four corners of a rectangle, in a photograph')], ['needle', t('needle points, in order')], ['edge', t('the cloth edge, two points or more')],
+        ['scale', t('two points on a ruler, or on the 100 mm bar')],
+        ['corners', t('or four corners of a rectangle, in a photograph')],
+        ['needle', t('needle points, in order')],
+        ['edge', t('the cloth edge, two points or more')],
     ]
     const found = measured.error === null ? measured.data : undefined
-    const taken: Measured | null = found?.length != null
-        ? { marks: found.marks.map((m) => [m.at_mm, m.allowance_mm]), stitch_mm: found.length.mm, row_mm: found.lengths_mm.reduce((a, b) => a + b, 0), stitch_u_mm: found.length.u_mm, edge_u_mm: found.allowance?.u_mm ?? null }
-        : read.data?.length_mm != null ? { marks: read.data.marks, stitch_mm: read.data.length_mm, row_mm: along(read.data.marks), stitch_u_mm: half(read.data.length_u_mm), edge_u_mm: half(read.data.allowance_u_mm) } : null
+    const taken: Measured | null =
+        found?.length != null
+            ? {
+                  marks: found.marks.map((m) => [m.at_mm, m.allowance_mm]),
+                  stitch_mm: found.length.mm,
+                  row_mm: found.lengths_mm.reduce((a, b) => a + b, 0),
+                  stitch_u_mm: found.length.u_mm,
+                  edge_u_mm: found.allowance?.u_mm ?? null,
+              }
+            : read.data?.length_mm != null
+              ? {
+                    marks: read.data.marks,
+                    stitch_mm: read.data.length_mm,
+                    row_mm: along(read.data.marks),
+                    stitch_u_mm: half(read.data.length_u_mm),
+                    edge_u_mm: half(read.data.allowance_u_mm),
+                }
+              : null
     return (
         <div className="picture-tool">
             <div>
-                {url === null
-                    ? <p className="empty">{t('Load a scan or a photograph of a sewn row, or take the drawn one to try it.')}</p>
-                    : (
-                        <PictureStage
-                            url={url} spots={spots} size={size} image={shown} onImage={setShown} onSize={setSize} onBack={back}
-                            onSet={(spot) => setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })}
-                        />
-                    )}
+                {url === null ? (
+                    <p className="empty">{t('Load a scan or a photograph of a sewn row, or take the drawn one to try it.')}</p>
+                ) : (
+                    <PictureStage
+                        url={url}
+                        spots={spots}
+                        size={size}
+                        image={shown}
+                        onImage={setShown}
+                        onSize={setSize}
+                        onBack={back}
+                        onSet={(spot) => setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })}
+                    />
+                )}
             </div>
             <div className="picture-acts">
-                <FileInput label={t('Picture')} placeholder={t('choose a picture')} accept="image/*" onChange={(file) => { if (file !== null) open(URL.createObjectURL(file)) }} />
-                <Button variant="default" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>{t('A drawn scan, to try it')}</Button>
+                <FileInput
+                    label={t('Picture')}
+                    placeholder={t('choose a picture')}
+                    accept="image/*"
+                    onChange={(file) => {
+                        if (file !== null) open(URL.createObjectURL(file))
+                    }}
+                />
+                <Button variant="default" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>
+                    {t('A drawn scan, to try it')}
+                </Button>
                 {url !== null && (
                     <>
                         <NumberField label={t('Scanned at')} unit="dpi" value={dpi} min={72} max={1200} step={100} slider={false} onChange={setDpi} />
-                        <Button disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>{read.isPending ? t('Reading …') : t('Read it by itself')}</Button>
+                        <Button disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>
+                            {read.isPending ? t('Reading …') : t('Read it by itself')}
+                        </Button>
                         <Trouble error={read.error} />
                         {read.data !== undefined && read.data !== null && <Read read={read.data} />}
                         <div className="steps-of" role="group" aria-label={t('What is clicked')}>
-                            {steps.map(([id, title]) => <UnstyledButton key={id} aria-pressed={what === id} onClick={() => setWhat(id)}>{title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}</UnstyledButton>)}
+                            {steps.map(([id, title]) => (
+                                <UnstyledButton key={id} aria-pressed={what === id} onClick={() => setWhat(id)}>
+                                    {title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}
+                                </UnstyledButton>
+                            ))}
                         </div>
-                        {what === 'scale' && <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />}
-                        {what === 'corners' && <><NumberField label={t('First corner to second')} value={box.wide} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, wide: v })} /><NumberField label={t('Second to third')} value={box.high} min={1} max={1000} step={10} slider={false} onChange={(v) => setBox({ ...box, high: v })} /></>}
-                        <Button variant="default" disabled={spots[what].length === 0} onClick={back}>{t('Take the last point back')}</Button>
+                        {what === 'scale' && (
+                            <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />
+                        )}
+                        {what === 'corners' && (
+                            <>
+                                <NumberField
+                                    label={t('First corner to second')}
+                                    value={box.wide}
+                                    min={1}
+                                    max={1000}
+                                    step={10}
+                                    slider={false}
+                                    onChange={(v) => setBox({ ...box, wide: v })}
+                                />
+                                <NumberField
+                                    label={t('Second to third')}
+                                    value={box.high}
+                                    min={1}
+                                    max={1000}
+                                    step={10}
+                                    slider={false}
+                                    onChange={(v) => setBox({ ...box, high: v })}
+                                />
+                            </>
+                        )}
+                        <Button variant="default" disabled={spots[what].length === 0} onClick={back}>
+                            {t('Take the last point back')}
+                        </Button>
                         <Trouble error={measured.error} />
-                        {found?.length != null && <p className="picture-found" aria-live="polite"><strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)} {t('a stitch, over {n}', { n: found.lengths_mm.length })}{found.allowance !== null && <><br /><strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}</>}</p>}
+                        {found?.length != null && (
+                            <p className="picture-found" aria-live="polite">
+                                <strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)}{' '}
+                                {t('a stitch, over {n}', { n: found.lengths_mm.length })}
+                                {found.allowance !== null && (
+                                    <>
+                                        <br />
+                                        <strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}
+                                    </>
+                                )}
+                            </p>
+                        )}
                     </>
                 )}
                 <TakeOver found={taken} />
@@ -87,12 +178,23 @@ const half = (expanded: number | null) => (expanded === null ? null : expanded /
 const along = (marks: number[][]) => (marks.at(-1)?.[0] ?? 0) - (marks[0]?.[0] ?? 0)
 
 function Read({ read: r }: { read: View['ScanView'] }) {
-    const cannot = { edge: t('It cannot be told: the cloth edge is not clear. Leave some lid to see beside it.'), row: t('It cannot be told: no row stands out. Use a thread that contrasts.'), stitches: t('It cannot be told: the row does not repeat clearly. Scan at 300 dpi, or click the points.') }
-    if (r.cannot !== null || r.length_mm === null || r.allowance_mm === null) return <p className="refused mild" role="status">{cannot[r.cannot ?? 'stitches']}</p>
+    const cannot = {
+        edge: t('It cannot be told: the cloth edge is not clear. Leave some lid to see beside it.'),
+        row: t('It cannot be told: no row stands out. Use a thread that contrasts.'),
+        stitches: t('It cannot be told: the row does not repeat clearly. Scan at 300 dpi, or click the points.'),
+    }
+    if (r.cannot !== null || r.length_mm === null || r.allowance_mm === null)
+        return (
+            <p className="refused mild" role="status">
+                {cannot[r.cannot ?? 'stitches']}
+            </p>
+        )
     return (
         <p className="picture-found" role="status">
-            <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('a stitch')}<br />
-            <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('to the right edge')}<br />
+            <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('a stitch')}
+            <br />
+            <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('to the right edge')}
+            <br />
             {t('drift {n} mm over the row', { n: mm(r.drift_mm ?? 0) })}
         </p>
     )

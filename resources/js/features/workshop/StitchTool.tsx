@@ -4,10 +4,10 @@ import { useCompute } from '../../api/compute'
 import { t } from '../../app/text'
 import { ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
-import { Trouble } from '../../ui/Trouble'
-import { Calibrate, useTrueScale } from './Calibrate'
 import { mm, toNumber } from '../../text/numbers'
 import { NumberField } from '../../ui/NumberField'
+import { Trouble } from '../../ui/Trouble'
+import { Calibrate, useTrueScale } from './Calibrate'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
@@ -23,33 +23,99 @@ export function StitchTool({ room }: ToolProps) {
     const choose = (id: string) => {
         const next = room.stitches.find((s) => s.id === id)
         setStitch(id)
-        if (next !== undefined) setTyped({ ...typed, length: String(next.length_mm), width: String(next.width_mm), row: next.generator === 'buttonhole' ? '20' : next.generator === 'button' ? '6' : '30' })
+        if (next !== undefined)
+            setTyped({
+                ...typed,
+                length: String(next.length_mm),
+                width: String(next.width_mm),
+                row: next.generator === 'buttonhole' ? '20' : next.generator === 'button' ? '6' : '30',
+            })
     }
     const numbers = Object.fromEntries(Object.entries(typed).map(([k, v]) => [k, toNumber(v)])) as Record<keyof typeof typed, number | null>
     const wrong = Object.entries(numbers).find(([, v]) => v === null)
-    const picture = useCompute('/api/compute/stitch-picture', wrong !== undefined ? null : {
-        stitch: stitch as 'zigzag', length_mm: numbers.length ?? 0, width_mm: numbers.width ?? 0, row_mm: numbers.row ?? 0, needle_position_mm: numbers.position ?? 0, stack_mm: numbers.stack ?? 0,
-        ...(kind?.generator === 'pattern' ? {} : { stitches: Math.round(toNumber(bars) ?? 6) }),
-    })
+    const picture = useCompute(
+        '/api/compute/stitch-picture',
+        wrong !== undefined
+            ? null
+            : {
+                  stitch: stitch as 'zigzag',
+                  length_mm: numbers.length ?? 0,
+                  width_mm: numbers.width ?? 0,
+                  row_mm: numbers.row ?? 0,
+                  needle_position_mm: numbers.position ?? 0,
+                  stack_mm: numbers.stack ?? 0,
+                  ...(kind?.generator === 'pattern' ? {} : { stitches: Math.round(toNumber(bars) ?? 6) }),
+              },
+    )
     const p = picture.error === null ? picture.data : undefined
     const row = numbers.row ?? 30
     const half = Math.max(4, (p?.width_mm ?? 0) / 2 + Math.abs(numbers.position ?? 0) + 1.5, stitch === 'buttonhole-keyhole' ? 6 : 0)
     const scale = trueSize ? trueScale : Math.min(14, 620 / Math.max(row, 10), 200 / (2 * half))
-    const text = p === undefined ? null : t('{title}: {size}; {n} stitches in {row} mm, thread {top} mm top and {bobbin} mm bobbin ({ratio} × the row), about {min} min.', {
-        title: p.title, size: p.width_mm > 0 ? `${mm(p.width_mm)} wide × ${mm(p.length_mm)} long` : `${mm(p.length_mm)} mm long`,
-        n: p.stitches, row: mm(row), top: Math.round(p.top_mm), bobbin: Math.round(p.bobbin_mm), ratio: mm(p.ratio, 1), min: mm(p.minutes, 1),
-    })
+    const text =
+        p === undefined
+            ? null
+            : t('{title}: {size}; {n} stitches in {row} mm, thread {top} mm top and {bobbin} mm bobbin ({ratio} × the row), about {min} min.', {
+                  title: p.title,
+                  size: p.width_mm > 0 ? `${mm(p.width_mm)} wide × ${mm(p.length_mm)} long` : `${mm(p.length_mm)} mm long`,
+                  n: p.stitches,
+                  row: mm(row),
+                  top: Math.round(p.top_mm),
+                  bobbin: Math.round(p.bobbin_mm),
+                  ratio: mm(p.ratio, 1),
+                  min: mm(p.minutes, 1),
+              })
     return (
         <>
             <div className="stitch-list" role="group" aria-label={t('Stitch')}>
-                {room.stitches.map((s) => <UnstyledButton key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>{s.title}</UnstyledButton>)}
+                {room.stitches.map((s) => (
+                    <UnstyledButton key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>
+                        {s.title}
+                    </UnstyledButton>
+                ))}
             </div>
             <div className="tool-cols">
                 <div className="tool-form">
-                    {kind?.generator !== 'button' && <NumberField label={t('Length')} value={typed.length} min={p?.length_range_mm[0] ?? 0.1} max={Math.min(6, p?.length_range_mm[1] ?? 6)} step={0.1} onChange={set('length')} />}
-                    {kind?.swings === true && <NumberField label={t('Width')} value={typed.width} min={p?.width_range_mm[0] ?? 0} max={Math.min(9, p?.width_range_mm[1] ?? 9)} step={0.5} onChange={set('width')} />}
-                    {kind?.generator !== 'button' && <NumberField label={kind?.generator === 'buttonhole' ? t('Finished length') : t('Row')} value={typed.row} min={5} max={300} step={1} onChange={set('row')} />}
-                    {kind?.generator !== 'pattern' && <NumberField label={kind?.generator === 'button' ? t('Stitches a pair') : t('Stitches a bar')} value={bars} min={2} max={20} step={1} unit="" onChange={setBars} />}
+                    {kind?.generator !== 'button' && (
+                        <NumberField
+                            label={t('Length')}
+                            value={typed.length}
+                            min={p?.length_range_mm[0] ?? 0.1}
+                            max={Math.min(6, p?.length_range_mm[1] ?? 6)}
+                            step={0.1}
+                            onChange={set('length')}
+                        />
+                    )}
+                    {kind?.swings === true && (
+                        <NumberField
+                            label={t('Width')}
+                            value={typed.width}
+                            min={p?.width_range_mm[0] ?? 0}
+                            max={Math.min(9, p?.width_range_mm[1] ?? 9)}
+                            step={0.5}
+                            onChange={set('width')}
+                        />
+                    )}
+                    {kind?.generator !== 'button' && (
+                        <NumberField
+                            label={kind?.generator === 'buttonhole' ? t('Finished length') : t('Row')}
+                            value={typed.row}
+                            min={5}
+                            max={300}
+                            step={1}
+                            onChange={set('row')}
+                        />
+                    )}
+                    {kind?.generator !== 'pattern' && (
+                        <NumberField
+                            label={kind?.generator === 'button' ? t('Stitches a pair') : t('Stitches a bar')}
+                            value={bars}
+                            min={2}
+                            max={20}
+                            step={1}
+                            unit=""
+                            onChange={setBars}
+                        />
+                    )}
                     <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
                     <NumberField label={t('All layers')} value={typed.stack} min={0.1} max={5} step={0.1} onChange={set('stack')} slider={false} />
                 </div>
@@ -58,11 +124,31 @@ export function StitchTool({ room }: ToolProps) {
                     <Trouble error={picture.error} />
                     {p !== undefined && (
                         <>
-                            <p className="lead">{p.about}{p.iso_4915 !== null && <small> · {t('ISO 4915 class {n}', { n: p.iso_4915 })}</small>}</p>
+                            <p className="lead">
+                                {p.about}
+                                {p.iso_4915 !== null && <small> · {t('ISO 4915 class {n}', { n: p.iso_4915 })}</small>}
+                            </p>
                             <h2>{t('right side')}</h2>
-                            <div className="faces" tabIndex={0}><StitchRow points={p.right_side} scale={scale} rowMm={row} halfMm={half} label={t('{stitch} from the right side, to scale', { stitch: p.title })} /></div>
+                            <div className="faces" tabIndex={0}>
+                                <StitchRow
+                                    points={p.right_side}
+                                    scale={scale}
+                                    rowMm={row}
+                                    halfMm={half}
+                                    label={t('{stitch} from the right side, to scale', { stitch: p.title })}
+                                />
+                            </div>
                             <h2>{t('underside')}</h2>
-                            <div className="faces" tabIndex={0}><StitchRow points={p.underside} scale={scale} rowMm={row} halfMm={half} thread="bobbin" label={t('{stitch} from the underside, to scale', { stitch: p.title })} /></div>
+                            <div className="faces" tabIndex={0}>
+                                <StitchRow
+                                    points={p.underside}
+                                    scale={scale}
+                                    rowMm={row}
+                                    halfMm={half}
+                                    thread="bobbin"
+                                    label={t('{stitch} from the underside, to scale', { stitch: p.title })}
+                                />
+                            </div>
                             <div className="under-drawing">
                                 <ScaleBar mm={10} scale={scale} />
                                 <Checkbox label={t('true size')} className="tick" checked={trueSize} onChange={(e) => setTrueSize(e.currentTarget.checked)} />

@@ -21,10 +21,25 @@ export function TakeOver({ found }: { found: Measured | null }) {
     const [search] = useSearchParams()
     const navigate = useNavigate()
     const of = (name: string) => search.get(name) ?? ''
-    const row = useLook(of('class'), of('student'), { lesson: search.get('lesson'), replaces: search.get('replaces'), machine: search.get('machine'), schools: search.get('schools') }, of('class') !== '').data?.lesson.rows.find((r) => r.id === of('row'))
+    const row = useLook(
+        of('class'),
+        of('student'),
+        { lesson: search.get('lesson'), replaces: search.get('replaces'), machine: search.get('machine'), schools: search.get('schools') },
+        of('class') !== '',
+    ).data?.lesson.rows.find((r) => r.id === of('row'))
     const back = `/look/${of('class')}/${of('student')}?${new URLSearchParams([...search].filter(([name]) => ['lesson', 'version', 'replaces', 'machine', 'schools'].includes(name))).toString()}`
     const take = useChange(async (measured: Measured) => {
-        const readings = await ask(api.POST('/api/scans/readings', { body: { lesson: of('lesson'), version: Number(of('version')), row: of('row'), way: search.get('way') === null ? null : (JSON.parse(of('way')) as View['WayView']), ...measured } }))
+        const readings = await ask(
+            api.POST('/api/scans/readings', {
+                body: {
+                    lesson: of('lesson'),
+                    version: Number(of('version')),
+                    row: of('row'),
+                    way: search.get('way') === null ? null : (JSON.parse(of('way')) as View['WayView']),
+                    ...measured,
+                },
+            }),
+        )
         await addReadings(of('class'), of('student'), of('lesson'), search.get('replaces'), Number(of('version')), readings)
         await navigate(back)
     })
@@ -32,8 +47,12 @@ export function TakeOver({ found }: { found: Measured | null }) {
     return (
         <div className="take-over">
             <p>{t('For the sample in hand: {row}', { row: row?.title ?? of('row') })}</p>
-            <Button disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>{t('Take it over')}</Button>
-            <Button variant="default" onClick={() => void navigate(back)}>{t('Back to the sample')}</Button>
+            <Button disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>
+                {t('Take it over')}
+            </Button>
+            <Button variant="default" onClick={() => void navigate(back)}>
+                {t('Back to the sample')}
+            </Button>
             <Trouble error={take.error} />
         </div>
     )

@@ -37,7 +37,15 @@ export default function WorkshopPage() {
     return (
         <div className="workshop">
             <nav className="bench" aria-label={t('Tools')}>
-                {TOOLS.map((tool) => <NavLink key={tool.id} to={`/workshop/${tool.id}`} className={tool.id === id ? 'on' : ''} aria-current={tool.id === id ? 'page' : undefined}>{t(tool.name)}</NavLink>)}
+                {TOOLS.map((tool) => (
+                    <NavLink
+                        key={tool.id}
+                        to={`/workshop/${tool.id}`}
+                        className={tool.id === id ? 'on' : ''}
+                        aria-current={tool.id === id ? 'page' : undefined}>
+                        {t(tool.name)}
+                    </NavLink>
+                ))}
             </nav>
             <section className="tool">
                 <h1>{t(name)}</h1>

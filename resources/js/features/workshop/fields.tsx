@@ -12,8 +12,12 @@ interface ChoiceProps {
 export function Choice({ label, value, options, onChange }: ChoiceProps) {
     return (
         <NativeSelect label={label} className="choice" value={value} onChange={(e) => onChange(e.currentTarget.value)}>
-                {options.map((o) => <option key={o.id} value={o.id}>{o.title}</option>)}
-            </NativeSelect>
+            {options.map((o) => (
+                <option key={o.id} value={o.id}>
+                    {o.title}
+                </option>
+            ))}
+        </NativeSelect>
     )
 }
 

@@ -16,7 +16,8 @@ export function shades(image: HTMLImageElement): Shades {
     if (paper !== null) {
         paper.drawImage(image, 0, 0)
         const { data } = paper.getImageData(0, 0, canvas.width, canvas.height)
-        for (let i = 0; i < bytes.length; i++) bytes[i] = Math.round(0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0))
+        for (let i = 0; i < bytes.length; i++)
+            bytes[i] = Math.round(0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0))
     }
     return { width: canvas.width, height: canvas.height, bytes }
 }
@@ -24,7 +25,9 @@ export function shades(image: HTMLImageElement): Shades {
 /** The shades as they are: the one call that does not send JSON. */
 export async function sendScan(of: Shades, dpi: number): Promise<{ data?: View['ScanView']; error?: unknown; response: Response }> {
     return api.POST('/api/scans/read', {
-        params: { query: { width: of.width, height: of.height, dpi } }, body: of.bytes as never,
-        bodySerializer: (body) => body as unknown as BodyInit, headers: { 'Content-Type': 'application/octet-stream' },
+        params: { query: { width: of.width, height: of.height, dpi } },
+        body: of.bytes as never,
+        bodySerializer: (body) => body as unknown as BodyInit,
+        headers: { 'Content-Type': 'application/octet-stream' },
     })
 }

@@ -17,31 +17,72 @@ interface Props {
 
 /** What is looked for on a row: how much is met, how much near, and what to say when it is not. */
 export function CheckEditor({ row, allows, teaches, onChange }: Props) {
-    const change = (id: string, what: string, by: (check: DraftCheck) => DraftCheck) => onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
+    const change = (id: string, what: string, by: (check: DraftCheck) => DraftCheck) =>
+        onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
     return (
         <div className="draft-checks">
             <h3>{t('Checks')}</h3>
             {row.checks.map((c) => (
                 <div key={c.id} className="draft-check">
-                    <TextInput aria-label={t('Name of the check')} value={c.title} maxLength={60} onChange={(e) => { const title = e.currentTarget.value; change(c.id, 'title', (x) => ({ ...x, title })) }} />
-                    <Numbers check={c} onChange={(what, next) => change(c.id, what, (x) => { const y = { ...x, ...next }; delete y.allows; return y })} />
-                    <small>{row.readings.find((r) => r.id === c.of)?.label}: {allows[c.id] ?? c.allows ?? ''}</small>
-                    {row.checks.length > 1 && <Button variant="subtle" aria-label={t('Take the check {name} away', { name: c.title })} onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>{t('away')}</Button>}
+                    <TextInput
+                        aria-label={t('Name of the check')}
+                        value={c.title}
+                        maxLength={60}
+                        onChange={(e) => {
+                            const title = e.currentTarget.value
+                            change(c.id, 'title', (x) => ({ ...x, title }))
+                        }}
+                    />
+                    <Numbers
+                        check={c}
+                        onChange={(what, next) =>
+                            change(c.id, what, (x) => {
+                                const y = { ...x, ...next }
+                                delete y.allows
+                                return y
+                            })
+                        }
+                    />
+                    <small>
+                        {row.readings.find((r) => r.id === c.of)?.label}: {allows[c.id] ?? c.allows ?? ''}
+                    </small>
+                    {row.checks.length > 1 && (
+                        <Button
+                            variant="subtle"
+                            aria-label={t('Take the check {name} away', { name: c.title })}
+                            onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>
+                            {t('away')}
+                        </Button>
+                    )}
                     <div className="draft-say">
-                        {(['low', 'high'] as const).filter((side) => side in c.changes || c.kind !== 'yes').map((side) => (
-                            <TextInput label={side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')} key={side} value={c.changes[side]?.text ?? ''} maxLength={200} onChange={(e) => {
-                                    const text = e.currentTarget.value
-                                    change(c.id, `say ${side}`, (x) => {
-                                        const rest = Object.entries(x.changes).filter(([when]) => when !== side)
-                                        const said = text === '' ? [] : [[side, { kind: x.changes[side]?.kind ?? 'habit', text }] as const]
-                                        return { ...x, changes: Object.fromEntries([...rest, ...said]) }
-                                    })
-                                }} />
-                        ))}
+                        {(['low', 'high'] as const)
+                            .filter((side) => side in c.changes || c.kind !== 'yes')
+                            .map((side) => (
+                                <TextInput
+                                    label={side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')}
+                                    key={side}
+                                    value={c.changes[side]?.text ?? ''}
+                                    maxLength={200}
+                                    onChange={(e) => {
+                                        const text = e.currentTarget.value
+                                        change(c.id, `say ${side}`, (x) => {
+                                            const rest = Object.entries(x.changes).filter(([when]) => when !== side)
+                                            const said = text === '' ? [] : [[side, { kind: x.changes[side]?.kind ?? 'habit', text }] as const]
+                                            return { ...x, changes: Object.fromEntries([...rest, ...said]) }
+                                        })
+                                    }}
+                                />
+                            ))}
                     </div>
                 </div>
             ))}
-            <NewCheck row={row} teaches={teaches} onAdd={(reading, check) => onChange(`check new ${check.id}`, (r) => ({ ...r, readings: [...r.readings, reading], checks: [...r.checks, check] }))} />
+            <NewCheck
+                row={row}
+                teaches={teaches}
+                onAdd={(reading, check) =>
+                    onChange(`check new ${check.id}`, (r) => ({ ...r, readings: [...r.readings, reading], checks: [...r.checks, check] }))
+                }
+            />
         </div>
     )
 }
@@ -55,20 +96,54 @@ function without(row: DraftRow, id: string): DraftRow {
 }
 
 function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: string, next: Partial<DraftCheck>) => void }) {
-    const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
+    const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => (
+        <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
+    )
     if (c.kind === 'yes' || c.kind === 'choice') return <span className="quiet">{c.kind === 'yes' ? t('yes or no') : t('described steps')}</span>
-    if (c.kind === 'alike') return <>{num(t('met'), 'met_percent', '%', 1)}{num(t('near'), 'near_percent', '%', 1)}</>
+    if (c.kind === 'alike')
+        return (
+            <>
+                {num(t('met'), 'met_percent', '%', 1)}
+                {num(t('near'), 'near_percent', '%', 1)}
+            </>
+        )
     if (c.kind === 'band') {
-        const band = (name: 'met' | 'near', side: keyof Band, label: string) => c[name]?.[side] === undefined ? null : <Num label={label} unit="" step={0.5} value={c[name][side]} onChange={(v) => onChange(`${name} ${side}`, { [name]: { ...c[name], [side]: v } })} />
-        return <>{band('met', 'from', t('met from'))}{band('met', 'to', t('met to'))}{band('near', 'from', t('near from'))}{band('near', 'to', t('near to'))}</>
+        const band = (name: 'met' | 'near', side: keyof Band, label: string) =>
+            c[name]?.[side] === undefined ? null : (
+                <Num
+                    label={label}
+                    unit=""
+                    step={0.5}
+                    value={c[name][side]}
+                    onChange={(v) => onChange(`${name} ${side}`, { [name]: { ...c[name], [side]: v } })}
+                />
+            )
+        return (
+            <>
+                {band('met', 'from', t('met from'))}
+                {band('met', 'to', t('met to'))}
+                {band('near', 'from', t('near from'))}
+                {band('near', 'to', t('near to'))}
+            </>
+        )
     }
-    return <>{c.kind !== 'spread' && num(t('target'), 'target_mm', 'mm', 0.1)}{num(c.kind === 'spread' ? t('met up to') : t('met ±'), 'met_mm')}{num(c.kind === 'spread' ? t('near up to') : t('near ±'), 'near_mm')}</>
+    return (
+        <>
+            {c.kind !== 'spread' && num(t('target'), 'target_mm', 'mm', 0.1)}
+            {num(c.kind === 'spread' ? t('met up to') : t('met ±'), 'met_mm')}
+            {num(c.kind === 'spread' ? t('near up to') : t('near ±'), 'near_mm')}
+        </>
+    )
 }
 
 type Kind = View['NewCheckBody']['kind']
 
 const KINDS: { id: Kind; title: string }[] = [
-    { id: 'yes-no', title: t('yes or no') }, { id: 'length', title: t('one length') }, { id: 'lengths', title: t('a length at three marks') }, { id: 'count', title: t('a count') }, { id: 'stitches', title: t('stitches counted over mm') },
+    { id: 'yes-no', title: t('yes or no') },
+    { id: 'length', title: t('one length') },
+    { id: 'lengths', title: t('a length at three marks') },
+    { id: 'count', title: t('a count') },
+    { id: 'stitches', title: t('stitches counted over mm') },
 ]
 
 function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; onAdd: (reading: DraftReading, check: DraftCheck) => void }) {
@@ -81,9 +156,18 @@ function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; o
     })
     return (
         <div className="draft-fields new-check">
-            <TextInput label={t('Look also for')} className="wide" value={label} maxLength={60} placeholder={t('Corner lies flat')} onChange={(e) => setLabel(e.currentTarget.value)} />
+            <TextInput
+                label={t('Look also for')}
+                className="wide"
+                value={label}
+                maxLength={60}
+                placeholder={t('Corner lies flat')}
+                onChange={(e) => setLabel(e.currentTarget.value)}
+            />
             <Choice label={t('read as')} value={kind} options={KINDS} onChange={(id) => setKind(KINDS.find((k) => k.id === id)?.id ?? 'yes-no')} />
-            <Button variant="default" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>{t('Add the check')}</Button>
+            <Button variant="default" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>
+                {t('Add the check')}
+            </Button>
             <Trouble error={add.error} />
         </div>
     )

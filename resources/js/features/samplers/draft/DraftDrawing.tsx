@@ -70,13 +70,28 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
     return (
         <div ref={ref} className="sampler-box drafting">
             {width > 0 && (
-                <svg width={width} height={height} role="group" aria-label={t('The sampler to scale')} onPointerMove={go} onPointerUp={() => setDrag(null)} onPointerCancel={() => setDrag(null)}>
+                <svg
+                    width={width}
+                    height={height}
+                    role="group"
+                    aria-label={t('The sampler to scale')}
+                    onPointerMove={go}
+                    onPointerUp={() => setDrag(null)}
+                    onPointerCancel={() => setDrag(null)}>
                     <g transform={`translate(${left} ${MARGIN})`}>
                         {drawing.pieces.map((p) => (
                             <g key={p.id}>
-                                <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} className={p.material === 'paper' ? 'paper' : 'cloth'} />
+                                <rect
+                                    x={p.x * scale}
+                                    y={p.y * scale}
+                                    width={p.width * scale}
+                                    height={p.height * scale}
+                                    className={p.material === 'paper' ? 'paper' : 'cloth'}
+                                />
                                 <Grid x={p.x} y={p.y} width={p.width} height={p.height} scale={scale} />
-                                <text x={(p.x + p.width) * scale} y={p.height * scale + 17} textAnchor="end" className="draw-label">{p.width} × {p.height} mm</text>
+                                <text x={(p.x + p.width) * scale} y={p.height * scale + 17} textAnchor="end" className="draw-label">
+                                    {p.width} × {p.height} mm
+                                </text>
                             </g>
                         ))}
                         <SheetParts drawing={drawing} scale={scale} below={10} />
@@ -86,25 +101,58 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                             const on = row.id === chosen
                             const name = on ? 'stitches' : 'stitches-planned'
                             return (
-                                <g key={row.id} transform={drag?.whole === true && drag.row.id === row.id ? `translate(${drag.dx * scale} ${drag.dy * scale})` : undefined} className={stops.has(row.id) ? 'row-off' : ''}>
+                                <g
+                                    key={row.id}
+                                    transform={drag?.whole === true && drag.row.id === row.id ? `translate(${drag.dx * scale} ${drag.dy * scale})` : undefined}
+                                    className={stops.has(row.id) ? 'row-off' : ''}>
                                     <path d={stitchPath(live, scale)} className={name} />
                                     <path
-                                        d={linePath(live, scale)} className="row-grip" tabIndex={0} role="button" aria-label={t('{row}: drag it, or move it with the arrow keys', { row: row.title })} aria-pressed={on}
-                                        onPointerDown={(e) => start(e, row, moveRow, true)} onKeyDown={(e) => keys(e, row, moveRow)} onFocus={() => onChoose(row.id)}
+                                        d={linePath(live, scale)}
+                                        className="row-grip"
+                                        tabIndex={0}
+                                        role="button"
+                                        aria-label={t('{row}: drag it, or move it with the arrow keys', { row: row.title })}
+                                        aria-pressed={on}
+                                        onPointerDown={(e) => start(e, row, moveRow, true)}
+                                        onKeyDown={(e) => keys(e, row, moveRow)}
+                                        onFocus={() => onChoose(row.id)}
                                     />
                                 </g>
                             )
                         })}
-                        {drawing.marks.filter((m) => m.row === chosen && drag === null).map((m) => <line key={`${m.reading}${m.mark}`} x1={(m.from[0] ?? 0) * scale} y1={(m.from[1] ?? 0) * scale} x2={(m.to[0] ?? 0) * scale} y2={(m.to[1] ?? 0) * scale} className="read-here" />)}
-                        {lesson.sampler.rows.filter((r) => r.id === chosen).flatMap((row) => {
-                            const on = piece(row)
-                            return on === undefined ? [] : handles(row, on.width).map((h) => (
-                                <circle
-                                    key={h.name} cx={(on.x + h.at[0]) * scale} cy={(on.y + h.at[1]) * scale} r={9} className="row-handle" tabIndex={0} role="button" aria-label={t('An end of {row}: drag it, or move it with the arrow keys', { row: row.title })}
-                                    onPointerDown={(e) => start(e, row, h.move, false)} onKeyDown={(e) => keys(e, row, h.move)}
+                        {drawing.marks
+                            .filter((m) => m.row === chosen && drag === null)
+                            .map((m) => (
+                                <line
+                                    key={`${m.reading}${m.mark}`}
+                                    x1={(m.from[0] ?? 0) * scale}
+                                    y1={(m.from[1] ?? 0) * scale}
+                                    x2={(m.to[0] ?? 0) * scale}
+                                    y2={(m.to[1] ?? 0) * scale}
+                                    className="read-here"
                                 />
-                            ))
-                        })}
+                            ))}
+                        {lesson.sampler.rows
+                            .filter((r) => r.id === chosen)
+                            .flatMap((row) => {
+                                const on = piece(row)
+                                return on === undefined
+                                    ? []
+                                    : handles(row, on.width).map((h) => (
+                                          <circle
+                                              key={h.name}
+                                              cx={(on.x + h.at[0]) * scale}
+                                              cy={(on.y + h.at[1]) * scale}
+                                              r={9}
+                                              className="row-handle"
+                                              tabIndex={0}
+                                              role="button"
+                                              aria-label={t('An end of {row}: drag it, or move it with the arrow keys', { row: row.title })}
+                                              onPointerDown={(e) => start(e, row, h.move, false)}
+                                              onKeyDown={(e) => keys(e, row, h.move)}
+                                          />
+                                      ))
+                            })}
                     </g>
                 </svg>
             )}

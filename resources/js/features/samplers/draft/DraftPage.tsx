@@ -4,9 +4,9 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
 import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
 import { t } from '../../../app/text'
+import { mm } from '../../../text/numbers'
 import { Trouble, Waiting } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
-import { mm } from '../../../text/numbers'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
 import { put, type DraftLesson } from './lesson'
@@ -21,7 +21,8 @@ export default function DraftPage() {
     const text = useLessonText(id)
     const room = useRoom(undefined)
     const studio = useMe().data?.studio
-    if (text.data === undefined || room.data === undefined || studio === undefined) return text.error === null ? <Waiting what={t('Laying it on the table')} /> : <Trouble error={text.error} />
+    if (text.data === undefined || room.data === undefined || studio === undefined)
+        return text.error === null ? <Waiting what={t('Laying it on the table')} /> : <Trouble error={text.error} />
     return <Table key={`${id}:${text.data.version}`} studio={studio} text={text.data} stitches={room.data.stitches} />
 }
 
@@ -58,27 +59,96 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
     return (
         <div className="draft">
             <div className="draft-head">
-                <h1>{t('Drafting table')} <small><Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('version {n} is on the shelf', { n: text.version })}</small></h1>
-                <span className="quiet" role="status">{draft.changed ? t('Draft kept on this device') : t('Nothing changed yet')}</span>
-                <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>{t('Undo')}</Button>
-                <Button variant="default" disabled={!draft.canRedo} onClick={draft.redo}>{t('Redo')}</Button>
-                {draft.changed && <Button variant="default" onClick={draft.drop}>{t('Drop the draft')}</Button>}
-                {renamed && <Button variant="default" disabled={read?.fits !== true || keep.isPending} onClick={() => keep.mutate(true)}>{t('Keep as a new lesson')}</Button>}
-                <Button disabled={!draft.changed || read?.fits !== true || keep.isPending} onClick={() => keep.mutate(false)}>{t('Keep as version {n}', { n: nextVersion })}</Button>
+                <h1>
+                    {t('Drafting table')}{' '}
+                    <small>
+                        <Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('version {n} is on the shelf', { n: text.version })}
+                    </small>
+                </h1>
+                <span className="quiet" role="status">
+                    {draft.changed ? t('Draft kept on this device') : t('Nothing changed yet')}
+                </span>
+                <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>
+                    {t('Undo')}
+                </Button>
+                <Button variant="default" disabled={!draft.canRedo} onClick={draft.redo}>
+                    {t('Redo')}
+                </Button>
+                {draft.changed && (
+                    <Button variant="default" onClick={draft.drop}>
+                        {t('Drop the draft')}
+                    </Button>
+                )}
+                {renamed && (
+                    <Button variant="default" disabled={read?.fits !== true || keep.isPending} onClick={() => keep.mutate(true)}>
+                        {t('Keep as a new lesson')}
+                    </Button>
+                )}
+                <Button disabled={!draft.changed || read?.fits !== true || keep.isPending} onClick={() => keep.mutate(false)}>
+                    {t('Keep as version {n}', { n: nextVersion })}
+                </Button>
             </div>
-            {stale && <p className="draft-problem">{t('Version {now} came to the shelf since this draft was begun from version {then}. Drop the draft to see it, or give yours another title and keep it as a new lesson.', { now: text.version, then: draft.from })}</p>}
+            {stale && (
+                <p className="draft-problem">
+                    {t(
+                        'Version {now} came to the shelf since this draft was begun from version {then}. Drop the draft to see it, or give yours another title and keep it as a new lesson.',
+                        { now: text.version, then: draft.from },
+                    )}
+                </p>
+            )}
             <Trouble error={keep.error ?? add.error ?? draft.read.error} place />
-            {general.map((p) => <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'}>{p.text} <small>{p.place}</small></p>)}
+            {general.map((p) => (
+                <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'}>
+                    {p.text} <small>{p.place}</small>
+                </p>
+            ))}
             <div className="draft-cols">
                 <div className="draft-left">
                     {read?.drawing != null ? (
-                        <DraftDrawing lesson={lesson} drawing={read.drawing} problems={read.problems} chosen={row?.id ?? ''} onChoose={(id) => { setChosen(id); setPart('rows') }} onChange={draft.change} />
-                    ) : <p className="empty">{lesson.sampler.pieces.length === 0 ? t('This lesson has no sampler yet. Give it a piece of cloth, then rows.') : t('It cannot be drawn like this.')}</p>}
-                    {read !== undefined && <p className="draft-sum" role="status">{t('{rows} · {min} min for a beginner · {m} m of each thread', { rows: sewn === 1 ? t('1 row') : t('{n} rows', { n: sewn }), min: read.minutes.toFixed(1), m: (read.thread_mm / 1000).toFixed(2) })}</p>}
+                        <DraftDrawing
+                            lesson={lesson}
+                            drawing={read.drawing}
+                            problems={read.problems}
+                            chosen={row?.id ?? ''}
+                            onChoose={(id) => {
+                                setChosen(id)
+                                setPart('rows')
+                            }}
+                            onChange={draft.change}
+                        />
+                    ) : (
+                        <p className="empty">
+                            {lesson.sampler.pieces.length === 0
+                                ? t('This lesson has no sampler yet. Give it a piece of cloth, then rows.')
+                                : t('It cannot be drawn like this.')}
+                        </p>
+                    )}
+                    {read !== undefined && (
+                        <p className="draft-sum" role="status">
+                            {t('{rows} · {min} min for a beginner · {m} m of each thread', {
+                                rows: sewn === 1 ? t('1 row') : t('{n} rows', { n: sewn }),
+                                min: read.minutes.toFixed(1),
+                                m: (read.thread_mm / 1000).toFixed(2),
+                            })}
+                        </p>
+                    )}
                 </div>
                 <div className="draft-right">
                     <div className="bench inline" role="tablist" aria-label={t('What to change')}>
-                        {PARTS.map((p) => <a key={p} href={`#${p}`} role="tab" aria-selected={part === p} className={part === p ? 'on' : ''} onClick={(e) => { e.preventDefault(); setPart(p) }}>{{ rows: t('Rows'), cloth: t('Cloth and thread'), words: t('Words and settings'), versions: t('Versions') }[p]}</a>)}
+                        {PARTS.map((p) => (
+                            <a
+                                key={p}
+                                href={`#${p}`}
+                                role="tab"
+                                aria-selected={part === p}
+                                className={part === p ? 'on' : ''}
+                                onClick={(e) => {
+                                    e.preventDefault()
+                                    setPart(p)
+                                }}>
+                                {{ rows: t('Rows'), cloth: t('Cloth and thread'), words: t('Words and settings'), versions: t('Versions') }[p]}
+                            </a>
+                        ))}
                     </div>
                     {part === 'rows' && (
                         <>
@@ -91,15 +161,44 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                             <div>
                                                 <UnstyledButton aria-expanded={r.id === row?.id} onClick={() => setChosen(r.id)}>
                                                     <strong>{r.title}</strong>
-                                                    <small>{figures === undefined ? '' : figures.stitches === 0 ? t('looked at, not sewn') : t('{n} stitches, {mm} mm, {min} min', { n: figures.stitches, mm: mm(figures.row_mm, 0), min: figures.minutes.toFixed(1) })}</small>
-                                                    <small className={problem?.stops === true ? 'lacking' : 'due'}>{problem === undefined ? '' : problem.stops ? t('does not fit') : t('look here')}</small>
+                                                    <small>
+                                                        {figures === undefined
+                                                            ? ''
+                                                            : figures.stitches === 0
+                                                              ? t('looked at, not sewn')
+                                                              : t('{n} stitches, {mm} mm, {min} min', {
+                                                                    n: figures.stitches,
+                                                                    mm: mm(figures.row_mm, 0),
+                                                                    min: figures.minutes.toFixed(1),
+                                                                })}
+                                                    </small>
+                                                    <small className={problem?.stops === true ? 'lacking' : 'due'}>
+                                                        {problem === undefined ? '' : problem.stops ? t('does not fit') : t('look here')}
+                                                    </small>
                                                 </UnstyledButton>
-                                                {lesson.sampler.rows.length > 1 && <Button variant="subtle" aria-label={t('Take the row {name} away', { name: r.title })} onClick={() => draft.change(`row away ${r.id}`, (l) => ({ ...l, sampler: { ...l.sampler, rows: l.sampler.rows.filter((x) => x.id !== r.id) } }))}>{t('away')}</Button>}
+                                                {lesson.sampler.rows.length > 1 && (
+                                                    <Button
+                                                        variant="subtle"
+                                                        aria-label={t('Take the row {name} away', { name: r.title })}
+                                                        onClick={() =>
+                                                            draft.change(`row away ${r.id}`, (l) => ({
+                                                                ...l,
+                                                                sampler: { ...l.sampler, rows: l.sampler.rows.filter((x) => x.id !== r.id) },
+                                                            }))
+                                                        }>
+                                                        {t('away')}
+                                                    </Button>
+                                                )}
                                             </div>
                                             {r.id === row?.id && (
                                                 <RowEditor
-                                                    lesson={lesson} row={r} stitches={stitches} read={figures} problems={(read?.problems ?? []).filter((p) => p.row === r.id)}
-                                                    onChange={draft.change} onPut={(place, value) => draft.change(`put ${place}`, (l) => put(l, place, value))}
+                                                    lesson={lesson}
+                                                    row={r}
+                                                    stitches={stitches}
+                                                    read={figures}
+                                                    problems={(read?.problems ?? []).filter((p) => p.row === r.id)}
+                                                    onChange={draft.change}
+                                                    onPut={(place, value) => draft.change(`put ${place}`, (l) => put(l, place, value))}
                                                 />
                                             )}
                                         </li>
@@ -108,15 +207,30 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             </ul>
                             {lesson.sampler.pieces.length > 0 && (
                                 <div className="draft-fields add-row">
-                                    <Choice label={t('Add from the stitch list')} value={stitch} options={stitches.map((s) => ({ id: s.id, title: s.title }))} onChange={setStitch} />
-                                    <Button variant="default" disabled={add.isPending} onClick={() => add.mutate(undefined)}>{t('Add a row, one foot edge on')}</Button>
+                                    <Choice
+                                        label={t('Add from the stitch list')}
+                                        value={stitch}
+                                        options={stitches.map((s) => ({ id: s.id, title: s.title }))}
+                                        onChange={setStitch}
+                                    />
+                                    <Button variant="default" disabled={add.isPending} onClick={() => add.mutate(undefined)}>
+                                        {t('Add a row, one foot edge on')}
+                                    </Button>
                                 </div>
                             )}
                         </>
                     )}
                     {part === 'cloth' && <ClothEditor lesson={lesson} onChange={draft.change} />}
                     {part === 'words' && <WordsEditor lesson={lesson} onChange={draft.change} />}
-                    {part === 'versions' && <Versions text={text} onTake={(old) => { draft.change('version', () => old); setPart('rows') }} />}
+                    {part === 'versions' && (
+                        <Versions
+                            text={text}
+                            onTake={(old) => {
+                                draft.change('version', () => old)
+                                setPart('rows')
+                            }}
+                        />
+                    )}
                     {keep.error instanceof Problem && keep.error.status === 409 && <p className="quiet">{t('Your draft is still here.')}</p>}
                 </div>
             </div>

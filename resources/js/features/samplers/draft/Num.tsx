@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { api, ask } from '../../../api/client'
 import { t } from '../../../app/text'
-import { StepField } from '../../../ui/StepField'
 import { toNumber } from '../../../text/numbers'
+import { StepField } from '../../../ui/StepField'
 
 interface Props {
     label: string
@@ -40,12 +40,27 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = fa
         onChange(Math.round(((value ?? 0) + by) * 1000) / 1000)
     }
     const wrong = typed !== null && toNumber(typed) === null && typed.trim() !== ''
-    const shown = <>{label}{unit !== '' && <small> {unit}</small>}</>
+    const shown = (
+        <>
+            {label}
+            {unit !== '' && <small> {unit}</small>}
+        </>
+    )
     return (
         <StepField
-            name={label} className={bare ? 'num-field bare' : 'num-field'} {...(bare ? { 'aria-label': label } : { label: shown })} maxLength={12}
-            error={wrong} title={wrong ? t('A number, or inches such as 5/8') : undefined} value={typed ?? (value === undefined ? '' : String(value))}
-            onChange={(e) => write(e.currentTarget.value)} onBlur={() => void settle()} onKeyDown={(e) => { if (e.key === 'Enter') void settle() }} onStep={(up) => move(up * step)}
+            name={label}
+            className={bare ? 'num-field bare' : 'num-field'}
+            {...(bare ? { 'aria-label': label } : { label: shown })}
+            maxLength={12}
+            error={wrong}
+            title={wrong ? t('A number, or inches such as 5/8') : undefined}
+            value={typed ?? (value === undefined ? '' : String(value))}
+            onChange={(e) => write(e.currentTarget.value)}
+            onBlur={() => void settle()}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') void settle()
+            }}
+            onStep={(up) => move(up * step)}
         />
     )
 }

@@ -2,9 +2,9 @@ import { Button, Checkbox, TextInput } from '@mantine/core'
 import { api, ask, type View } from '../../../api/client'
 import { useChange, useLessons } from '../../../api/queries'
 import { t } from '../../../app/text'
+import { mm } from '../../../text/numbers'
 import { Trouble } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
-import { mm } from '../../../text/numbers'
 import { CheckEditor } from './CheckEditor'
 import { withRow, type DraftLesson, type DraftPath, type DraftRow, type Pair } from './lesson'
 import { Num } from './Num'
@@ -20,8 +20,13 @@ interface Props {
 }
 
 const RUNS: { id: View['NewPathBody']['run']; title: string }[] = [
-    { id: 'edge', title: t('along an edge') }, { id: 'line', title: t('a line with corners') }, { id: 'arc', title: t('an arc') }, { id: 'circle', title: t('a circle') },
-    { id: 's-curve', title: t('an S') }, { id: 'square-spiral', title: t('a square spiral') }, { id: 'round-spiral', title: t('a round spiral') },
+    { id: 'edge', title: t('along an edge') },
+    { id: 'line', title: t('a line with corners') },
+    { id: 'arc', title: t('an arc') },
+    { id: 'circle', title: t('a circle') },
+    { id: 's-curve', title: t('an S') },
+    { id: 'square-spiral', title: t('a square spiral') },
+    { id: 'round-spiral', title: t('a round spiral') },
 ]
 
 /** One row: its stitch, where it runs, what is looked for on it, and which machines sew it. */
@@ -38,28 +43,80 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
         <div className="row-editor">
             {problems.map((p) => (
                 <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'} role={p.stops ? 'alert' : 'status'}>
-                    {p.text} {p.value !== null && <Button variant="default" onClick={() => onPut(p.place, p.value ?? 0)}>{t('Make it {n}', { n: mm(p.value) })}</Button>}
+                    {p.text}{' '}
+                    {p.value !== null && (
+                        <Button variant="default" onClick={() => onPut(p.place, p.value ?? 0)}>
+                            {t('Make it {n}', { n: mm(p.value) })}
+                        </Button>
+                    )}
                 </p>
             ))}
             <div className="draft-fields">
-                <TextInput label={t('Called')} className="wide" value={row.title} maxLength={80} onChange={(e) => { const title = e.currentTarget.value; change('title', (r) => ({ ...r, title })) }} />
+                <TextInput
+                    label={t('Called')}
+                    className="wide"
+                    value={row.title}
+                    maxLength={80}
+                    onChange={(e) => {
+                        const title = e.currentTarget.value
+                        change('title', (r) => ({ ...r, title }))
+                    }}
+                />
                 {row.path !== undefined && (
                     <>
-                        <Choice label={t('Stitch')} value={row.stitch ?? 'straight'} options={stitches.map((s) => ({ id: s.id, title: s.title }))} onChange={(id) => {
-                            const next = stitches.find((s) => s.id === id)
-                            change('stitch', ({ width_mm, ...r }) => ({ ...r, stitch: id, stitch_mm: next?.length_mm ?? 2.5, ...(next?.swings === true ? { width_mm: next.width_mm > 0 ? next.width_mm : (width_mm ?? 3.5) } : {}) }))
-                        }} />
+                        <Choice
+                            label={t('Stitch')}
+                            value={row.stitch ?? 'straight'}
+                            options={stitches.map((s) => ({ id: s.id, title: s.title }))}
+                            onChange={(id) => {
+                                const next = stitches.find((s) => s.id === id)
+                                change('stitch', ({ width_mm, ...r }) => ({
+                                    ...r,
+                                    stitch: id,
+                                    stitch_mm: next?.length_mm ?? 2.5,
+                                    ...(next?.swings === true ? { width_mm: next.width_mm > 0 ? next.width_mm : (width_mm ?? 3.5) } : {}),
+                                }))
+                            }}
+                        />
                         <Num label={t('Length')} value={row.stitch_mm} step={0.1} onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))} />
-                        {kind?.swings === true && <Num label={t('Width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />}
-                        <Num label={t('Needle, left −')} value={row.needle_position_mm ?? 0} onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))} />
-                        <Num label={t('Back stitches')} unit="" step={1} value={row.back_stitches ?? 0} onChange={(v) => change('back', (r) => ({ ...r, back_stitches: v }))} />
-                        <TextInput label={t('Guide')} value={row.guide ?? ''} maxLength={60} onChange={(e) => { const guide = e.currentTarget.value; change('guide', (r) => ({ ...r, guide })) }} />
+                        {kind?.swings === true && (
+                            <Num label={t('Width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />
+                        )}
+                        <Num
+                            label={t('Needle, left −')}
+                            value={row.needle_position_mm ?? 0}
+                            onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))}
+                        />
+                        <Num
+                            label={t('Back stitches')}
+                            unit=""
+                            step={1}
+                            value={row.back_stitches ?? 0}
+                            onChange={(v) => change('back', (r) => ({ ...r, back_stitches: v }))}
+                        />
+                        <TextInput
+                            label={t('Guide')}
+                            value={row.guide ?? ''}
+                            maxLength={60}
+                            onChange={(e) => {
+                                const guide = e.currentTarget.value
+                                change('guide', (r) => ({ ...r, guide }))
+                            }}
+                        />
                     </>
                 )}
             </div>
             {row.path !== undefined && piece !== undefined && (
                 <div className="draft-fields">
-                    <Choice label={t('Runs')} value={row.path.run} options={RUNS} onChange={(id) => { const to = RUNS.find((r) => r.id === id); if (to !== undefined) run.mutate(to.id) }} />
+                    <Choice
+                        label={t('Runs')}
+                        value={row.path.run}
+                        options={RUNS}
+                        onChange={(id) => {
+                            const to = RUNS.find((r) => r.id === id)
+                            if (to !== undefined) run.mutate(to.id)
+                        }}
+                    />
                     <PathFields path={row.path} onChange={(what, path) => change(what, (r) => ({ ...r, path }))} />
                 </div>
             )}
@@ -72,19 +129,44 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
 }
 
 function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: string, path: DraftPath) => void }) {
-    const num = (label: string, name: keyof DraftPath, unit = 'mm', step = 0.5) => <Num key={name} label={label} unit={unit} step={step} value={path[name] as number | undefined} onChange={(v) => onChange(name, { ...path, [name]: v })} />
-    const pair = (label: string, name: 'centre' | 'from' | 'to') => ([0, 1] as const).map((i) => (
-        <Num key={`${name}${i}`} label={`${label} ${i === 0 ? t('from left') : t('from top')}`} value={path[name]?.[i]} onChange={(v) => {
-            const old: Pair = path[name] ?? [0, 0]
-            onChange(`${name}${i}`, { ...path, [name]: i === 0 ? [v, old[1]] : [old[0], v] })
-        }} />
-    ))
+    const num = (label: string, name: keyof DraftPath, unit = 'mm', step = 0.5) => (
+        <Num
+            key={name}
+            label={label}
+            unit={unit}
+            step={step}
+            value={path[name] as number | undefined}
+            onChange={(v) => onChange(name, { ...path, [name]: v })}
+        />
+    )
+    const pair = (label: string, name: 'centre' | 'from' | 'to') =>
+        ([0, 1] as const).map((i) => (
+            <Num
+                key={`${name}${i}`}
+                label={`${label} ${i === 0 ? t('from left') : t('from top')}`}
+                value={path[name]?.[i]}
+                onChange={(v) => {
+                    const old: Pair = path[name] ?? [0, 0]
+                    onChange(`${name}${i}`, { ...path, [name]: i === 0 ? [v, old[1]] : [old[0], v] })
+                }}
+            />
+        ))
     switch (path.run) {
         case 'edge':
             return (
                 <>
-                    <Choice label={t('Edge')} value={path.edge ?? 'left'} options={[{ id: 'left', title: t('left') }, { id: 'right', title: t('right') }]} onChange={(edge) => onChange('edge', { ...path, edge })} />
-                    {num(t('From the edge'), 'distance_mm')}{num(t('Begins at'), 'from_mm')}{num(t('Ends at'), 'to_mm')}
+                    <Choice
+                        label={t('Edge')}
+                        value={path.edge ?? 'left'}
+                        options={[
+                            { id: 'left', title: t('left') },
+                            { id: 'right', title: t('right') },
+                        ]}
+                        onChange={(edge) => onChange('edge', { ...path, edge })}
+                    />
+                    {num(t('From the edge'), 'distance_mm')}
+                    {num(t('Begins at'), 'from_mm')}
+                    {num(t('Ends at'), 'to_mm')}
                 </>
             )
         case 'line':
@@ -92,25 +174,78 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                 <div className="corner-fields">
                     {(path.through ?? []).map((p, i) => (
                         <div key={i}>
-                            {([0, 1] as const).map((k) => <Num key={k} label={`${i + 1} ${k === 0 ? t('from left') : t('from top')}`} value={p[k]} onChange={(v) => onChange(`corner ${i} ${k}`, { ...path, through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, q[1]] : [q[0], v]) : q)) })} />)}
-                            {(path.through ?? []).length > 2 && <Button variant="subtle" aria-label={t('Corner {n} away', { n: i + 1 })} onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>×</Button>}
+                            {([0, 1] as const).map((k) => (
+                                <Num
+                                    key={k}
+                                    label={`${i + 1} ${k === 0 ? t('from left') : t('from top')}`}
+                                    value={p[k]}
+                                    onChange={(v) =>
+                                        onChange(`corner ${i} ${k}`, {
+                                            ...path,
+                                            through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, q[1]] : [q[0], v]) : q)),
+                                        })
+                                    }
+                                />
+                            ))}
+                            {(path.through ?? []).length > 2 && (
+                                <Button
+                                    variant="subtle"
+                                    aria-label={t('Corner {n} away', { n: i + 1 })}
+                                    onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>
+                                    ×
+                                </Button>
+                            )}
                         </div>
                     ))}
-                    <Button variant="subtle" onClick={() => {
-                        const through = path.through ?? []
-                        const end = through.at(-1) ?? [10, 10]
-                        onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
-                    }}>{t('One corner more')}</Button>
+                    <Button
+                        variant="subtle"
+                        onClick={() => {
+                            const through = path.through ?? []
+                            const end = through.at(-1) ?? [10, 10]
+                            onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
+                        }}>
+                        {t('One corner more')}
+                    </Button>
                 </div>
             )
         case 'square-spiral':
-            return <>{num(t('First sides from the edge'), 'margin_mm')}{num(t('Lanes apart'), 'lane_mm')}{num(t('Corners'), 'corners', '', 1)}</>
+            return (
+                <>
+                    {num(t('First sides from the edge'), 'margin_mm')}
+                    {num(t('Lanes apart'), 'lane_mm')}
+                    {num(t('Corners'), 'corners', '', 1)}
+                </>
+            )
         case 's-curve':
-            return <>{pair(t('Begins'), 'from')}{pair(t('Ends'), 'to')}{num(t('Swings out'), 'swing_mm')}</>
+            return (
+                <>
+                    {pair(t('Begins'), 'from')}
+                    {pair(t('Ends'), 'to')}
+                    {num(t('Swings out'), 'swing_mm')}
+                </>
+            )
         case 'round-spiral':
-            return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{num(t('Lanes apart'), 'lane_mm')}{num(t('Turns'), 'turns', '', 0.5)}</>
+            return (
+                <>
+                    {pair(t('Middle'), 'centre')}
+                    {num(t('Radius'), 'radius_mm')}
+                    {num(t('Lanes apart'), 'lane_mm')}
+                    {num(t('Turns'), 'turns', '', 0.5)}
+                </>
+            )
         default:
-            return <>{pair(t('Middle'), 'centre')}{num(t('Radius'), 'radius_mm')}{path.run === 'arc' && <>{num(t('From'), 'from_deg', '°', 5)}{num(t('To'), 'to_deg', '°', 5)}</>}</>
+            return (
+                <>
+                    {pair(t('Middle'), 'centre')}
+                    {num(t('Radius'), 'radius_mm')}
+                    {path.run === 'arc' && (
+                        <>
+                            {num(t('From'), 'from_deg', '°', 5)}
+                            {num(t('To'), 'to_deg', '°', 5)}
+                        </>
+                    )}
+                </>
+            )
     }
 }
 
@@ -123,10 +258,16 @@ function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow;
         <fieldset className="row-faults">
             <legend>{t('Usual faults here')}</legend>
             {all.map((f) => (
-                <Checkbox label={f.seen} className="tick" key={f.id} checked={on.includes(f.id)} onChange={(e) => {
+                <Checkbox
+                    label={f.seen}
+                    className="tick"
+                    key={f.id}
+                    checked={on.includes(f.id)}
+                    onChange={(e) => {
                         const next = e.currentTarget.checked ? [...on, f.id] : on.filter((x) => x !== f.id)
                         onChange('faults', (r) => ({ ...r, faults: next }))
-                    }} />
+                    }}
+                />
             ))}
         </fieldset>
     )
@@ -139,8 +280,24 @@ function Machines({ machines }: { machines: View['RowFitView'][] }) {
     return (
         <div className="draft-machines">
             <strong>{t('{n} of {all} machines sew it.', { n: can.length, all: machines.length })}</strong>
-            {least?.margin_mm != null && <span className={least.clearance}> {t('Least room beside the needle: {n} mm, {machine} with “{foot}”{word}.', { n: least.margin_mm.toFixed(1), machine: least.machine, foot: least.foot, word: least.clearance === 'close' ? t(', close: turn the hand wheel first') : '' })}</span>}
-            {machines.filter((m) => !m.works).map((m) => <div key={m.machine} className="due">{m.why}</div>)}
+            {least?.margin_mm != null && (
+                <span className={least.clearance}>
+                    {' '}
+                    {t('Least room beside the needle: {n} mm, {machine} with “{foot}”{word}.', {
+                        n: least.margin_mm.toFixed(1),
+                        machine: least.machine,
+                        foot: least.foot,
+                        word: least.clearance === 'close' ? t(', close: turn the hand wheel first') : '',
+                    })}
+                </span>
+            )}
+            {machines
+                .filter((m) => !m.works)
+                .map((m) => (
+                    <div key={m.machine} className="due">
+                        {m.why}
+                    </div>
+                ))}
         </div>
     )
 }

@@ -15,30 +15,111 @@ export function ShowingEditor({ lesson, onChange }: Props) {
     const { setup, acts } = lesson.demonstration ?? { setup: '', acts: [] }
     const mistakes = lesson.mistakes ?? []
     const show = (what: string, next: { setup: string; acts: DraftAct[] }) => onChange(`showing ${what}`, (l) => ({ ...l, demonstration: next }))
-    const act = (i: number, name: keyof DraftAct, value: string) => show(`${i} ${name}`, { setup, acts: acts.map((a, k) => (k === i ? { ...a, [name]: value } : a)) })
+    const act = (i: number, name: keyof DraftAct, value: string) =>
+        show(`${i} ${name}`, { setup, acts: acts.map((a, k) => (k === i ? { ...a, [name]: value } : a)) })
     const wrong = (what: string, next: DraftMistake[]) => onChange(`mistakes ${what}`, (l) => ({ ...l, mistakes: next }))
     return (
         <>
             <h3>{t('Show it')}</h3>
-            <TextInput label={t('What the last row of the room can see')} value={setup} maxLength={300} onChange={(e) => show('setup', { setup: e.currentTarget.value, acts })} />
+            <TextInput
+                label={t('What the last row of the room can see')}
+                value={setup}
+                maxLength={300}
+                onChange={(e) => show('setup', { setup: e.currentTarget.value, acts })}
+            />
             {acts.map((a, i) => (
                 <div key={i} className="draft-act">
-                    <Textarea autosize minRows={1} aria-label={t('Act {n}: shown', { n: i + 1 })} placeholder={t('shown')} value={a.show} maxLength={200} onChange={(e) => act(i, 'show', e.currentTarget.value)} />
-                    <Textarea autosize minRows={1} aria-label={t('Act {n}: said', { n: i + 1 })} placeholder={t('said')} value={a.say} maxLength={200} onChange={(e) => act(i, 'say', e.currentTarget.value)} />
-                    <Textarea autosize minRows={1} aria-label={t('Act {n}: watched for', { n: i + 1 })} placeholder={t('watched for')} value={a.watch} maxLength={200} onChange={(e) => act(i, 'watch', e.currentTarget.value)} />
-                    <ActionIcon variant="subtle" aria-label={t('Take act {n} away', { n: i + 1 })} onClick={() => show(`away ${i}`, { setup, acts: acts.filter((_, k) => k !== i) })}>×</ActionIcon>
+                    <Textarea
+                        autosize
+                        minRows={1}
+                        aria-label={t('Act {n}: shown', { n: i + 1 })}
+                        placeholder={t('shown')}
+                        value={a.show}
+                        maxLength={200}
+                        onChange={(e) => act(i, 'show', e.currentTarget.value)}
+                    />
+                    <Textarea
+                        autosize
+                        minRows={1}
+                        aria-label={t('Act {n}: said', { n: i + 1 })}
+                        placeholder={t('said')}
+                        value={a.say}
+                        maxLength={200}
+                        onChange={(e) => act(i, 'say', e.currentTarget.value)}
+                    />
+                    <Textarea
+                        autosize
+                        minRows={1}
+                        aria-label={t('Act {n}: watched for', { n: i + 1 })}
+                        placeholder={t('watched for')}
+                        value={a.watch}
+                        maxLength={200}
+                        onChange={(e) => act(i, 'watch', e.currentTarget.value)}
+                    />
+                    <ActionIcon
+                        variant="subtle"
+                        aria-label={t('Take act {n} away', { n: i + 1 })}
+                        onClick={() => show(`away ${i}`, { setup, acts: acts.filter((_, k) => k !== i) })}>
+                        ×
+                    </ActionIcon>
                 </div>
             ))}
-            {acts.length < MOST_ACTS && <Button variant="subtle" onClick={() => show('new', { setup, acts: [...acts, { show: '', say: '', watch: '' }] })}>{t('One act more')}</Button>}
+            {acts.length < MOST_ACTS && (
+                <Button variant="subtle" onClick={() => show('new', { setup, acts: [...acts, { show: '', say: '', watch: '' }] })}>
+                    {t('One act more')}
+                </Button>
+            )}
             <h3>{t('Usual mistakes')}</h3>
             {mistakes.map((m, i) => (
                 <div key={i} className="draft-act two">
-                    <Textarea autosize minRows={1} aria-label={t('Mistake {n}', { n: i + 1 })} placeholder={t('mistake')} value={m.mistake} maxLength={120} onChange={(e) => { const mistake = e.currentTarget.value; wrong(`${i} mistake`, mistakes.map((x, k) => (k === i ? { ...x, mistake } : x))) }} />
-                    <Textarea autosize minRows={1} aria-label={t('Mistake {n}: how it looks', { n: i + 1 })} placeholder={t('how it looks')} value={m.looks} maxLength={160} onChange={(e) => { const looks = e.currentTarget.value; wrong(`${i} looks`, mistakes.map((x, k) => (k === i ? { ...x, looks } : x))) }} />
-                    <ActionIcon variant="subtle" aria-label={t('Take mistake {n} away', { n: i + 1 })} onClick={() => wrong(`away ${i}`, mistakes.filter((_, k) => k !== i))}>×</ActionIcon>
+                    <Textarea
+                        autosize
+                        minRows={1}
+                        aria-label={t('Mistake {n}', { n: i + 1 })}
+                        placeholder={t('mistake')}
+                        value={m.mistake}
+                        maxLength={120}
+                        onChange={(e) => {
+                            const mistake = e.currentTarget.value
+                            wrong(
+                                `${i} mistake`,
+                                mistakes.map((x, k) => (k === i ? { ...x, mistake } : x)),
+                            )
+                        }}
+                    />
+                    <Textarea
+                        autosize
+                        minRows={1}
+                        aria-label={t('Mistake {n}: how it looks', { n: i + 1 })}
+                        placeholder={t('how it looks')}
+                        value={m.looks}
+                        maxLength={160}
+                        onChange={(e) => {
+                            const looks = e.currentTarget.value
+                            wrong(
+                                `${i} looks`,
+                                mistakes.map((x, k) => (k === i ? { ...x, looks } : x)),
+                            )
+                        }}
+                    />
+                    <ActionIcon
+                        variant="subtle"
+                        aria-label={t('Take mistake {n} away', { n: i + 1 })}
+                        onClick={() =>
+                            wrong(
+                                `away ${i}`,
+                                mistakes.filter((_, k) => k !== i),
+                            )
+                        }>
+                        ×
+                    </ActionIcon>
                 </div>
             ))}
-            {mistakes.length < MOST_MISTAKES && <Button variant="subtle" onClick={() => wrong('new', [...mistakes, { mistake: '', looks: '' }])}>{t('One mistake more')}</Button>}
+            {mistakes.length < MOST_MISTAKES && (
+                <Button variant="subtle" onClick={() => wrong('new', [...mistakes, { mistake: '', looks: '' }])}>
+                    {t('One mistake more')}
+                </Button>
+            )}
         </>
     )
 }

@@ -25,7 +25,15 @@ export function Versions({ text, onTake }: { text: View['LessonTextView']; onTak
                             <th scope="row">{t('Version {n}', { n: v.version })}</th>
                             <td>{v.kept_at === null ? t('came with the course') : t('kept {when}', { when: day(v.kept_at, zone) })}</td>
                             <td>{t('{n} samples', { n: v.samples })}</td>
-                            <td>{v.on_shelf ? t('on the shelf') : <Button variant="default" onClick={() => take.mutate(v.version)}>{t('Take it into the draft')}</Button>}</td>
+                            <td>
+                                {v.on_shelf ? (
+                                    t('on the shelf')
+                                ) : (
+                                    <Button variant="default" onClick={() => take.mutate(v.version)}>
+                                        {t('Take it into the draft')}
+                                    </Button>
+                                )}
+                            </td>
                         </tr>
                     ))}
                 </tbody>

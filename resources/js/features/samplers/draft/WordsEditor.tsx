@@ -11,37 +11,112 @@ interface Props {
 
 /** What is said, set and minded; one line each. */
 export function WordsEditor({ lesson, onChange }: Props) {
-    const text = (name: 'title' | 'why', label: string, most: number) => <TextInput label={label} className="wide" id={`draft-${name}`} value={lesson[name]} maxLength={most} onChange={(e) => { const value = e.currentTarget.value; onChange(name, (l) => ({ ...l, [name]: value })) }} />
-    const minutes = (name: 'demo' | 'sew' | 'inspect', label: string) => <Num label={label} unit="min" step={1} value={lesson.minutes[name]} onChange={(v) => onChange(`minutes ${name}`, (l) => ({ ...l, minutes: { ...l.minutes, [name]: v } }))} />
-    const lines = (name: 'steps' | 'teaching_points' | 'cautions', label: string) => (
-        <Textarea label={label} className="wide" rows={Math.max(3, lesson[name].length)} value={lesson[name].join('\n')} onChange={(e) => { const list = e.currentTarget.value.split('\n'); onChange(name, (l) => ({ ...l, [name]: list })) }} onBlur={(e) => { const list = e.currentTarget.value.split('\n').map((x) => x.trim()).filter((x) => x !== ''); onChange(name, (l) => ({ ...l, [name]: list })) }} />
+    const text = (name: 'title' | 'why', label: string, most: number) => (
+        <TextInput
+            label={label}
+            className="wide"
+            id={`draft-${name}`}
+            value={lesson[name]}
+            maxLength={most}
+            onChange={(e) => {
+                const value = e.currentTarget.value
+                onChange(name, (l) => ({ ...l, [name]: value }))
+            }}
+        />
     )
-    const setting = (i: number, what: string, by: (s: DraftSetting) => DraftSetting) => onChange(`setting ${i} ${what}`, (l) => ({ ...l, settings: l.settings.map((s, k) => (k === i ? by(s) : s)) }))
+    const minutes = (name: 'demo' | 'sew' | 'inspect', label: string) => (
+        <Num
+            label={label}
+            unit="min"
+            step={1}
+            value={lesson.minutes[name]}
+            onChange={(v) => onChange(`minutes ${name}`, (l) => ({ ...l, minutes: { ...l.minutes, [name]: v } }))}
+        />
+    )
+    const lines = (name: 'steps' | 'teaching_points' | 'cautions', label: string) => (
+        <Textarea
+            label={label}
+            className="wide"
+            rows={Math.max(3, lesson[name].length)}
+            value={lesson[name].join('\n')}
+            onChange={(e) => {
+                const list = e.currentTarget.value.split('\n')
+                onChange(name, (l) => ({ ...l, [name]: list }))
+            }}
+            onBlur={(e) => {
+                const list = e.currentTarget.value
+                    .split('\n')
+                    .map((x) => x.trim())
+                    .filter((x) => x !== '')
+                onChange(name, (l) => ({ ...l, [name]: list }))
+            }}
+        />
+    )
+    const setting = (i: number, what: string, by: (s: DraftSetting) => DraftSetting) =>
+        onChange(`setting ${i} ${what}`, (l) => ({ ...l, settings: l.settings.map((s, k) => (k === i ? by(s) : s)) }))
     return (
         <div className="row-editor">
             <div className="draft-fields">{text('title', t('Title'), 80)}</div>
             <div className="draft-fields">{text('why', t('Why'), 300)}</div>
-            <div className="draft-fields">{minutes('demo', t('Show'))}{minutes('sew', t('Sew'))}{minutes('inspect', t('Look'))}</div>
+            <div className="draft-fields">
+                {minutes('demo', t('Show'))}
+                {minutes('sew', t('Sew'))}
+                {minutes('inspect', t('Look'))}
+            </div>
             <h3>{t('Set')}</h3>
             {lesson.settings.map((s, i) => (
                 <div key={i} className="draft-setting">
-                    <TextInput aria-label={t('What is set')} value={s.name} maxLength={40} onChange={(e) => { const name = e.currentTarget.value; setting(i, 'name', (x) => ({ ...x, name })) }} />
-                    <TextInput aria-label={t('{name} is set to', { name: s.name })} value={s.value} maxLength={120} onChange={(e) => { const value = e.currentTarget.value; setting(i, 'value', (x) => ({ ...x, value })) }} />
+                    <TextInput
+                        aria-label={t('What is set')}
+                        value={s.name}
+                        maxLength={40}
+                        onChange={(e) => {
+                            const name = e.currentTarget.value
+                            setting(i, 'name', (x) => ({ ...x, name }))
+                        }}
+                    />
+                    <TextInput
+                        aria-label={t('{name} is set to', { name: s.name })}
+                        value={s.value}
+                        maxLength={120}
+                        onChange={(e) => {
+                            const value = e.currentTarget.value
+                            setting(i, 'value', (x) => ({ ...x, value }))
+                        }}
+                    />
                     {(s.schools ?? []).length > 0 && (
-                        <NativeSelect aria-label={t('{name}: as another school has it', { name: s.name })} value={s.schools?.find((o) => o.value === s.value)?.school ?? ''} onChange={(e) => {
-                            const found = s.schools?.find((o) => o.school === e.currentTarget.value)
-                            if (found !== undefined) setting(i, 'school', (x) => ({ ...x, value: found.value }))
-                        }}>
+                        <NativeSelect
+                            aria-label={t('{name}: as another school has it', { name: s.name })}
+                            value={s.schools?.find((o) => o.value === s.value)?.school ?? ''}
+                            onChange={(e) => {
+                                const found = s.schools?.find((o) => o.school === e.currentTarget.value)
+                                if (found !== undefined) setting(i, 'school', (x) => ({ ...x, value: found.value }))
+                            }}>
                             <option value="">{t('our own')}</option>
-                            {s.schools?.map((o) => <option key={o.school} value={o.school}>{o.school}: {o.value}</option>)}
+                            {s.schools?.map((o) => (
+                                <option key={o.school} value={o.school}>
+                                    {o.school}: {o.value}
+                                </option>
+                            ))}
                         </NativeSelect>
                     )}
-                    <Button variant="subtle" aria-label={t('Take {name} away', { name: s.name })} onClick={() => onChange(`setting away ${i}`, (l) => ({ ...l, settings: l.settings.filter((_, k) => k !== i) }))}>×</Button>
+                    <Button
+                        variant="subtle"
+                        aria-label={t('Take {name} away', { name: s.name })}
+                        onClick={() => onChange(`setting away ${i}`, (l) => ({ ...l, settings: l.settings.filter((_, k) => k !== i) }))}>
+                        ×
+                    </Button>
                 </div>
             ))}
-            <Button variant="subtle" onClick={() => onChange('setting new', (l) => ({ ...l, settings: [...l.settings, { name: t('Needle'), value: '80' }] }))}>{t('One setting more')}</Button>
+            <Button variant="subtle" onClick={() => onChange('setting new', (l) => ({ ...l, settings: [...l.settings, { name: t('Needle'), value: '80' }] }))}>
+                {t('One setting more')}
+            </Button>
             <ShowingEditor lesson={lesson} onChange={onChange} />
-            <div className="draft-lines">{lines('cautions', t('Cautions, one on each line'))}{lines('steps', t('Steps'))}{lines('teaching_points', t('Say'))}</div>
+            <div className="draft-lines">
+                {lines('cautions', t('Cautions, one on each line'))}
+                {lines('steps', t('Steps'))}
+                {lines('teaching_points', t('Say'))}
+            </div>
         </div>
     )
 }

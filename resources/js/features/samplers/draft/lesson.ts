@@ -158,19 +158,22 @@ export function handles(row: DraftRow, pieceWidth: number): Handle[] {
     if (path?.run === 'edge') {
         const x = path.edge === 'left' ? (path.distance_mm ?? 0) : pieceWidth - (path.distance_mm ?? 0)
         return (['from_mm', 'to_mm'] as const).map((end) => ({
-            at: [x, path[end] ?? 0], name: end,
+            at: [x, path[end] ?? 0],
+            name: end,
             move: (r, _dx, dy) => ({ ...r, path: { ...(r.path ?? path), [end]: Math.max(0, to((path[end] ?? 0) + dy)) } }),
         }))
     }
     if (path?.run === 'line' && (path.through ?? []).length <= 12) {
         return (path.through ?? []).map((p, i) => ({
-            at: p, name: String(i),
+            at: p,
+            name: String(i),
             move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), through: (path.through ?? []).map((q, k) => (k === i ? moved(p, dx, dy) : q)) } }),
         }))
     }
     if (path?.run === 's-curve') {
         return (['from', 'to'] as const).map((end) => ({
-            at: path[end] ?? [0, 0], name: end,
+            at: path[end] ?? [0, 0],
+            name: end,
             move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), [end]: moved(path[end], dx, dy) } }),
         }))
     }
