@@ -1,4 +1,4 @@
-import { Button, Checkbox, createTheme, Input, Radio, UnstyledButton, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
+import { Anchor, Button, Checkbox, createTheme, Input, Radio, Slider, UnstyledButton, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
 import look from './controls.module.css'
 
 const madder: MantineColorsTuple = ['#fbeeec', '#f3d9d5', '#e6b0a9', '#d9857a', '#ce6152', '#c74b39', '#A63A2B', '#8f3024', '#7a281d', '#631f16']
@@ -12,7 +12,7 @@ export const theme = createTheme({
     headings: { fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif', fontWeight: '650' },
     fontSizes: { xs: '15px', sm: '16px', md: '17px', lg: '19px', xl: '22px' },
     colors: { madder, indigo, dark },
-    primaryColor: 'madder',
+    primaryColor: 'indigo',
     primaryShade: { light: 6, dark: 4 },
     defaultRadius: 4,
     cursorType: 'pointer',
@@ -22,7 +22,9 @@ export const theme = createTheme({
         // Locking the scroll would write a style sheet of its own, which the content policy refuses.
         Modal: { defaultProps: { lockScroll: false } },
         Drawer: { defaultProps: { lockScroll: false } },
-        Button: Button.extend({ classNames: { root: look.button, inner: look.inner, label: look.words } }),
+        Anchor: Anchor.extend({ classNames: { root: look.anchor } }),
+        Slider: Slider.extend({ defaultProps: { size: 'sm' }, classNames: { bar: look.bar, thumb: look.thumb, track: look.track } }),
+        Button: Button.extend({ defaultProps: { variant: 'filled' }, classNames: { root: look.button, inner: look.inner, label: look.words } }),
         UnstyledButton: UnstyledButton.extend({ classNames: { root: look.press } }),
         Input: Input.extend({ classNames: { input: look.input } }),
         InputWrapper: Input.Wrapper.extend({ classNames: { label: look.label, error: look.error } }),

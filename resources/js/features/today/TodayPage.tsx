@@ -119,6 +119,7 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     const settle = useDebouncedCallback((state: View['StateBody']['state']) => note.mutate(state, { onSettled: () => setChosen(null) }), 350)
     return (
         <NativeSelect
+            variant="unstyled"
             className="state-choice"
             aria-label={t('Is {name} there?', { name: s.name })}
             value={chosen ?? s.state}
@@ -226,9 +227,13 @@ function StudentRow({
                 <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
             </td>
             <td className="act-cell">
-                <Link className={next ? 'act' : 'quiet-act'} to={`/look/${id}/${s.student}`} aria-label={t('Look at the sample of {name}', { name: s.name })}>
+                <Button
+                    component={Link}
+                    variant={next ? 'filled' : 'default'}
+                    to={`/look/${id}/${s.student}`}
+                    aria-label={t('Look at the sample of {name}', { name: s.name })}>
                     {t('Look at the sample')}
-                </Link>
+                </Button>
                 <SamplePanel sample={panel} onClose={() => setPanel(null)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}
             </td>
