@@ -4,6 +4,15 @@ import hooks from 'eslint-plugin-react-hooks'
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
 import tseslint from 'typescript-eslint'
 
+const CATALOGUE = 'Words stand in resources/js/text/en.json: take t().'
+const WORDS = [
+    { selector: 'JSXText[value=/[A-Za-z]{3,}/]', message: CATALOGUE },
+    { selector: 'JSXAttribute[name.name=/^(label|title|placeholder|alt|description|aria-label)$/] > Literal[value=/[A-Za-z]{3,}/]', message: CATALOGUE },
+]
+const CONTROLS = [
+    { selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea)$/]', message: 'Take the component of @mantine/core, or one of resources/js/ui.' },
+]
+
 export default tseslint.config(
     { ignores: ['resources/js/api/schema.d.ts'] },
     js.configs.recommended,
@@ -24,17 +33,14 @@ export default tseslint.config(
         },
     },
     {
+        // No sentence stands in code: words are the catalogue's (resources/js/text/en.json).
+        files: ['resources/js/**/*.tsx'],
+        rules: { 'no-restricted-syntax': ['error', ...WORDS] },
+    },
+    {
         // A control is the component library's, or one of our own on it: never a second look for the same thing.
         files: ['resources/js/**/*.tsx'],
         ignores: ['resources/js/ui/**', 'resources/js/drawing/**'],
-        rules: {
-            'no-restricted-syntax': [
-                'error',
-                {
-                    selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea)$/]',
-                    message: 'Take the component of @mantine/core, or one of resources/js/ui.',
-                },
-            ],
-        },
+        rules: { 'no-restricted-syntax': ['error', ...WORDS, ...CONTROLS] },
     },
 )

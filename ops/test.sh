@@ -32,9 +32,11 @@ if wanted static; then
     title "Types and layers (PHPStan, phpat)"
     vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G
     vendor/bin/phpstan analyse -c phpstan.neon --no-progress --memory-limit=1G
-    title "Front end (tsc, ESLint)"
+    title "Front end (tsc, ESLint, Prettier, Vitest)"
     npm run --silent check
     npm run --silent lint
+    npm run --silent style
+    npm test --silent
     title "Contract and bundle are not stale"
     php artisan seam:contract --to="$SEAM_VAR/openapi.json"
     cmp docs/formats/openapi.json "$SEAM_VAR/openapi.json" || fail "docs/formats/openapi.json is stale: run ./seam artisan seam:contract, then npm run types."

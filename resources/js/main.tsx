@@ -13,6 +13,7 @@ import { theme, variables } from './app/theme'
 import { keeping } from './keeping/store'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
+const look = theme()
 const root = document.getElementById('root')
 
 /** Where there is no database in the browser the application works all the same, and keeps nothing over a closed tab. */
@@ -20,7 +21,7 @@ const start = () => {
     if (root === null) return
     createRoot(root).render(
         <StrictMode>
-            <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light" getStyleNonce={() => nonce}>
+            <MantineProvider theme={look} cssVariablesResolver={variables} defaultColorScheme="light" getStyleNonce={() => nonce}>
                 <QueryClientProvider client={queries}>
                     <BrowserRouter>
                         <App />

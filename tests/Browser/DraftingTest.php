@@ -15,7 +15,7 @@ final class DraftingTest extends BrowserCase
 {
     private function field(Browser $browser, string $label): RemoteWebElement
     {
-        return $browser->driver->findElement(WebDriverBy::xpath("//label[contains(@class, 'num-field')][starts-with(normalize-space(.), '$label')]//input"));
+        return $browser->driver->findElement(WebDriverBy::xpath("//div[contains(@class, 'num-field')][.//label[starts-with(normalize-space(.), '$label')]]//input"));
     }
 
     private function value(Browser $browser, string $label): string

@@ -70,7 +70,7 @@ final class HandTest extends BrowserCase
     {
         $browser = $this->signIn();
         $class = $this->classId();
-        $wilmot = fn (string $state) => $browser->driver->executeScript('const s = [...document.querySelectorAll(".state-choice")].find((x) => x.getAttribute("aria-label").includes("Wilmot")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[0]); s.dispatchEvent(new Event("change", {bubbles: true}))', [$state]);
+        $wilmot = fn (string $state) => $browser->driver->executeScript('const s = [...document.querySelectorAll(".state-choice select")].find((x) => x.getAttribute("aria-label").includes("Wilmot")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, arguments[0]); s.dispatchEvent(new Event("change", {bubbles: true}))', [$state]);
         $wilmot('absent');
         $browser->until('Wilmot is away', fn (): bool => $browser->driver->executeScript('return document.querySelector("tr.away")?.innerText.includes("Wilmot") ?? false') === true);
         $browser->rest();

@@ -64,7 +64,7 @@ final class LookingTest extends BrowserCase
         $browser->until('its readings are there', fn (): bool => abs((float) $browser->find('[data-reading]')->getAttribute('value') - 15.5) < 1.0);
         $photo = tempnam(sys_get_temp_dir(), 'photo').'.png';
         imagepng(imagecreatetruecolor(300, 200) ?: throw new \RuntimeException, $photo);
-        $browser->find('.take-photo input')->setFileDetector(new LocalFileDetector)->sendKeys($photo);
+        $browser->find('.row-tools input[type=file]')->setFileDetector(new LocalFileDetector)->sendKeys($photo);
         $browser->see('now')->press('Keep it')->see('Kept.');
         unlink($photo);
         $kept = fn (): int => (int) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/students/${arguments[1]}/photos?lesson=first-seam`).then((r) => r.json()).then((m) => arguments[2](m.length))', [$class, $student]);

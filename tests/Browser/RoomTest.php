@@ -47,7 +47,7 @@ final class RoomTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/room?show=machines')->see('Hearth 5')->press('Add a machine')->see('Stitches it has');
         $browser->fill($browser->find('.edit-form input'), 'Loft 9');
-        $browser->click('.edit-form [data-variant=filled]');
+        $browser->click('.edit-form button[data-variant=filled]');
         $browser->until('the new machine in the table', fn (): bool => str_contains($browser->text(), 'Loft 9') && $browser->driver->findElements(WebDriverBy::cssSelector('.edit-form')) === []);
         $browser->press('Loft 9')->see('Keep the changes');
         $browser->fill($browser->find('.edit-form .number-field input'), '99')->press('Keep the changes')->see('from 0 to 12');

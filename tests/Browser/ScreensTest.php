@@ -81,7 +81,7 @@ final class ScreensTest extends BrowserCase
         $browser->driver->executeScript('document.querySelectorAll(".keys .key")[1].scrollIntoView({block: "center"})');
         $browser->driver->executeScript('document.querySelectorAll(".keys .key")[1].click()');
         $browser->see('not yet');
-        $browser->driver->executeScript('document.querySelector(".stepper button:last-child").click()');
+        $browser->driver->executeScript('document.querySelector(".value button:last-child").click()');
         $browser->until('a step up by touch', fn (): bool => $browser->driver->executeScript('return [...document.querySelectorAll("input.num")].some((i) => i.value === "1")') === true);
         $browser->size(1280, 800);
         self::assertQuiet();

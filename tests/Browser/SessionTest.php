@@ -37,9 +37,9 @@ final class SessionTest extends BrowserCase
     public function test_late_and_here_again_on_today(): void
     {
         $browser = $this->signIn()->see('sewing now');
-        $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice")[4]; s.focus()');
-        $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].value');
-        $away = fn (): bool => (bool) $browser->driver->executeScript('return document.querySelectorAll(".state-choice")[4].closest("tr").classList.contains("away")');
+        $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice select")[4]; s.focus()');
+        $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice select")[4].value');
+        $away = fn (): bool => (bool) $browser->driver->executeScript('return document.querySelectorAll(".state-choice select")[4].closest("tr").classList.contains("away")');
         $browser->until('Keziah is here first', fn (): bool => $state() === 'here');
         $browser->keys(WebDriverKeys::ARROW_DOWN);
         $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $away());

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import { busyWith } from '../app/busy'
+import { PRODUCT, t } from '../text/words'
 import type { components, paths } from './schema'
 
 export type View = components['schemas']
@@ -47,12 +48,13 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     try {
         answer = await busyWith(call)
     } catch (cause) {
-        if (cause instanceof DOMException && cause.name === 'AbortError') throw cause
-        throw new Problem(0, '(line)', 'The line to Open Seam is down.', 'What you typed is kept on this device.')
+        // Given up, or a trouble of the browser's own (its database, say), is no trouble of the line.
+        if (cause instanceof DOMException && cause.name !== 'NetworkError') throw cause
+        throw new Problem(0, '(line)', t('shell.theLineIsDown', { product: PRODUCT }), t('shell.keptOnThisDevice'))
     }
     if (!answer.response.ok) {
         const said = (answer.error as ErrorAnswer | undefined)?.error
-        throw new Problem(answer.response.status, said?.field ?? '', said?.message ?? 'Something went wrong.', said?.kept ?? '', said?.all ?? {})
+        throw new Problem(answer.response.status, said?.field ?? '', said?.message ?? t('shell.somethingWentWrong'), said?.kept ?? '', said?.all ?? {})
     }
     return answer.data as T
 }

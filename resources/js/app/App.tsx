@@ -5,11 +5,11 @@ import { useMe } from '../api/queries'
 import { JoinPage } from '../features/signin/JoinPage'
 import { ForgotPage, NewPasswordPage } from '../features/signin/PasswordPages'
 import { SignInPage } from '../features/signin/SignInPage'
+import { t } from '../text/words'
 import { Trouble, Waiting } from '../ui/Trouble'
 import { useClassInHand } from './classInHand'
 import { DeletedStudio } from './DeletedStudio'
 import { Shell } from './Shell'
-import { t } from './text'
 
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
@@ -38,7 +38,7 @@ export function App() {
             <Route
                 path="/my/:token"
                 element={
-                    <Suspense fallback={<Waiting what={t('Opening')} />}>
+                    <Suspense fallback={<Waiting what={t('common.opening')} />}>
                         <OwnPage />
                     </Suspense>
                 }
@@ -55,13 +55,13 @@ export function App() {
 /** Today of the class in hand; without one, the first class is planned. */
 function Home({ classes, helper }: { classes: View['NamedView'][]; helper: boolean }) {
     const current = useClassInHand(classes)
-    if (current === undefined && helper) return <p className="empty">{t('No class meets today. What you help with stands here on its day.')}</p>
+    if (current === undefined && helper) return <p className="empty">{t('shell.noClassMeetsTodayWhat')}</p>
     return <Navigate to={current === undefined ? '/start' : `/today/${current.id}`} replace />
 }
 
 function Workroom() {
     const me = useMe()
-    if (me.isPending) return <Waiting what={t('Opening')} />
+    if (me.isPending) return <Waiting what={t('common.opening')} />
     if (me.error instanceof Problem && me.error.status === 401) {
         return (
             <Routes>
@@ -73,7 +73,7 @@ function Workroom() {
     if (me.data === undefined) return <Trouble error={me.error} />
     if (me.data.studio_deleted_at !== null) return <DeletedStudio me={me.data} />
     return (
-        <Suspense fallback={<Waiting what={t('Opening')} />}>
+        <Suspense fallback={<Waiting what={t('common.opening')} />}>
             <Routes>
                 <Route element={<Shell me={me.data} />}>
                     <Route path="/today/:classId" element={<TodayPage />} />

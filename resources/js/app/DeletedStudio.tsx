@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../api/client'
 import { queries, useChange } from '../api/queries'
+import { day } from '../text/time'
+import { t } from '../text/words'
 import { Trouble } from '../ui/Trouble'
-import { t } from './text'
-import { day } from './time'
 
 /** A studio that was deleted can be brought back by its owner for thirty days. */
 export function DeletedStudio({ me }: { me: View['MeView'] }) {
@@ -16,19 +16,15 @@ export function DeletedStudio({ me }: { me: View['MeView'] }) {
         <main className="sign-in">
             <form onSubmit={(e) => e.preventDefault()}>
                 <h1>{me.studio}</h1>
-                <p>
-                    {t('This studio was deleted on {day}. Until thirty days later its owner can bring it back, as it was.', {
-                        day: day(me.studio_deleted_at ?? me.now, me.timezone),
-                    })}
-                </p>
+                <p>{t('shell.thisStudioWasDeletedOn', { day: day(me.studio_deleted_at ?? me.now, me.timezone) })}</p>
                 <Trouble error={back.error ?? out.error} />
                 {me.role === 'owner' && (
                     <Button loading={back.isPending} onClick={() => back.mutate(undefined)}>
-                        {t('Bring it back')}
+                        {t('common.bringItBack')}
                     </Button>
                 )}
                 <Button variant="default" loading={out.isPending} onClick={() => out.mutate(undefined)}>
-                    {t('Sign out')}
+                    {t('shell.signOut')}
                 </Button>
             </form>
         </main>

@@ -5,9 +5,11 @@ import { useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask } from '../api/client'
 import { queries } from '../api/queries'
-import { t } from './text'
+import { t } from '../text/words'
 
 const finding = (q: string) => queryOptions({ queryKey: ['find', q], queryFn: () => ask(api.GET('/api/find', { params: { query: { q } } })) })
+
+const KINDS = { student: 'shell.kindStudent', lesson: 'shell.kindLesson', machine: 'shell.kindMachine', tool: 'shell.kindTool' } as const
 
 /** The command field: "/" from anywhere finds a student, a lesson, a machine or a tool. */
 export function Finder() {
@@ -51,8 +53,8 @@ export function Finder() {
             <TextInput
                 ref={field}
                 value={words}
-                placeholder={t('student, lesson, tool')}
-                aria-label={t('Find a student, lesson, machine or tool')}
+                placeholder={t('shell.studentLessonTool')}
+                aria-label={t('shell.findAStudentLessonMachine')}
                 role="combobox"
                 aria-expanded={list.length > 0}
                 aria-controls="found"
@@ -66,16 +68,16 @@ export function Finder() {
                 onKeyDown={onKey}
                 onBlur={() => setTimeout(() => setWords(''), 200)}
             />
-            <ul id="found" role="listbox" aria-label={t('Found')} hidden={words.trim() === ''}>
+            <ul id="found" role="listbox" aria-label={t('shell.found')} hidden={words.trim() === ''}>
                 {list.map((f, i) => (
                     <li key={f.address} id={`found-${i}`} role="option" aria-selected={i === at} onPointerDown={() => go(f.address)}>
                         <strong>{f.title}</strong>{' '}
                         <span>
-                            {t(f.kind)} · {f.detail}
+                            {t(KINDS[f.kind])} · {f.detail}
                         </span>
                     </li>
                 ))}
-                {wanted === typed && found.data?.length === 0 && <li className="none">{t('Nobody and nothing by that name.')}</li>}
+                {wanted === typed && found.data?.length === 0 && <li className="none">{t('shell.nobodyAndNothingByThat')}</li>}
             </ul>
         </div>
     )

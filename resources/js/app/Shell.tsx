@@ -8,11 +8,11 @@ import { KeptNotice } from '../keeping/KeptNotice'
 import { Spool } from '../keeping/Spool'
 import { sendAll } from '../keeping/spool'
 import { keeping } from '../keeping/store'
+import { PRODUCT, t } from '../text/words'
 import { Boundary } from '../ui/Boundary'
 import { Trouble } from '../ui/Trouble'
 import { takeInHand, useClassInHand } from './classInHand'
 import { Finder } from './Finder'
-import { t } from './text'
 
 /** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
 export function Shell({ me }: { me: View['MeView'] }) {
@@ -24,38 +24,38 @@ export function Shell({ me }: { me: View['MeView'] }) {
     }, [current, me.studio])
     const places = [
         {
-            name: t('Today'),
+            name: t('shell.today'),
             to: id === undefined ? '/start' : `/today/${id}`,
             on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') || pathname.startsWith('/session'),
         },
-        { name: t('Plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
-        { name: t('Samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },
-        { name: t('Class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
-        { name: t('Room'), to: '/room', on: pathname.startsWith('/room') },
-        { name: t('Workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },
-        { name: t('Studio'), to: '/studio', on: pathname.startsWith('/studio') },
+        { name: t('shell.plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
+        { name: t('common.samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },
+        { name: t('common.class'), to: id === undefined ? '/start' : `/class/${id}`, on: pathname.startsWith('/class') },
+        { name: t('common.room'), to: '/room', on: pathname.startsWith('/room') },
+        { name: t('shell.workshop'), to: '/workshop', on: pathname.startsWith('/workshop') },
+        { name: t('shell.studio'), to: '/studio', on: pathname.startsWith('/studio') },
     ].filter(
         (p) =>
             me.role !== 'helper' ||
-            ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('Plan') && p.name !== t('Class')),
+            ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('shell.plan') && p.name !== t('common.class')),
     )
     return (
         <div className="shell">
             <header className="top">
-                <Link to="/" className="mark" aria-label={t('Open Seam, to Today')}>
+                <Link to="/" className="mark" aria-label={t('shell.openSeamToToday')}>
                     <svg width="34" height="26" viewBox="0 0 34 26" aria-hidden="true">
                         <path d="M16 1C12 8 5 10 1 10v6c5 0 12 2 15 9" className="mark-cloth" />
                         <path d="M18 1c4 7 11 9 15 9v6c-5 0-12 2-15 9" className="mark-cloth" />
                         <path d="M17 2v22" className="mark-thread" />
                     </svg>
-                    Open Seam
+                    {PRODUCT}
                 </Link>
                 <Finder />
                 <Spool me={me} />
                 <ClassChoice classes={me.classes} current={current} />
                 <Who me={me} />
             </header>
-            <nav className="rail" aria-label={t('Places')}>
+            <nav className="rail" aria-label={t('shell.places')}>
                 {places.map((p) => (
                     <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>
                         {p.name}
@@ -105,7 +105,7 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
                     </Menu.Item>
                 ))}
                 <Menu.Divider />
-                <Menu.Item onClick={() => void navigate('/start')}>{t('Plan a new class')}</Menu.Item>
+                <Menu.Item onClick={() => void navigate('/start')}>{t('shell.planANewClass')}</Menu.Item>
             </Menu.Dropdown>
         </Menu>
     )
@@ -119,7 +119,7 @@ function Who({ me }: { me: View['MeView'] }) {
         // What still waits is sent first; what cannot be sent keeps the sign-in.
         await sendAll()
         const waits = keeping.all().length
-        if (waits > 0) throw new Problem(409, 'spool', t('{n} samples wait on this device. Send or drop them first: see the spool above.', { n: waits }), '')
+        if (waits > 0) throw new Problem(409, 'spool', t('shell.samplesWaitOnThisDevice', { n: waits }), '')
         await ask(api.POST('/api/sign-out'))
         await keeping.forgetAll()
         // Nothing of this studio stays on the device.
@@ -141,17 +141,17 @@ function Who({ me }: { me: View['MeView'] }) {
                 <Menu.Label>{me.studio}</Menu.Label>
                 <Trouble error={signOut.error} />
                 <Menu.Item component={Link} to="/account">
-                    {t('Name, password, devices')}
+                    {t('shell.namePasswordDevices')}
                 </Menu.Item>
                 <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>
-                    {me.unit === 'mm' ? t('Read in inches') : t('Read in millimetres')}
+                    {me.unit === 'mm' ? t('shell.readInInches') : t('shell.readInMillimetres')}
                 </Menu.Item>
                 <Menu.Item onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>
-                    {colorScheme === 'dark' ? t('Calico (light)') : t('Denim (dark)')}
+                    {colorScheme === 'dark' ? t('shell.calicoLight') : t('shell.denimDark')}
                 </Menu.Item>
                 <Menu.Divider />
                 <Menu.Item closeMenuOnClick={false} onClick={() => signOut.mutate(undefined)}>
-                    {t('Sign out')}
+                    {t('shell.signOut')}
                 </Menu.Item>
             </Menu.Dropdown>
         </Menu>

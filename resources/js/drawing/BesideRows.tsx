@@ -1,5 +1,5 @@
 import type { View } from '../api/client'
-import { t } from '../app/text'
+import { t } from '../text/words'
 import { linePath, stitchPath } from './stitches'
 
 type Points = View['MeasuredRowView']['points']
@@ -32,8 +32,8 @@ export function BesideRows({ planned, before, now, title }: Props) {
             <figcaption>{title}</figcaption>
             {(
                 [
-                    [before, t('before'), 'stitches-before'],
-                    [now, t('now'), 'stitches'],
+                    [before, t('drawn.before'), 'stitches-before'],
+                    [now, t('common.now'), 'stitches'],
                 ] as const
             ).map(([points, word, name]) => (
                 <div key={word}>

@@ -1,4 +1,4 @@
-import { t } from '../app/text'
+import { t } from '../text/words'
 
 interface Props {
     /** Walls of the opening from the centre needle, mm. */
@@ -51,10 +51,10 @@ export function FootOpening({ left, right, position, width, needle, verdict, sca
 /** A bar of so many mm to read a drawing's scale by. */
 export function ScaleBar({ mm, scale }: { mm: number; scale: number }) {
     return (
-        <svg width={mm * scale + 60} height={16} className="scale-bar" role="img" aria-label={t('{n} mm', { n: mm })}>
+        <svg width={mm * scale + 60} height={16} className="scale-bar" role="img" aria-label={t('common.mm', { n: mm })}>
             <path d={`M1 2v10M1 7h${mm * scale}M${mm * scale + 1} 2v10`} />
             <text x={mm * scale + 8} y={12}>
-                {t('{n} mm', { n: mm })}
+                {t('common.mm', { n: mm })}
             </text>
         </svg>
     )

@@ -1,5 +1,5 @@
 import type { View } from '../api/client'
-import { t } from '../app/text'
+import { t } from '../text/words'
 
 /** Folds, cuts and chalk marks, and a bar to read the scale by; the same on every drawing of a sampler. */
 export function SheetParts({ drawing, scale, below }: { drawing: View['DrawingView']; scale: number; below: number }) {
@@ -19,7 +19,7 @@ export function SheetParts({ drawing, scale, below }: { drawing: View['DrawingVi
             <g transform={`translate(0 ${drawing.height * scale + below})`} className="scale-bar">
                 <path d={`M0 0v8M0 4h${bar * scale}M${bar * scale} 0v8`} />
                 <text x={bar * scale + 8} y={9}>
-                    {t('{n} mm', { n: bar })}
+                    {t('common.mm', { n: bar })}
                 </text>
             </g>
         </>

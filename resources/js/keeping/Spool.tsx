@@ -2,8 +2,8 @@ import { Button, Drawer, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../api/client'
-import { t } from '../app/text'
-import { clock } from '../app/time'
+import { clock } from '../text/time'
+import { t } from '../text/words'
 import { keepBoth, sendAll, useSpool } from './spool'
 import { keeping } from './store'
 
@@ -22,14 +22,14 @@ export function Spool({ me }: { me: View['MeView'] }) {
                 </svg>
                 <span role="status">
                     {asking > 0
-                        ? t('{n} ask something', { n: asking })
+                        ? t('kept.askSomething', { n: asking })
                         : waiting.length === 1
-                          ? t('1 waits to be sent')
-                          : t('{n} wait to be sent', { n: waiting.length })}
+                          ? t('kept.n1WaitsToBeSent')
+                          : t('kept.waitToBeSent', { n: waiting.length })}
                 </span>
             </UnstyledButton>
-            <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('Kept on this device')}>
-                <p>{t('These samples are safe here. They are sent by themselves when the line is back, each once.')}</p>
+            <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('kept.keptOnThisDevice')}>
+                <p>{t('kept.theseSamplesAreSafeHere')}</p>
                 <ul className="spool-list">
                     {waiting.map((w) => (
                         <li key={w.body.id}>
@@ -38,13 +38,13 @@ export function Spool({ me }: { me: View['MeView'] }) {
                             </strong>{' '}
                             <small>{clock(w.at, me.timezone)}</small>
                             {w.asks === null ? (
-                                <p className="quiet">{t('waits for the line')}</p>
+                                <p className="quiet">{t('common.waitsForTheLine')}</p>
                             ) : (
                                 <>
                                     <p className="trouble">{w.asks.message}</p>
                                     {w.asks.field === 'known' && (
                                         <Button variant="default" onClick={() => void keepBoth(w)}>
-                                            {t('Keep both')}
+                                            {t('common.keepBoth')}
                                         </Button>
                                     )}
                                     <Button
@@ -52,10 +52,10 @@ export function Spool({ me }: { me: View['MeView'] }) {
                                         variant="default"
                                         to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`}
                                         onClick={() => setOpen(false)}>
-                                        {t('Look at it')}
+                                        {t('kept.lookAtIt')}
                                     </Button>
                                     <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>
-                                        {t('Drop this one')}
+                                        {t('kept.dropThisOne')}
                                     </Button>
                                 </>
                             )}
@@ -63,7 +63,7 @@ export function Spool({ me }: { me: View['MeView'] }) {
                     ))}
                 </ul>
                 <Button variant="default" onClick={() => void sendAll()}>
-                    {t('Send now')}
+                    {t('kept.sendNow')}
                 </Button>
             </Drawer>
         </>

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import { api, ask, Problem } from '../api/client'
+import { t } from '../text/words'
 
 /** A photo taken on this device, pinned to a row; it goes where its sample goes. */
 export interface Photo {
@@ -15,7 +16,7 @@ const LONGEST = 1600
 
 /** Drawn anew and small before it lies anywhere: what the camera wrote into the file, the place above all, stays behind. */
 export async function takePhoto(file: File, row: string | null): Promise<Photo> {
-    const unreadable = new Problem(422, 'photo', 'This picture cannot be read. Take it as JPEG, PNG or WebP.', '')
+    const unreadable = new Problem(422, 'photo', t('kept.thisPictureCannotBeRead'), '')
     const bitmap = await createImageBitmap(file).catch(() => {
         throw unreadable
     })

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { Component, type ReactNode } from 'react'
-import { t } from '../app/text'
+import { t } from '../text/words'
 
 interface Props {
     /** Where it broke: somewhere else everything is as it was. */
@@ -24,10 +24,10 @@ export class Boundary extends Component<Props, { broken: boolean }> {
         if (!this.state.broken) return this.props.children
         return (
             <div className="empty" role="alert">
-                <p>{t('This page broke. What you typed is kept on this device, and everything else goes on.')}</p>
-                <Button onClick={() => this.setState({ broken: false })}>{t('Try it again')}</Button>{' '}
+                <p>{t('common.thisPageBrokeWhatYou')}</p>
+                <Button onClick={() => this.setState({ broken: false })}>{t('common.tryItAgain')}</Button>{' '}
                 <Button variant="subtle" component="a" href="/">
-                    {t('Go to Today')}
+                    {t('common.goToToday')}
                 </Button>
             </div>
         )

@@ -1,6 +1,6 @@
 import { Slider } from '@mantine/core'
-import { t } from '../app/text'
 import { toNumber } from '../text/numbers'
+import { t } from '../text/words'
 import { StepField } from './StepField'
 
 interface Props {
@@ -37,7 +37,7 @@ export function NumberField({ label, value, min, max, step, onChange, unit = 'mm
             />
             {slider && (
                 <Slider
-                    thumbLabel={t('{label}, slide', { label })}
+                    thumbLabel={t('common.slide', { label })}
                     label={null}
                     min={min}
                     max={max}

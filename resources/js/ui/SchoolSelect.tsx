@@ -1,6 +1,6 @@
 import { NativeSelect } from '@mantine/core'
 import type { View } from '../api/client'
-import { t } from '../app/text'
+import { t } from '../text/words'
 
 interface Props {
     label: string
@@ -18,7 +18,7 @@ export function SchoolSelect({ label, setting, lesson, onChoose }: Props) {
         setting.school === null
             ? [{ value: '', label: setting.value }]
             : lesson.way.schools.some((s) => own.includes(s)) && !setting.schools.some((o) => o.usual)
-              ? [{ value: '', label: t('as the lesson has it') }]
+              ? [{ value: '', label: t('common.asTheLessonHasIt') }]
               : []
     return (
         <NativeSelect

@@ -1,6 +1,6 @@
 import { TextInput, UnstyledButton, type TextInputProps } from '@mantine/core'
 import type { KeyboardEvent } from 'react'
-import { t } from '../app/text'
+import { t } from '../text/words'
 import look from './StepField.module.css'
 
 interface Props extends Omit<TextInputProps, 'size'> {
@@ -40,8 +40,8 @@ export function StepField({ name, onStep, keys = false, figures = 'plain', onKey
                       rightSectionPointerEvents: 'all' as const,
                       rightSection: (
                           <>
-                              {key(-1, '−', t('{label} less', { label: name }))}
-                              {key(1, '+', t('{label} more', { label: name }))}
+                              {key(-1, '−', t('common.less', { label: name }))}
+                              {key(1, '+', t('common.more', { label: name }))}
                           </>
                       ),
                   }

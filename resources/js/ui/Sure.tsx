@@ -1,7 +1,7 @@
 import { Button, Group, Modal } from '@mantine/core'
 import type { ReactNode } from 'react'
 import type { Problem } from '../api/client'
-import { t } from '../app/text'
+import { t } from '../text/words'
 import { Trouble } from './Trouble'
 
 interface Props {
@@ -28,7 +28,7 @@ export function Sure({ title, act, opened, error, pending, disabled = false, chi
                         {act}
                     </Button>
                     <Button variant="default" onClick={onClose} data-autofocus>
-                        {t('Leave it as it is')}
+                        {t('common.leaveItAsItIs')}
                     </Button>
                 </Group>
             </div>

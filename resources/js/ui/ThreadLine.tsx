@@ -1,8 +1,14 @@
-import { t } from '../app/text'
+import { t, type Key } from '../text/words'
 
 export type Level = 'not-tried' | 'begun' | 'coming' | 'sure' | 'refresh-due'
 
-export const LEVEL_WORDS: Record<Level, string> = { 'not-tried': 'not tried', begun: 'begun', coming: 'coming', sure: 'sure', 'refresh-due': 'refresh due' }
+export const LEVEL_WORDS: Record<Level, Key> = {
+    'not-tried': 'common.notTried',
+    begun: 'common.begun',
+    coming: 'common.coming',
+    sure: 'common.sure',
+    'refresh-due': 'common.refreshDue',
+}
 
 /** Stitch and gap in px: the surer, the closer. */
 const STITCHES: Record<Exclude<Level, 'not-tried'>, [number, number]> = { begun: [14, 9], coming: [8, 4.5], sure: [4, 1.8], 'refresh-due': [4, 1.8] }

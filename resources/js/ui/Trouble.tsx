@@ -1,5 +1,5 @@
 import { Problem } from '../api/client'
-import { t } from '../app/text'
+import { t } from '../text/words'
 
 /** What is wrong, what is allowed, what was kept; with the place where it is wrong in something that was not typed here. */
 export function Trouble({ error, place = false }: { error: unknown; place?: boolean }) {
@@ -8,7 +8,7 @@ export function Trouble({ error, place = false }: { error: unknown; place?: bool
     return (
         <div className="trouble" role="alert">
             {place && problem !== null && problem.status === 422 && <code>{problem.field}</code>}{' '}
-            <strong>{problem?.message ?? t('Something went wrong. Load the page again.')}</strong>
+            <strong>{problem?.message ?? t('common.somethingWentWrongLoadThe')}</strong>
             {problem !== null && problem.kept !== '' && <span> {problem.kept}</span>}
         </div>
     )
@@ -18,7 +18,7 @@ export function Trouble({ error, place = false }: { error: unknown; place?: bool
 export function Waiting({ what }: { what: string }) {
     return (
         <p className="waiting" role="status">
-            {t('{what} …', { what })}
+            {t('common.sign2', { what })}
         </p>
     )
 }

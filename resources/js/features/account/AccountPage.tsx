@@ -3,18 +3,18 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** What one sets for oneself: name, unit, hand; the password; where one is signed in. */
 export default function AccountPage() {
     const me = useMe()
-    if (me.data === undefined) return <Waiting what={t('Opening')} />
+    if (me.data === undefined) return <Waiting what={t('common.opening')} />
     return (
         <div className="settings-page">
             <h1>
-                {t('You')} <small>{me.data.email}</small>
+                {t('account.you')} <small>{me.data.email}</small>
             </h1>
             <Profile key={me.data.name} me={me.data} />
             <Password />
@@ -29,38 +29,38 @@ function Profile({ me }: { me: View['MeView'] }) {
     return (
         <section>
             <TextInput
-                label={t('Your name')}
+                label={t('common.yourName')}
                 value={name}
                 maxLength={80}
                 onChange={(e) => setName(e.currentTarget.value)}
                 onBlur={() => name.trim() !== '' && name !== me.name && set.mutate({ name })}
             />
             <div className="settings-row">
-                <span id="unit">{t('Lengths in')}</span>
+                <span id="unit">{t('account.lengthsIn')}</span>
                 <SegmentedControl
                     aria-labelledby="unit"
                     value={me.unit}
                     onChange={(unit) => set.mutate({ unit })}
                     data={[
-                        { value: 'mm', label: t('millimetres') },
-                        { value: 'in', label: t('inches') },
+                        { value: 'mm', label: t('account.millimetres') },
+                        { value: 'in', label: t('account.inches') },
                     ]}
                 />
             </div>
             <div className="settings-row">
-                <span id="hand">{t('Sheets for the')}</span>
+                <span id="hand">{t('account.sheetsForThe')}</span>
                 <SegmentedControl
                     aria-labelledby="hand"
                     value={me.hand}
                     onChange={(hand) => set.mutate({ hand })}
                     data={[
-                        { value: 'right', label: t('right hand') },
-                        { value: 'left', label: t('left hand') },
+                        { value: 'right', label: t('account.rightHand') },
+                        { value: 'left', label: t('account.leftHand') },
                     ]}
                 />
             </div>
             <p className="quiet" role="status">
-                {set.isPending ? t('saving …') : set.isSuccess ? t('saved') : ''}
+                {set.isPending ? t('common.saving') : set.isSuccess ? t('common.saved') : ''}
             </p>
             <Trouble error={set.error} />
         </section>
@@ -77,32 +77,32 @@ function Password() {
     })
     return (
         <section>
-            <h2>{t('Password')}</h2>
+            <h2>{t('common.password')}</h2>
             <form
                 onSubmit={(e) => {
                     e.preventDefault()
                     change.mutate(undefined)
                 }}>
                 <PasswordInput
-                    label={t('Present password')}
+                    label={t('account.presentPassword')}
                     autoComplete="current-password"
                     value={current}
                     error={change.error?.field === 'current' ? change.error.message : null}
                     onChange={(e) => setCurrent(e.currentTarget.value)}
                 />
                 <PasswordInput
-                    label={t('New password')}
-                    description={t('10 characters or more; three words are good')}
+                    label={t('common.newPassword')}
+                    description={t('common.n10CharactersOrMoreThree')}
                     autoComplete="new-password"
                     value={password}
                     error={change.error?.all.password}
                     onChange={(e) => setPassword(e.currentTarget.value)}
                 />
                 <Button type="submit" variant="default" disabled={current === '' || password === ''} loading={change.isPending}>
-                    {t('Change it')}
+                    {t('common.changeIt')}
                 </Button>
                 <p className="quiet" role="status">
-                    {change.isSuccess ? t('Changed. Everywhere else you are signed out.') : ''}
+                    {change.isSuccess ? t('account.changedEverywhereElseYouAre') : ''}
                 </p>
                 {change.error !== null && change.error.status !== 422 && <Trouble error={change.error} />}
             </form>
@@ -115,18 +115,18 @@ function Devices({ zone }: { zone: string }) {
     const end = useChange(() => ask(api.DELETE('/api/me/devices')))
     return (
         <section>
-            <h2>{t('Where you are signed in')}</h2>
+            <h2>{t('account.whereYouAreSignedIn')}</h2>
             <ul className="plain">
                 {(read.data ?? []).map((d) => (
                     <li key={d.id}>
-                        <b>{d.what === '' ? t('a browser') : d.what}</b>
-                        {d.here && <> · {t('this one')}</>}{' '}
-                        <small>{t('last used {when}', { when: `${day(d.last_at, zone)}, ${clock(d.last_at, zone)}` })}</small>
+                        <b>{d.what === '' ? t('account.aBrowser') : d.what}</b>
+                        {d.here && <> · {t('account.thisOne')}</>}{' '}
+                        <small>{t('account.lastUsed', { when: `${day(d.last_at, zone)}, ${clock(d.last_at, zone)}` })}</small>
                     </li>
                 ))}
             </ul>
             <Button variant="default" loading={end.isPending} onClick={() => end.mutate(undefined)}>
-                {t('Sign out everywhere else')}
+                {t('account.signOutEverywhereElse')}
             </Button>
             <Trouble error={read.error ?? end.error} />
         </section>

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { DeleteClass } from '../studio/DeleteClass'
 
@@ -25,35 +25,35 @@ export function ClassData({ id, name }: { id: string; name: string }) {
         <>
             <Menu position="bottom-start">
                 <Menu.Target>
-                    <Button variant="default">{t('Class')} ▾</Button>
+                    <Button variant="default">{t('common.class')} ▾</Button>
                 </Menu.Target>
                 <Menu.Dropdown>
-                    <Menu.Item onClick={() => setDoing('rename')}>{t('Another name')}</Menu.Item>
-                    <Menu.Item onClick={() => setDoing('away')}>{t('Put away')}</Menu.Item>
+                    <Menu.Item onClick={() => setDoing('rename')}>{t('common.anotherName')}</Menu.Item>
+                    <Menu.Item onClick={() => setDoing('away')}>{t('common.putAway')}</Menu.Item>
                     <Menu.Divider />
-                    <Menu.Item onClick={() => setDoing('delete')}>{t('Delete …')}</Menu.Item>
+                    <Menu.Item onClick={() => setDoing('delete')}>{t('common.delete')}</Menu.Item>
                 </Menu.Dropdown>
             </Menu>
             <Sure
-                title={t('Another name for the class')}
-                act={t('Keep it')}
+                title={t('class.anotherNameForTheClass')}
+                act={t('common.keepIt')}
                 opened={doing === 'rename'}
                 error={rename.error}
                 pending={rename.isPending}
                 disabled={typed.trim() === ''}
                 onClose={() => setDoing(null)}
                 onAct={() => rename.mutate(undefined)}>
-                <TextInput label={t('Name of the class')} value={typed} maxLength={80} onChange={(e) => setTyped(e.currentTarget.value)} />
+                <TextInput label={t('common.nameOfTheClass')} value={typed} maxLength={80} onChange={(e) => setTyped(e.currentTarget.value)} />
             </Sure>
             <Sure
-                title={t('Put “{name}” away?', { name })}
-                act={t('Put away')}
+                title={t('class.putAway', { name })}
+                act={t('common.putAway')}
                 opened={doing === 'away'}
                 error={away.error}
                 pending={away.isPending}
                 onClose={() => setDoing(null)}
                 onAct={() => away.mutate(undefined)}>
-                <p>{t('Nothing goes: it is not listed any more, and stands on the page of the studio.')}</p>
+                <p>{t('class.nothingGoesItIsNot')}</p>
             </Sure>
             <DeleteClass of={doing === 'delete' ? { id, name } : null} onClose={() => setDoing(null)} />
         </>

@@ -3,7 +3,7 @@ import { useState, type SubmitEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useClass, usePulse } from '../../api/queries'
-import { t } from '../../app/text'
+import { t, type Key } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClassData } from './ClassData'
@@ -19,7 +19,7 @@ export default function ClassPage() {
     const [whole, setWhole] = useState(false)
     const [by, setBy] = useState<By>('strand')
     const [open, setOpen] = useState<{ student: string; skill: string } | null>(null)
-    if (read.data === undefined) return read.error === null ? <Waiting what={t('Laying out the threads')} /> : <Trouble error={read.error} />
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('class.layingOutTheThreads')} /> : <Trouble error={read.error} />
     const { skills, students } = read.data
     const columns = sorted(
         skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => whole || skill.taught),
@@ -30,14 +30,14 @@ export default function ClassPage() {
         <div className="class">
             <div className="class-head">
                 <h1>{read.data.class.title}</h1>
-                <ul className="legend" aria-label={t('What the thread lines say')}>
+                <ul className="legend" aria-label={t('class.whatTheThreadLinesSay')}>
                     {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => (
                         <li key={level}>
                             <ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}
                         </li>
                     ))}
                 </ul>
-                <span className="state-keys" role="group" aria-label={t('Order of the skills')}>
+                <span className="state-keys" role="group" aria-label={t('class.orderOfTheSkills')}>
                     {(Object.keys(ORDERS) as By[]).map((o) => (
                         <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>
                             {t(ORDERS[o])}
@@ -45,19 +45,21 @@ export default function ClassPage() {
                     ))}
                 </span>
                 <Button variant="default" onClick={() => setWhole(!whole)}>
-                    {whole ? t('Only this course') : t('All {n} skills', { n: skills.length })}
+                    {whole ? t('class.onlyThisCourse') : t('class.allSkills', { n: skills.length })}
                 </Button>
                 <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
-            <div className="matrix" tabIndex={0} role="region" aria-label={t('Students and skills')}>
+            <div className="matrix" tabIndex={0} role="region" aria-label={t('class.studentsAndSkills')}>
                 <table style={{ width: 196 + 68 * columns.length }}>
                     <thead>
                         <tr>
-                            <th scope="col">{t('student, and what is next')}</th>
+                            <th scope="col">{t('class.studentAndWhatIsNext')}</th>
                             {columns.map(({ skill }) => (
                                 <th key={skill.id} scope="col" title={skill.shows}>
                                     <span>{skill.title}</span>
-                                    {by !== 'strand' && <small>{by === 'gap' ? t('{n} open', { n: skill.open }) : t('{n} ready', { n: skill.ready })}</small>}
+                                    {by !== 'strand' && (
+                                        <small>{by === 'gap' ? t('class.open', { n: skill.open }) : t('class.ready', { n: skill.ready })}</small>
+                                    )}
                                 </th>
                             ))}
                         </tr>
@@ -67,7 +69,7 @@ export default function ClassPage() {
                             <tr key={s.student} className={s.student === wanted ? 'wanted' : ''}>
                                 <th scope="row">
                                     <span className="seat small">{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>
-                                    <small>{s.next_title === '' ? t('the course is done') : s.next_title}</small>
+                                    <small>{s.next_title === '' ? t('common.theCourseIsDone') : s.next_title}</small>
                                 </th>
                                 {columns.map(({ skill, at }) => {
                                     const level = s.levels[at] ?? 'not-tried'
@@ -88,10 +90,10 @@ export default function ClassPage() {
             </div>
             <Gaps gaps={read.data.gaps} pairs={read.data.pairs} />
             <p>
-                <Link to={`/class/${id}/soundness`}>{t('How far can the verdicts be trusted?')}</Link>
+                <Link to={`/class/${id}/soundness`}>{t('class.howFarCanTheVerdicts')}</Link>
             </p>
             <AddStudents id={id} empty={students.length === 0} />
-            <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('What it rests on')}>
+            <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('common.whatItRestsOn')}>
                 {open !== null && <Evidence id={id} student={open.student} skill={open.skill} />}
             </Drawer>
         </div>
@@ -100,7 +102,7 @@ export default function ClassPage() {
 
 type By = 'strand' | 'gap' | 'ready'
 
-const ORDERS: Record<By, string> = { strand: 'by strand', gap: 'by gap', ready: 'by ready' }
+const ORDERS: Record<By, Key> = { strand: 'class.byStrand', gap: 'class.byGap', ready: 'class.byReady' }
 
 /** Skills in the order of the course, or those first that most have open, or that most are ready for. */
 function sorted<T extends { skill: View['SkillView'] }>(columns: T[], by: By): T[] {
@@ -116,12 +118,12 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
         <div className="class-gaps">
             {gaps.length > 0 && (
                 <section>
-                    <h2>{t('What the class is missing')}</h2>
+                    <h2>{t('class.whatTheClassIsMissing')}</h2>
                     <ul className="plain">
                         {gaps.slice(0, 5).map((g) => (
                             <li key={g.skill}>
-                                <b>{g.title}</b>: {t('open for {n} of {of}', { n: g.open.length, of: g.tried })} ({g.open.join(', ')})
-                                {g.again && <strong> · {t('show it to all again')}</strong>}
+                                <b>{g.title}</b>: {t('class.openForOf', { n: g.open.length, of: g.tried })} ({g.open.join(', ')})
+                                {g.again && <strong> · {t('class.showItToAllAgain')}</strong>}
                             </li>
                         ))}
                     </ul>
@@ -129,11 +131,11 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
             )}
             {pairs.length > 0 && (
                 <section>
-                    <h2>{t('Who next to whom')}</h2>
+                    <h2>{t('class.whoNextToWhom')}</h2>
                     <ul className="plain">
                         {pairs.map((p) => (
                             <li key={p.learner}>
-                                <b>{p.learner}</b> {t('beside')} <b>{p.helper}</b>: {p.skill}
+                                <b>{p.learner}</b> {t('class.beside')} <b>{p.helper}</b>: {p.skill}
                             </li>
                         ))}
                     </ul>
@@ -166,13 +168,13 @@ function AddStudents({ id, empty }: { id: string; empty: boolean }) {
     return (
         <form className="add-students" onSubmit={submit}>
             <TextInput
-                label={empty ? t('Who comes? Names, with commas between') : t('Add students')}
+                label={empty ? t('class.whoComesNamesWithCommas') : t('common.addStudents')}
                 value={name}
                 maxLength={400}
                 onChange={(e) => setName(e.currentTarget.value)}
             />
             <Button type="submit" variant="default" disabled={add.isPending || name.trim() === ''}>
-                {t('Add')}
+                {t('common.add')}
             </Button>
             <Trouble error={add.error} />
             <Returning id={id} />

@@ -2,8 +2,8 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { View } from '../../api/client'
 import { useEvidence, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptPhotos } from '../look/Photos'
@@ -15,7 +15,7 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
     const read = useEvidence(id, student, skill)
     const zone = useMe().data?.timezone ?? 'UTC'
     const [sample, setSample] = useState<string | null>(null)
-    if (read.data === undefined) return read.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={read.error} />
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={read.error} />
     const e = read.data
     return (
         <div className="evidence">
@@ -26,11 +26,11 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
             <p className="evidence-level">
                 <ThreadLine level={e.level} width={120} />
                 <strong>{t(LEVEL_WORDS[e.level])}</strong>
-                {e.showings.length > 0 && <span>{t('{n} % likely known after the last sample', { n: Math.round(e.known * 100) })}</span>}
+                {e.showings.length > 0 && <span>{t('class.likelyKnownAfterTheLast', { n: Math.round(e.known * 100) })}</span>}
             </p>
-            {e.mixed && <p className="habit">{t('The last samples say both, well and badly. The level leans on the newest; look at it once more.')}</p>}
-            {e.needs.length > 0 && <p className="quiet">{t('Stands on: {what}', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
-            {e.showings.length === 0 && <p>{t('No sample has shown it yet.')}</p>}
+            {e.mixed && <p className="habit">{t('class.theLastSamplesSayBoth')}</p>}
+            {e.needs.length > 0 && <p className="quiet">{t('class.standsOn', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
+            {e.showings.length === 0 && <p>{t('class.noSampleHasShownIt')}</p>}
             <ol>
                 {e.showings.map((s) => (
                     <Showing key={s.sample} s={s} zone={zone} onOpen={setSample} />
@@ -50,7 +50,7 @@ function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; on
                 </Button>
                 <span>
                     {day(s.kept_at, zone)}, {clock(s.kept_at, zone)} ·{' '}
-                    {t('weighs {w}: {a} → {n} %', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}
+                    {t('class.weighs', { w: s.weight.toFixed(2), a: Math.round(s.known_before * 100), n: Math.round(s.known_after * 100) })}
                 </span>
             </div>
             {s.checks.map((c) => (
@@ -58,7 +58,7 @@ function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; on
             ))}
             {s.faults.map((f) => (
                 <p key={f} className="verdict not-yet">
-                    {t('Seen: {fault}', { fault: f })}
+                    {t('common.seen', { fault: f })}
                 </p>
             ))}
             {s.photos.length > 0 && (
@@ -68,7 +68,7 @@ function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; on
             )}
             {s.settings.length > 0 && (
                 <p className="quiet">
-                    {t('Sewn with')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}
+                    {t('common.sewnWith')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}
                 </p>
             )}
         </li>

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 /** Somebody who was in a class of the studio before comes back with their history. */
@@ -20,7 +20,7 @@ export function Returning({ id }: { id: string }) {
     return (
         <>
             <Autocomplete
-                label={t('Or somebody who was here before; the history comes along')}
+                label={t('class.orSomebodyWhoWasHere')}
                 value={typed}
                 onChange={setTyped}
                 data={[...new Set((known.data ?? []).map(label))]}

@@ -2,16 +2,25 @@ import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t, type Key } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
-const SCHOOLS: Record<string, string> = {
-    tracing: 'likely known, 95 %',
-    'three-in-a-row': 'three good in a row',
-    'two-of-three': 'two of the last three',
-    'teachers-word': 'your word',
+const SCHOOLS: Partial<Record<string, Key>> = {
+    tracing: 'class.likelyKnown95',
+    'three-in-a-row': 'class.threeGoodInARow',
+    'two-of-three': 'class.twoOfTheLastThree',
+    'teachers-word': 'class.yourWord',
 }
-const RULES: Record<string, string> = { repeat: 'again', drill: 'a drill', refresh: 'a refresh', 'go-on': 'the next lesson', enrich: 'something more' }
+const RULES: Partial<Record<string, Key>> = {
+    repeat: 'class.again',
+    drill: 'class.aDrill',
+    refresh: 'class.aRefresh',
+    'go-on': 'class.theNextLesson',
+    enrich: 'class.somethingMore',
+}
+
+/** In words, or as it is called inside where there are none yet. */
+const named = (words: Partial<Record<string, Key>>, id: string) => (words[id] === undefined ? id : t(words[id]))
 
 const share = (part: number, of: number) => (of === 0 ? '–' : `${Math.round((100 * part) / of)} %`)
 
@@ -21,65 +30,53 @@ export default function SoundnessPage() {
     const fit = useChange(() => ask(api.POST('/api/soundness')))
     const forget = useChange(() => ask(api.DELETE('/api/soundness')))
     const s = read.data
-    if (s === undefined) return read.error === null ? <Waiting what={t('Going through the samples')} /> : <Trouble error={read.error} />
+    if (s === undefined) return read.error === null ? <Waiting what={t('class.goingThroughTheSamples')} /> : <Trouble error={read.error} />
     return (
         <div className="soundness">
-            <h1>{t('How far can the verdicts be trusted?')}</h1>
-            <p>
-                {t(
-                    'Every sample of this studio gone through again: {n} samples of {m} students. A skill that was called sure held when the next sample showed it well.',
-                    { n: s.samples, m: s.students },
-                )}
-            </p>
-            <p>{t('You overruled {n} of {all} verdicts; each stands with its reason in what a level rests on.', { n: s.overruled, all: s.verdicts })}</p>
+            <h1>{t('class.howFarCanTheVerdicts')}</h1>
+            <p>{t('class.everySampleOfThisStudio', { samples: t('count.samples', { n: s.samples }), students: t('count.students', { n: s.students }) })}</p>
+            <p>{t('class.youOverruledOfVerdictsEach', { n: s.overruled, all: s.verdicts })}</p>
             <Table
-                head={[t('called sure by'), t('times'), t('then held'), t('not called sure, but good')]}
-                rows={s.schools.map((x) => [t(SCHOOLS[x.school] ?? x.school), String(x.called), share(x.held, x.called), share(x.good, x.open)])}
+                head={[t('class.calledSureBy'), t('class.times'), t('class.thenHeld'), t('class.notCalledSureButGood')]}
+                rows={s.schools.map((x) => [named(SCHOOLS, x.school), String(x.called), share(x.held, x.called), share(x.good, x.open)])}
             />
-            <h2>{t('What was given')}</h2>
+            <h2>{t('class.whatWasGiven')}</h2>
             <Table
-                head={[t('next came'), t('times'), t('you agreed'), t('sewn next, and met')]}
-                rows={s.rules
-                    .filter((r) => r.given > 0)
-                    .map((r) => [t(RULES[r.kind] ?? r.kind), String(r.given), share(r.agreed, r.given), share(r.met, r.sewn)])}
+                head={[t('class.nextCame'), t('class.times'), t('class.youAgreed'), t('class.sewnNextAndMet')]}
+                rows={s.rules.filter((r) => r.given > 0).map((r) => [named(RULES, r.kind), String(r.given), share(r.agreed, r.given), share(r.met, r.sewn)])}
             />
-            <h2>{t('How skills are learned here')}</h2>
-            <p>
-                {t(
-                    'Chances that the verdicts reckon with. From {n} showings of a kind by {m} students on they can be taken from your own samples, where those foretell students that were held out better.',
-                    { n: s.enough, m: s.enough_students },
-                )}
-            </p>
+            <h2>{t('class.howSkillsAreLearnedHere')}</h2>
+            <p>{t('class.chancesThatTheVerdictsReckon', { n: s.enough, m: s.enough_students })}</p>
             <Table
                 head={[
-                    t('kind'),
-                    t('known before'),
-                    t('after it is shown'),
-                    t('slips'),
-                    t('lucky'),
-                    t('learned a sample'),
-                    t('showings'),
-                    t('foretells (less is better)'),
-                    t('by'),
+                    t('class.kind'),
+                    t('class.knownBefore'),
+                    t('class.afterItIsShown'),
+                    t('class.slips'),
+                    t('class.lucky'),
+                    t('class.learnedASample'),
+                    t('class.showings'),
+                    t('class.foretellsLessIsBetter'),
+                    t('class.by'),
                 ]}
                 rows={s.kinds.map((k: View['KindSoundView']) => [
                     k.title,
                     ...[k.start, k.after_demo, k.slip, k.guess, k.transit].map((p) => share(p, 1)),
                     String(k.showings),
-                    k.usual_loss === null ? t('too few yet') : `${k.usual_loss.toFixed(3)} → ${(k.fitted_loss ?? 0).toFixed(3)}`,
-                    k.own ? t('your samples') : t('the usual'),
+                    k.usual_loss === null ? t('class.tooFewYet') : `${k.usual_loss.toFixed(3)} → ${(k.fitted_loss ?? 0).toFixed(3)}`,
+                    k.own ? t('class.yourSamples') : t('class.theUsual'),
                 ])}
             />
             <p className="acts">
                 <Button variant="default" disabled={fit.isPending} onClick={() => fit.mutate(undefined)}>
-                    {fit.isPending ? t('Working it out …') : t('Go by our own samples where they foretell better')}
+                    {fit.isPending ? t('class.workingItOut') : t('class.goByOurOwnSamples')}
                 </Button>
                 {s.own && (
                     <Button variant="default" disabled={forget.isPending} onClick={() => forget.mutate(undefined)}>
-                        {t('Back to the usual')}
+                        {t('class.backToTheUsual')}
                     </Button>
                 )}
-                {fit.isSuccess && !s.own && <span role="status">{t('The usual ones foretell as well: they stay.')}</span>}
+                {fit.isSuccess && !s.own && <span role="status">{t('class.theUsualOnesForetellAs')}</span>}
             </p>
             <Trouble error={fit.error ?? forget.error} />
         </div>

@@ -2,7 +2,7 @@ import { Modal, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useNext } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 interface Props {
@@ -25,18 +25,18 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
     })
     const list = advice ?? asked.data
     return (
-        <Modal opened onClose={onClose} title={t('What does {name} sew next?', { name })} size="lg">
+        <Modal opened onClose={onClose} title={t('look.whatDoesSewNext', { name })} size="lg">
             <TextInput
-                label={t('Why (if you like)')}
+                label={t('common.whyIfYouLike')}
                 className="because"
                 value={because}
                 maxLength={200}
                 onChange={(e) => setBecause(e.currentTarget.value)}
-                placeholder={t('wants to hem a skirt on Sunday')}
+                placeholder={t('look.wantsToHemASkirt')}
             />
             <Trouble error={choose.error ?? asked.error} />
             {list === undefined ? (
-                <Waiting what={t('Looking')} />
+                <Waiting what={t('common.looking')} />
             ) : (
                 <ul className="choices">
                     {list.candidates.map((c, i) => (
@@ -50,11 +50,9 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                                 }}>
                                 <strong>{c.title}</strong>
                                 <span>
-                                    {t('{n} min', { n: Math.round(c.minutes) })}
-                                    {i === 0 ? ` · ${t('proposed')}` : c.ready ? '' : ` · ${t('stands on something not sure yet')}`}
-                                    {c.cannot !== null && (
-                                        <em className="cannot">{t('Cannot be sewn in this room: {why} Say why first.', { why: c.cannot })}</em>
-                                    )}
+                                    {t('common.min', { n: Math.round(c.minutes) })}
+                                    {i === 0 ? ` · ${t('look.proposed')}` : c.ready ? '' : ` · ${t('common.standsOnSomethingNotSure')}`}
+                                    {c.cannot !== null && <em className="cannot">{t('look.cannotBeSewnInThis', { why: c.cannot })}</em>}
                                 </span>
                             </UnstyledButton>
                         </li>

@@ -4,19 +4,19 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { Problem, type View } from '../../api/client'
 import { useChange, usePhotos } from '../../api/queries'
-import { t } from '../../app/text'
 import { BesideRows } from '../../drawing/BesideRows'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import type { Kept } from '../../keeping/kept'
 import { MOST_PHOTOS } from '../../keeping/photos'
 import { keepSample } from '../../keeping/spool'
+import { t } from '../../text/words'
+import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { Next } from './Next'
 import { RowPhotos } from './Photos'
-import { ReadingField } from './ReadingField'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
@@ -104,8 +104,8 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                     {look.name}{' '}
                     <small>
                         {lesson.title}
-                        {look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('sample {n}', { n: look.number }) : t('correction')} ·{' '}
-                        {t('seat {n}', { n: look.seat })}
+                        {look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('look.sample', { n: look.number }) : t('look.correction')} ·{' '}
+                        {t('common.seat', { n: look.seat })}
                     </small>
                 </h1>
                 {lesson.drawing === null ? (
@@ -115,7 +115,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                         drawing={lesson.drawing}
                         measured={judged?.measured ?? []}
                         active={eye}
-                        title={t('{lesson}, drawn to scale', { lesson: lesson.title })}
+                        title={t('common.drawnToScale', { lesson: lesson.title })}
                     />
                 )}
                 <Beside lesson={lesson} judged={judged} row={eye?.key.split('.')[0] ?? null} />
@@ -140,8 +140,8 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                 {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
                 <KeptAnswers lesson={lesson.id} student={look.student} />
                 <p className="earlier">
-                    {look.earlier[0] !== undefined && <>{t('Before: {text}', { text: look.earlier[0].text })} · </>}
-                    <Link to={`/samplers/${lesson.id}`}>{t('the whole lesson')}</Link>
+                    {look.earlier[0] !== undefined && <>{t('look.before', { text: look.earlier[0].text })} · </>}
+                    <Link to={`/samplers/${lesson.id}`}>{t('look.theWholeLesson')}</Link>
                 </p>
             </section>
             <section className="look-right">
@@ -192,7 +192,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                                         <Anchor
                                             component={Link}
                                             to={`/workshop/picture?${new URLSearchParams({ class: id, student: look.student, lesson: lesson.id, version: String(lesson.version), row: row.id, way: JSON.stringify(lesson.way), ...sewn, ...(replaces === null ? {} : { replaces }) }).toString()}`}>
-                                            {t('Measure on a picture')}
+                                            {t('look.measureOnAPicture')}
                                         </Anchor>
                                     )}
                                 </div>
@@ -200,7 +200,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                         ))}
                     {lesson.faults.length > 0 && (
                         <fieldset className="faults" tabIndex={0} data-reading>
-                            <legend>{t('Seen on it (Alt and the number ticks)')}</legend>
+                            <legend>{t('look.seenOnItAltAnd')}</legend>
                             {lesson.faults.map((fault, i) => (
                                 <Checkbox.Card
                                     className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}
@@ -217,7 +217,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                                 <Link
                                     className="find-cause"
                                     to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
-                                    {t('Find the cause')}
+                                    {t('common.findTheCause')}
                                 </Link>
                             )}
                         </fieldset>
@@ -233,23 +233,23 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
                     {down && (
                         <p className="quiet" role="status">
-                            {t('The line is down. Keep it all the same: it waits on this device and is judged when it is sent.')}
+                            {t('look.theLineIsDownKeep')}
                         </p>
                     )}
                     <Trouble error={keep.error ?? (wrong !== null && where === null ? wrong : null)} />
                     {keep.error?.field === 'known' && (
                         <Button variant="default" onClick={() => keep.mutate(true)}>
-                            {t('Keep both')}
+                            {t('common.keepBoth')}
                         </Button>
                     )}
                     <div className="acts">
                         <Button size="lg" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
-                            {keep.isPending ? t('Keeping …') : t('Keep it')} <kbd>Ctrl ↵</kbd>
+                            {keep.isPending ? t('look.keeping') : t('common.keepIt')} <kbd>{t('look.ctrlEnter')}</kbd>
                         </Button>
                         <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>
-                            {t('Choose another lesson')}
+                            {t('look.chooseAnotherLesson')}
                         </Button>
-                        {look.next_student !== null && replaces === null && <span className="then">{t('then {name}', { name: look.next_student.title })}</span>}
+                        {look.next_student !== null && replaces === null && <span className="then">{t('look.then', { name: look.next_student.title })}</span>}
                     </div>
                 </div>
             </section>
@@ -282,7 +282,7 @@ function Beside({ lesson, judged, row }: { lesson: View['LessonView']; judged: V
             planned={planned.points}
             before={before.points}
             now={now.points}
-            title={lesson.rows.length > 1 ? planned.title : t('the row before and the row now')}
+            title={lesson.rows.length > 1 ? planned.title : t('look.theRowBeforeAndThe')}
         />
     )
 }
@@ -291,7 +291,7 @@ function Beside({ lesson, judged, row }: { lesson: View['LessonView']; judged: V
 function Points({ lesson }: { lesson: View['LessonView'] }) {
     return (
         <div className="points">
-            <h2>{t('What to watch for')}</h2>
+            <h2>{t('look.whatToWatchFor')}</h2>
             <ol>
                 {lesson.steps.map((s) => (
                     <li key={s}>{s}</li>

@@ -1,8 +1,8 @@
 import { useEffect } from 'react'
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { lookAt, queries, useLook, useMe } from '../../api/queries'
-import { t } from '../../app/text'
 import { tellKept } from '../../keeping/kept'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { LookForm } from './LookForm'
 import { begunWith } from './useSample'
@@ -35,7 +35,7 @@ export default function LookPage() {
         if (Object.keys(more).length > 0) return <Navigate replace to={go({ lesson: look.data.lesson.id, ...more })} />
     }
     if (look.data === undefined || me.data === undefined)
-        return look.error === null ? <Waiting what={t('Fetching the sampler')} /> : <Trouble error={look.error} />
+        return look.error === null ? <Waiting what={t('look.fetchingTheSampler')} /> : <Trouble error={look.error} />
     const corrected = look.data.replaced?.id ?? null
     const lessonId = look.data.lesson.id
     return (

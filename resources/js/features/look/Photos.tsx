@@ -2,9 +2,9 @@ import { Button, FileButton, Modal, UnstyledButton } from '@mantine/core'
 import { useCallback, useRef, useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
 import { MOST_PHOTOS, takePhoto, type Photo } from '../../keeping/photos'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 /** Shows a picture that lies on this device; its address is given back when it is no longer shown. */
@@ -24,9 +24,9 @@ function useImage(image: Blob) {
 function Taken({ photo, onDrop }: { photo: Photo; onDrop: () => void }) {
     return (
         <span className="photo taken">
-            <img ref={useImage(photo.image)} alt={t('photo, now')} />
-            <small>{t('now')}</small>
-            <UnstyledButton aria-label={t('Take the photo away')} onClick={onDrop}>
+            <img ref={useImage(photo.image)} alt={t('look.photoNow')} />
+            <small>{t('common.now')}</small>
+            <UnstyledButton aria-label={t('look.takeThePhotoAway')} onClick={onDrop}>
                 ×
             </UnstyledButton>
         </span>
@@ -49,26 +49,26 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
     return (
         <>
             {photos.map((p) => (
-                <UnstyledButton key={p.id} className="photo" onClick={() => setOpen(p)} aria-label={t('Photo of {day}, larger', { day: day(p.kept_at, zone) })}>
+                <UnstyledButton key={p.id} className="photo" onClick={() => setOpen(p)} aria-label={t('look.photoOfLarger', { day: day(p.kept_at, zone) })}>
                     <img src={`/api/photos/${p.id}`} width={p.width} height={p.height} alt="" loading="lazy" />
                     <small>{day(p.kept_at, zone)}</small>
                 </UnstyledButton>
             ))}
-            <Modal opened={open !== null} onClose={close} size="xl" title={open === null ? '' : t('Photo of {day}', { day: day(open.kept_at, zone) })}>
+            <Modal opened={open !== null} onClose={close} size="xl" title={open === null ? '' : t('look.photoOf', { day: day(open.kept_at, zone) })}>
                 {open !== null && (
                     <>
-                        <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('the sample as it was photographed')} />
+                        <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('look.theSampleAsItWas')} />
                         <Trouble error={drop.error} />
                         {sure ? (
                             <p>
-                                {t('The photo goes for good; the sample stays.')}{' '}
+                                {t('look.thePhotoGoesForGood')}{' '}
                                 <Button variant="default" disabled={drop.isPending} onClick={() => drop.mutate(open.id)}>
-                                    {t('Remove it')}
+                                    {t('look.removeIt')}
                                 </Button>
                             </p>
                         ) : (
                             <Button variant="subtle" onClick={() => setSure(true)}>
-                                {t('Remove this photo')}
+                                {t('look.removeThisPhoto')}
                             </Button>
                         )}
                     </>
@@ -110,15 +110,15 @@ export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
                         take(file ?? undefined)
                         again.current?.()
                     }}
-                    inputProps={{ 'aria-label': t('Pin a photo to {row}', { row: row.title }) }}>
+                    inputProps={{ 'aria-label': t('look.pinAPhotoTo', { row: row.title }) }}>
                     {(props) => (
                         <Button variant="default" {...props}>
-                            {t('Pin a photo')}
+                            {t('look.pinAPhoto')}
                         </Button>
                     )}
                 </FileButton>
             )}
-            {full && <small className="quiet">{t('{n} photos are enough', { n: MOST_PHOTOS })}</small>}
+            {full && <small className="quiet">{t('look.photosAreEnough', { n: MOST_PHOTOS })}</small>}
             {taken.map((p) => (
                 <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />
             ))}

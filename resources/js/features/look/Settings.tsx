@@ -1,8 +1,8 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 
 interface Props {
@@ -39,14 +39,14 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
     return (
         <details className="settings">
             <summary>
-                {t('Sewn with')} {values.machine ?? usual?.name ?? ''}
+                {t('common.sewnWith')} {values.machine ?? usual?.name ?? ''}
                 {look.lesson.way.schools.length > 0 &&
                     ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}
                 {['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}
             </summary>
             <div>
                 <NativeSelect
-                    label={t('Machine')}
+                    label={t('common.machine')}
                     value={values.machine ?? usual?.name ?? ''}
                     onChange={(e) => {
                         onChange('machine', e.currentTarget.value)
@@ -58,7 +58,7 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
                     ))}
                 </NativeSelect>
                 <NativeSelect
-                    label={t('Foot')}
+                    label={t('common.foot')}
                     value={values.foot ?? ''}
                     onChange={(e) => {
                         onChange('foot', e.currentTarget.value)
@@ -69,12 +69,12 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
                         <option key={f.id}>{f.facts.name}</option>
                     ))}
                 </NativeSelect>
-                {plain('length', t('Stitch length'), '2.5')}
-                {plain('tension', t('Tension'), usual?.tension_mark ?? '4')}
-                {plain('needle', t('Needle'), '80')}
-                {plain('cloth', t('Cloth'), t('cotton, 2 layers'))}
-                {plain('note', t('Note'), '')}
-                {look.lesson.swings && plain('width', t('Width'), '3.5')}
+                {plain('length', t('look.stitchLength'), '2.5')}
+                {plain('tension', t('common.tension'), usual?.tension_mark ?? '4')}
+                {plain('needle', t('common.needle'), '80')}
+                {plain('cloth', t('common.cloth'), t('look.cotton2Layers'))}
+                {plain('note', t('common.note'), '')}
+                {look.lesson.swings && plain('width', t('common.width'), '3.5')}
                 {onSewn !== null &&
                     schools.map((s) => (
                         <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />

@@ -1,10 +1,10 @@
 import { Button, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
 import type { Own } from '../../keeping/store'
+import { t } from '../../text/words'
 
-const WORDS = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call' } as const
+const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 
 interface Props {
     rule: View['CheckRuleView']
@@ -35,26 +35,26 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                 {compared !== undefined && compared.how !== 'same' && (
                     <span className={`compared ${compared.how}`}>
                         {' '}
-                        · {compared.how === 'better' ? t('better than before') : t('worse than before')} ({compared.before})
+                        · {compared.how === 'better' ? t('look.betterThanBefore') : t('look.worseThanBefore')} ({compared.before})
                     </span>
                 )}
                 {check.again !== null && <em> {check.again}</em>}
                 {check.overruled !== null && (
                     <span className="overruled">
                         {' '}
-                        · {t('your word: {because}; the readings say {verdict}', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}
+                        · {t('look.yourWordTheReadingsSay', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}
                     </span>
                 )}
                 {!open && onOwn !== undefined && (
-                    <Button variant="subtle" className="overrule" aria-label={t('Overrule {check}', { check: rule.title })} onClick={() => setAsking(true)}>
-                        {t('overrule')}
+                    <Button variant="subtle" className="overrule" aria-label={t('look.overrule2', { check: rule.title })} onClick={() => setAsking(true)}>
+                        {t('look.overrule')}
                     </Button>
                 )}
             </p>
             {check.habit !== null && check.overruled === null && <p className="habit">{check.habit}</p>}
             {open && onOwn !== undefined && (
                 <div className="own-verdict">
-                    <span role="group" aria-label={t('Your verdict')}>
+                    <span role="group" aria-label={t('look.yourVerdict')}>
                         {(['met', 'near', 'not-yet'] as const).map((v) => (
                             <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>
                                 {t(WORDS[v])}
@@ -63,8 +63,8 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                     </span>
                     {own !== undefined && (
                         <TextInput
-                            aria-label={t('Because')}
-                            placeholder={t('because …')}
+                            aria-label={t('look.because')}
+                            placeholder={t('look.because2')}
                             maxLength={200}
                             value={own.because}
                             onChange={(e) => onOwn({ ...own, because: e.currentTarget.value })}
@@ -76,7 +76,7 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                             setAsking(false)
                             onOwn(null)
                         }}>
-                        {t('as read')}
+                        {t('look.asRead')}
                     </Button>
                 </div>
             )}

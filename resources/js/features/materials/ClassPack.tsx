@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, Problem } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 type State = { is: 'idle' } | { is: 'making'; job: string } | { is: 'ready'; url: string } | { is: 'trouble'; error: Problem }
@@ -35,12 +35,12 @@ export function ClassPack({ id }: { id: string }) {
             const answer = await fetch(`/api/classes/${id}/print?what=pack&job=${name}`, { headers: { Accept: 'application/json' }, signal: abort.signal })
             if (!answer.ok) {
                 const said = (await answer.json()) as { error?: { message?: string; kept?: string } }
-                throw new Problem(answer.status, '(print)', said.error?.message ?? t('It could not be made.'), said.error?.kept ?? '')
+                throw new Problem(answer.status, '(print)', said.error?.message ?? t('materials.itCouldNotBeMade'), said.error?.kept ?? '')
             }
             setState({ is: 'ready', url: URL.createObjectURL(await answer.blob()) })
         } catch (error) {
             if (abort.signal.aborted) setState({ is: 'idle' })
-            else setState({ is: 'trouble', error: error instanceof Problem ? error : new Problem(0, '(line)', t('The line to Open Seam is down.'), '') })
+            else setState({ is: 'trouble', error: error instanceof Problem ? error : new Problem(0, '(line)', t('materials.theLineToOpenSeam'), '') })
         }
     }
     const stop = () => {
@@ -53,24 +53,24 @@ export function ClassPack({ id }: { id: string }) {
                 <span className="progress" role="status">
                     <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
                     {at.data === undefined || at.data.of === 0
-                        ? t('Making the pack …')
-                        : t('{done} of {of} lessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
+                        ? t('materials.makingThePack')
+                        : t('materials.ofLessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
                     <Button variant="default" onClick={stop}>
-                        {t('Stop')}
+                        {t('materials.stop')}
                     </Button>
                 </span>
             )
         case 'ready':
             return (
                 <Button component="a" href={state.url} target="_blank" rel="noreferrer">
-                    {t('Open the class pack')}
+                    {t('materials.openTheClassPack')}
                 </Button>
             )
         default:
             return (
                 <>
                     <Button variant="default" onClick={() => void make()}>
-                        {t('Make the class pack')}
+                        {t('materials.makeTheClassPack')}
                     </Button>
                     {state.is === 'trouble' && <Trouble error={state.error} />}
                 </>

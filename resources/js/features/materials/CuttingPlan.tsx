@@ -1,6 +1,6 @@
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
 import { mm } from '../../text/numbers'
+import { t } from '../../text/words'
 
 const WIDE = 1080
 
@@ -13,9 +13,9 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
     return (
         <section className="cutting" tabIndex={0} aria-label={title}>
             <h2>
-                {t('{what}: {m} m of {w} cm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })}{' '}
+                {t('materials.mOfCm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })}{' '}
                 <small>
-                    {t('{n} pieces, {waste} % waste; no plan is shorter than {bound} m', {
+                    {t('materials.piecesWasteNoPlanIs', {
                         n: plan.placed.length,
                         waste: Math.round(plan.waste_share * 100),
                         bound: mm(plan.lower_bound / 1000),
@@ -32,7 +32,7 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
                         height={plan.cloth_width * scale + 22}
                         className="cutting-row"
                         role="img"
-                        aria-label={t('cutting plan from {a} to {b} m', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
+                        aria-label={t('materials.cuttingPlanFromToM', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
                         <rect x={1} y={1} width={long * scale} height={plan.cloth_width * scale} className="cloth" />
                         {[plan.selvedge, plan.cloth_width - plan.selvedge].map((y) => (
                             <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className="selvedge" />
@@ -54,7 +54,7 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
             </ol>
             {plan.offcuts.length > 0 && (
                 <p className="quiet">
-                    {t('Left over: {list}.', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}
+                    {t('materials.leftOver', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}
                 </p>
             )}
         </section>

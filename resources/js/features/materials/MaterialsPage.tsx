@@ -3,9 +3,9 @@ import { useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMaterials, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
 import { mm, toNumber } from '../../text/numbers'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Choice } from '../workshop/fields'
 import { ClassPack } from './ClassPack'
@@ -20,26 +20,26 @@ export default function MaterialsPage() {
     const zone = useMe().data?.timezone ?? 'UTC'
     const read = useMaterials(id, session === '' ? null : Number(session), typed)
     const note = useChange((body: View['CupboardBody']) => ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })))
-    if (read.data === undefined) return read.error === null ? <Waiting what={t('Counting')} /> : <Trouble error={read.error} />
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('materials.counting')} /> : <Trouble error={read.error} />
     const m = read.data
     const print = `/api/classes/${id}/print`
     return (
         <div className="materials">
             <div className="samplers-head">
                 <h1>
-                    {t('Materials')} <small>{t('{class}, {n} students', { class: m.class.title, n: m.students })}</small>
+                    {t('common.materials')} <small>{t('materials.students', { class: m.class.title, n: m.students })}</small>
                 </h1>
                 <Choice
-                    label={t('For')}
+                    label={t('common.for')}
                     value={session}
                     options={[
-                        { id: '', title: t('the whole course') },
-                        ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('session {n}', { n: i + 1 }) })),
+                        { id: '', title: t('materials.theWholeCourse') },
+                        ...Array.from({ length: m.sessions }, (_, i) => ({ id: String(i + 1), title: t('common.session', { n: i + 1 }) })),
                     ]}
                     onChange={setSession}
                 />
                 <TextInput
-                    label={t('Samples each')}
+                    label={t('materials.samplesEach')}
                     className="choice"
                     classNames={{ input: 'num' }}
                     value={each}
@@ -50,31 +50,26 @@ export default function MaterialsPage() {
             </div>
             <div className="print-acts">
                 <Button component="a" variant="default" href={`${print}?what=materials`} target="_blank" rel="noreferrer">
-                    {t('Print list and plans')}
+                    {t('materials.printListAndPlans')}
                 </Button>
                 <ClassPack id={id} />
             </div>
             <Trouble error={read.error ?? note.error} />
             <p className="quiet">
-                {each === ''
-                    ? t(
-                          'A beginner is expected to sew a sampler {n} times until it is good (from the skill model). Type another number where you know better.',
-                          { n: mm(m.samples_each, 1) },
-                      )
-                    : t('As you say: {n} samples of each lesson for every student.', { n: each })}
+                {each === '' ? t('materials.aBeginnerIsExpectedTo', { n: mm(m.samples_each, 1) }) : t('materials.asYouSaySamplesOf', { n: each })}
             </p>
             <Shop shop={m.shop} />
             <table className="rows material-rows">
                 <thead>
                     <tr>
-                        <th>{t('there')}</th>
-                        <th>{t('what')}</th>
-                        <th>{t('needed')}</th>
-                        <th>{t('in the cupboard')}</th>
-                        <th>{t('to buy')}</th>
-                        <th>{t('short from')}</th>
-                        <th>{t('price of one')}</th>
-                        <th>{t('cost')}</th>
+                        <th>{t('materials.there')}</th>
+                        <th>{t('materials.what')}</th>
+                        <th>{t('common.needed')}</th>
+                        <th>{t('materials.inTheCupboard')}</th>
+                        <th>{t('materials.toBuy')}</th>
+                        <th>{t('materials.shortFrom')}</th>
+                        <th>{t('materials.priceOfOne')}</th>
+                        <th>{t('materials.cost')}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -83,7 +78,7 @@ export default function MaterialsPage() {
                             <td>
                                 <Checkbox
                                     checked={l.ticked}
-                                    aria-label={t('{what} is there', { what: l.title })}
+                                    aria-label={t('materials.isThere', { what: l.title })}
                                     onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })}
                                 />
                             </td>
@@ -97,7 +92,7 @@ export default function MaterialsPage() {
                             <td>
                                 <Amount
                                     value={l.have}
-                                    label={t('{what} in the cupboard', { what: l.title })}
+                                    label={t('materials.inTheCupboard2', { what: l.title })}
                                     onKeep={(have) => note.mutate({ item: l.item, have })}
                                 />
                             </td>
@@ -108,7 +103,7 @@ export default function MaterialsPage() {
                             <td>
                                 <Amount
                                     value={l.price}
-                                    label={t('price of {what}', { what: l.title })}
+                                    label={t('materials.priceOf', { what: l.title })}
                                     onKeep={(price) => note.mutate({ item: l.item, price })}
                                 />
                             </td>
@@ -120,7 +115,7 @@ export default function MaterialsPage() {
                     <tfoot>
                         <tr>
                             <td />
-                            <td colSpan={6}>{t('Together; {each} for each student', { each: m.cost_each.toFixed(2) })}</td>
+                            <td colSpan={6}>{t('materials.togetherForEachStudent', { each: m.cost_each.toFixed(2) })}</td>
                             <td className="num">
                                 <strong>{m.cost.toFixed(2)}</strong>
                             </td>
@@ -141,11 +136,12 @@ function Shop({ shop }: { shop: View['ShopView'] }) {
     return (
         <div className="shop">
             <span>
-                {t('Cloth')}{' '}
-                <Amount value={shop.cloth_width_mm / 10} label={t('width of the cloth in cm')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} />{' '}
-                {t('cm wide, selvedge')} <Amount value={shop.selvedge_mm} label={t('selvedge in mm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} />{' '}
-                {t('mm each side; thread on spools of')}{' '}
-                <Amount value={shop.spool_m} label={t('metres on a spool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m
+                {t('common.cloth')}{' '}
+                <Amount value={shop.cloth_width_mm / 10} label={t('materials.widthOfTheClothIn')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} />{' '}
+                {t('materials.cmWideSelvedge')}{' '}
+                <Amount value={shop.selvedge_mm} label={t('materials.selvedgeInMm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} />{' '}
+                {t('materials.mmEachSideThreadOn')}{' '}
+                <Amount value={shop.spool_m} label={t('materials.metresOnASpool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m
             </span>
             <Trouble error={keep.error} />
         </div>

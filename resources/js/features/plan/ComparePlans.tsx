@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { Fragment } from 'react'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import type { Plan } from './usePlanning'
 
 /** Two plans side by side: what each needs, and which lessons stand elsewhere. */
@@ -26,20 +26,20 @@ export function ComparePlans({
     const last = Math.max(0, ...Object.values(old), ...Object.values(fresh))
     const moved = now.lessons.filter((l) => old[l.id] !== fresh[l.id]).length
     return (
-        <section className="compare" aria-label={t('Two plans side by side')}>
+        <section className="compare" aria-label={t('plan.twoPlansSideBySide')}>
             <div className="compare-head">
-                <h2>{t('Two plans side by side')}</h2>
-                <p>{moved === 0 ? t('Every lesson stands in the same session.') : t('{n} lessons stand in another session.', { n: moved })}</p>
+                <h2>{t('plan.twoPlansSideBySide')}</h2>
+                <p>{moved === 0 ? t('plan.everyLessonStandsInThe') : t('plan.lessonsStandInAnotherSession', { n: moved })}</p>
                 <Button variant="default" onClick={onDrop}>
-                    {t('Leave it as it is')}
+                    {t('common.leaveItAsItIs')}
                 </Button>
                 <Button disabled={busy} onClick={onTake}>
-                    {t('Take the new one')}
+                    {t('plan.takeTheNewOne')}
                 </Button>
             </div>
             <div className="compare-cols">
-                <One title={t('As it is')} p={now} zone={zone} elsewhere={fresh} last={last} mark={(n) => t('to {n}', { n })} />
-                <One title={t('With these wishes')} p={then} zone={zone} elsewhere={old} last={last} mark={(n) => t('from {n}', { n })} />
+                <One title={t('plan.asItIs')} p={now} zone={zone} elsewhere={fresh} last={last} mark={(n) => t('plan.to', { n })} />
+                <One title={t('plan.withTheseWishes')} p={then} zone={zone} elsewhere={old} last={last} mark={(n) => t('plan.from', { n })} />
             </div>
         </section>
     )
@@ -67,11 +67,9 @@ function One({
         <div>
             <h3>{title}</h3>
             <p className="quiet">
-                {t('{used} of {all} sessions used, the fullest to {full} %', { used: used.length, all: p.sessions.length, full: Math.round(fullest * 100) })}
-                {p.left.length > 0 && <strong className="short"> {t('{n} lessons without room', { n: p.left.length })}</strong>}
-                {p.problems.length > 0 && (
-                    <strong className="short"> {p.problems.length === 1 ? t('one problem') : t('{n} problems', { n: p.problems.length })}</strong>
-                )}
+                {t('plan.ofSessionsUsedTheFullest', { used: used.length, all: p.sessions.length, full: Math.round(fullest * 100) })}
+                {p.left.length > 0 && <strong className="short"> {t('plan.lessonsWithoutRoom', { n: p.left.length })}</strong>}
+                {p.problems.length > 0 && <strong className="short"> {t('plan.problems', { n: p.problems.length })}</strong>}
             </p>
             {p.proof !== null && <p className="quiet">{p.proof.text}</p>}
             <ol>
@@ -80,7 +78,7 @@ function One({
                         <span className="compare-day">
                             {i + 1}{' '}
                             <small>
-                                {day(s.starts_at, zone)}, {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}
+                                {day(s.starts_at, zone)}, {t('plan.ofMin', { used: Math.round(s.used), usable: Math.round(s.usable) })}
                             </small>
                         </span>
                         <span>
@@ -89,12 +87,12 @@ function One({
                                     {k > 0 && ', '}
                                     <span className={elsewhere[l] === i + 1 ? '' : 'moved'}>
                                         {name(l)}
-                                        {home && ` (${t('at home')})`}
+                                        {home && ` (${t('plan.atHome')})`}
                                         {elsewhere[l] !== undefined && elsewhere[l] !== i + 1 && <small> {mark(elsewhere[l])}</small>}
                                     </span>
                                 </Fragment>
                             ))}
-                            {s.lessons.length + s.home.length === 0 && <span className="quiet">{t('free')}</span>}
+                            {s.lessons.length + s.home.length === 0 && <span className="quiet">{t('common.free')}</span>}
                         </span>
                     </li>
                 ))}

@@ -1,6 +1,6 @@
 import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Whole, weekdays } from './fields'
 import type { Wishes } from './usePlanning'
 
@@ -29,16 +29,29 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
         <>
             <div className="wish-grid">
                 <TextInput
-                    label={t('First session')}
+                    label={t('plan.firstSession')}
                     type="date"
                     value={wishes.starts_on}
                     error={wrong.starts_on}
                     onChange={(e) => onChange({ starts_on: e.currentTarget.value })}
                 />
-                <TextInput label={t('At')} type="time" value={wishes.time} error={wrong.time} onChange={(e) => onChange({ time: e.currentTarget.value })} />
-                <Whole label={t('Sessions')} min={1} max={60} value={wishes.sessions} wrong={wrong.sessions} onChange={(sessions) => onChange({ sessions })} />
+                <TextInput
+                    label={t('plan.at')}
+                    type="time"
+                    value={wishes.time}
+                    error={wrong.time}
+                    onChange={(e) => onChange({ time: e.currentTarget.value })}
+                />
                 <Whole
-                    label={t('Minutes each')}
+                    label={t('plan.sessions')}
+                    min={1}
+                    max={60}
+                    value={wishes.sessions}
+                    wrong={wrong.sessions}
+                    onChange={(sessions) => onChange({ sessions })}
+                />
+                <Whole
+                    label={t('plan.minutesEach')}
                     min={30}
                     max={600}
                     step={15}
@@ -48,7 +61,7 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
                 />
             </div>
             <fieldset className="weekdays">
-                <legend>{wishes.every_weeks === 1 ? t('Every week on') : t('Every {n} weeks on', { n: wishes.every_weeks })}</legend>
+                <legend>{t('plan.everyWeeksOn', { n: wishes.every_weeks })}</legend>
                 {names.map((name, i) => (
                     <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>
                         {name}
@@ -59,9 +72,9 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
                         <UnstyledButton
                             key={n}
                             aria-pressed={wishes.every_weeks === n}
-                            aria-label={t('every {n} weeks', { n })}
+                            aria-label={t('plan.everyWeeks', { n })}
                             onClick={() => onChange({ every_weeks: n })}>
-                            {n === 1 ? t('weekly') : t('{n} weeks', { n })}
+                            {t('plan.weeks', { n })}
                         </UnstyledButton>
                     ))}
                 </span>
@@ -86,7 +99,7 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
     const [day, setDay] = useState('')
     return (
         <div className="closed">
-            <TextInput label={t('No class on')} type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
+            <TextInput label={t('plan.noClassOn')} type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
             <Button
                 variant="default"
                 disabled={day === ''}
@@ -94,15 +107,12 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
                     onChange([...new Set([...closed, day])].sort())
                     setDay('')
                 }}>
-                {t('Leave that day out')}
+                {t('plan.leaveThatDayOut')}
             </Button>
             {closed.map((d) => (
                 <span key={d} className="chip">
                     {d}{' '}
-                    <Button
-                        variant="subtle"
-                        aria-label={t('There is a class on {day} after all', { day: d })}
-                        onClick={() => onChange(closed.filter((x) => x !== d))}>
+                    <Button variant="subtle" aria-label={t('plan.thereIsAClassOn', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>
                         ×
                     </Button>
                 </span>
@@ -131,18 +141,18 @@ function MadeUp({
     return (
         <div className="closed">
             <NativeSelect
-                label={t('Instead of')}
+                label={t('plan.insteadOf')}
                 value={of}
                 onChange={(e) => {
                     setOf(e.currentTarget.value)
                     setAt(e.currentTarget.value === '' ? '' : `${e.currentTarget.value}T${time}`)
                 }}>
-                <option value="">{t('choose a session')}</option>
+                <option value="">{t('plan.chooseASession')}</option>
                 {known.map((d) => (
                     <option key={d}>{d}</option>
                 ))}
             </NativeSelect>
-            <TextInput label={t('made up on')} type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} />
+            <TextInput label={t('plan.madeUpOn')} type="datetime-local" value={at} onChange={(e) => setAt(e.currentTarget.value)} />
             <Button
                 variant="default"
                 disabled={of === '' || at === ''}
@@ -151,12 +161,12 @@ function MadeUp({
                     setOf('')
                     setAt('')
                 }}>
-                {t('Move that session')}
+                {t('plan.moveThatSession')}
             </Button>
             {Object.entries(made).map(([d, m]) => (
                 <span key={d} className="chip">
                     {d} → {m}{' '}
-                    <Button variant="subtle" aria-label={t('The session on {day} stays', { day: d })} onClick={() => onChange(without(made, d))}>
+                    <Button variant="subtle" aria-label={t('plan.theSessionOnStays', { day: d })} onClick={() => onChange(without(made, d))}>
                         ×
                     </Button>
                 </span>
@@ -181,36 +191,36 @@ function Lengths({
     return (
         <div className="closed">
             <NativeSelect
-                label={t('Longer or shorter')}
+                label={t('plan.longerOrShorter')}
                 value={session}
                 onChange={(e) => {
                     setSession('')
                     onChange({ ...lengths, [e.currentTarget.value]: lengths[e.currentTarget.value] ?? usual })
                 }}>
-                <option value="">{t('choose a session')}</option>
+                <option value="">{t('plan.chooseASession')}</option>
                 {Array.from({ length: sessions }, (_, i) => String(i + 1))
                     .filter((n) => lengths[n] === undefined)
                     .map((n) => (
                         <option key={n} value={n}>
-                            {t('session {n}', { n })}
+                            {t('common.session', { n })}
                         </option>
                     ))}
             </NativeSelect>
             {Object.entries(lengths).map(([n, minutes]) => (
                 <span key={n} className="chip">
-                    {t('session {n}', { n })}{' '}
+                    {t('common.session', { n })}{' '}
                     <TextInput
                         classNames={{ input: 'amount' }}
                         type="number"
                         min={30}
                         max={600}
                         step={15}
-                        aria-label={t('Minutes of session {n}', { n })}
+                        aria-label={t('plan.minutesOfSession', { n })}
                         value={minutes}
                         onChange={(e) => onChange({ ...lengths, [n]: Number(e.currentTarget.value) })}
                     />{' '}
-                    {t('min')}{' '}
-                    <Button variant="subtle" aria-label={t('Session {n} as long as the others', { n })} onClick={() => onChange(without(lengths, n))}>
+                    {t('plan.min')}{' '}
+                    <Button variant="subtle" aria-label={t('plan.sessionAsLongAsThe', { n })} onClick={() => onChange(without(lengths, n))}>
                         ×
                     </Button>
                 </span>

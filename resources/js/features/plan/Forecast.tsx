@@ -1,7 +1,7 @@
 import type { View } from '../../api/client'
 import { useForecast } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 
 const WIDE = 560
 const HIGH = 210
@@ -15,31 +15,27 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
     const f = forecast.data
     const students = [...f.students].sort((a, b) => a.chance - b.chance)
     return (
-        <section className="forecast" aria-label={t('Forecast')}>
-            <h2>{t('Who will finish')}</h2>
+        <section className="forecast" aria-label={t('plan.forecast')}>
+            <h2>{t('plan.whoWillFinish')}</h2>
             {f.stall !== null && <p>{f.stall}</p>}
             <div className="forecast-cols">
-                {f.sessions.length > 0 ? <Fan f={f} zone={zone} /> : <p className="empty">{t('No session is left.')}</p>}
+                {f.sessions.length > 0 ? <Fan f={f} zone={zone} /> : <p className="empty">{t('plan.noSessionIsLeft')}</p>}
                 <table className="checks">
                     <tbody>
                         {students.map((s) => (
                             <tr key={s.student}>
                                 <th scope="row">{s.name}</th>
-                                <td>{t('{done} of {all} lessons', { done: s.done, all: s.done + s.left })}</td>
+                                <td>{t('plan.ofLessons', { done: s.done, all: s.done + s.left })}</td>
                                 <td className="chance">
                                     <span className="chance-bar" style={{ width: `${Math.round(s.chance * 90)}px` }} />
-                                    {t('{n} %', { n: Math.round(s.chance * 100) })}
+                                    {t('common.sign', { n: Math.round(s.chance * 100) })}
                                 </td>
                             </tr>
                         ))}
                     </tbody>
                 </table>
             </div>
-            <p className="quiet">
-                {t(
-                    'Lessons done by each session: the line half the class reaches, the band eight in ten are in. From the skill model: how often a lesson is sewn until it is good, and how many samples the sessions to come have room for. A forecast, not a promise.',
-                )}
-            </p>
+            <p className="quiet">{t('plan.lessonsDoneByEachSession')}</p>
         </section>
     )
 }
@@ -60,13 +56,8 @@ function Fan({ f, zone }: { f: View['ForecastView']; zone: string }) {
             role="img"
             aria-label={
                 last === undefined
-                    ? t('Forecast')
-                    : t('By the last session nine in ten have done {low} of {all} lessons, one in two {middle}, one in ten {high}.', {
-                          low: last.low,
-                          middle: last.middle,
-                          high: last.high,
-                          all: f.lessons,
-                      })
+                    ? t('plan.forecast')
+                    : t('plan.byTheLastSessionNine', { low: last.low, middle: last.middle, high: last.high, all: f.lessons })
             }>
             {[0, f.lessons].map((n) => (
                 <g key={n}>
@@ -87,7 +78,7 @@ function Fan({ f, zone }: { f: View['ForecastView']; zone: string }) {
                 </text>
             ))}
             <text x={LEFT} y={HIGH - 6}>
-                {t('now')}
+                {t('common.now')}
             </text>
         </svg>
     )

@@ -1,4 +1,4 @@
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Whole } from './fields'
 import type { Wishes } from './usePlanning'
 
@@ -9,7 +9,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
     return (
         <div className="wish-grid">
             <Whole
-                label={t('Opening up, min')}
+                label={t('plan.openingUpMin')}
                 min={0}
                 max={120}
                 step={5}
@@ -18,7 +18,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
                 onChange={(settle) => onChange({ settle })}
             />
             <Whole
-                label={t('Clearing up, min')}
+                label={t('plan.clearingUpMin')}
                 min={0}
                 max={120}
                 step={5}
@@ -27,8 +27,8 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
                 onChange={(clear) => onChange({ clear })}
             />
             <Whole
-                label={t('Look back every (0: never)')}
-                suffix={t(' sessions')}
+                label={t('plan.lookBackEvery0Never')}
+                suffix={t('plan.sessions2')}
                 min={0}
                 max={60}
                 value={wishes.review_every}
@@ -36,7 +36,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
                 onChange={(review_every) => onChange({ review_every })}
             />
             <Whole
-                label={t('Looking back, min')}
+                label={t('plan.lookingBackMin')}
                 min={0}
                 max={240}
                 step={5}
@@ -45,11 +45,11 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
                 onChange={(review_minutes) => onChange({ review_minutes })}
             />
             <Whole
-                label={t('Pace of this group')}
+                label={t('plan.paceOfThisGroup')}
                 min={50}
                 max={300}
                 step={5}
-                suffix={t(' % of the usual time')}
+                suffix={t('plan.ofTheUsualTime')}
                 value={wishes.pace}
                 wrong={wrong.pace}
                 onChange={(pace) => onChange({ pace })}

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { api, ask } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 /** Nothing is said of what is done in a blink. */
 const PATIENCE_MS = 400
@@ -31,9 +31,9 @@ export function LayingOut({ job }: { job: string | null }) {
     return (
         <p className="progress laying" role="status">
             <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
-            {found === null ? t('Laying it out …') : t('{n} sessions can do. Looking whether {fewer} can …', { n: found, fewer: found - 1 })}
+            {found === null ? t('plan.layingItOut') : t('plan.sessionsCanDoLookingWhether', { n: found, fewer: found - 1 })}
             <Button variant="default" onClick={stop}>
-                {t('Stop, and take what there is')}
+                {t('plan.stopAndTakeWhatThere')}
             </Button>
         </p>
     )

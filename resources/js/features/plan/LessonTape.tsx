@@ -1,5 +1,5 @@
 import { UnstyledButton } from '@mantine/core'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Plan } from './usePlanning'
 
 interface Props {
@@ -48,14 +48,14 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 }}>
                 <strong>{lesson.title}</strong>
                 <span>
-                    {pinned && <b className="pin">{t('pinned')} · </b>}
+                    {pinned && <b className="pin">{t('plan.pinned')} · </b>}
                     {lesson.again < 0.5
-                        ? t('{n} min', { n: Math.round(lesson.minutes) })
-                        : t('{n} + {again} min again', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}
-                    {lesson.rounds > 1 && ` · ${t('{n} rounds', { n: lesson.rounds })}`}
+                        ? t('common.min', { n: Math.round(lesson.minutes) })
+                        : t('plan.minAgain', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}
+                    {lesson.rounds > 1 && ` · ${t('plan.rounds', { n: lesson.rounds })}`}
                 </span>
                 <span className="hidden">
-                    , {at < 0 ? t('not laid') : t('session {n}', { n: at + 1 })}. {t('Arrow keys move it.')}
+                    , {at < 0 ? t('plan.notLaid') : t('common.session', { n: at + 1 })}. {t('plan.arrowKeysMoveIt')}
                 </span>
             </UnstyledButton>
             {state === 'touched' && (
@@ -63,24 +63,24 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                     {onPin !== undefined && (
                         <UnstyledButton
                             aria-pressed={pinned}
-                            aria-label={pinned ? t('Let it move again') : t('Pin it to this session')}
+                            aria-label={pinned ? t('plan.letItMoveAgain') : t('plan.pinItToThisSession')}
                             className="pin-act"
                             onClick={onPin}>
-                            {pinned ? t('free') : t('pin')}
+                            {pinned ? t('common.free') : t('plan.pin')}
                         </UnstyledButton>
                     )}
                     {onHome !== undefined && (
-                        <UnstyledButton aria-label={t('Sew it at home after this session')} className="pin-act" onClick={onHome}>
-                            {t('home')}
+                        <UnstyledButton aria-label={t('plan.sewItAtHomeAfter')} className="pin-act" onClick={onHome}>
+                            {t('plan.home')}
                         </UnstyledButton>
                     )}
                     {at > 0 && (
-                        <UnstyledButton aria-label={t('Move to session {n}', { n: at })} onClick={() => onMove(at - 1, null)}>
+                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at })} onClick={() => onMove(at - 1, null)}>
                             ↑
                         </UnstyledButton>
                     )}
                     {at < last - 1 && (
-                        <UnstyledButton aria-label={t('Move to session {n}', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>
+                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>
                             ↓
                         </UnstyledButton>
                     )}

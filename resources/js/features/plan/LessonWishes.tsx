@@ -1,5 +1,5 @@
 import { Checkbox, NativeSelect } from '@mantine/core'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
 
 type Bounds = Record<string, number>
@@ -17,7 +17,7 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
     }
     const choice = (of: Bounds, lesson: string, label: string, set: (next: Bounds) => void) => (
         <NativeSelect aria-label={label} value={of[lesson] ?? ''} onChange={(e) => set(bound(of, lesson, e.currentTarget.value))}>
-            <option value="">{t('any')}</option>
+            <option value="">{t('common.any')}</option>
             {numbers.map((n) => (
                 <option key={n} value={n}>
                     {n}
@@ -30,12 +30,12 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
             <table className="checks">
                 <thead>
                     <tr>
-                        <th>{t('Lesson')}</th>
-                        <th>{t('Only in session')}</th>
-                        <th>{t('Not before')}</th>
-                        <th>{t('Not after')}</th>
-                        <th>{t('Together with')}</th>
-                        <th>{t('At home')}</th>
+                        <th>{t('common.lesson')}</th>
+                        <th>{t('plan.onlyInSession')}</th>
+                        <th>{t('plan.notBefore')}</th>
+                        <th>{t('plan.notAfter')}</th>
+                        <th>{t('plan.togetherWith')}</th>
+                        <th>{t('plan.atHome2')}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -45,20 +45,16 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                         return (
                             <tr key={l.id}>
                                 <th scope="row">{l.title}</th>
-                                <td>{choice(wishes.pins, l.id, t('{lesson}: only in session', { lesson: l.title }), (pins) => onChange({ pins }))}</td>
+                                <td>{choice(wishes.pins, l.id, t('plan.onlyInSession2', { lesson: l.title }), (pins) => onChange({ pins }))}</td>
                                 <td>
-                                    {choice(wishes.not_before, l.id, t('{lesson}: not before session', { lesson: l.title }), (not_before) =>
-                                        onChange({ not_before }),
-                                    )}
+                                    {choice(wishes.not_before, l.id, t('plan.notBeforeSession', { lesson: l.title }), (not_before) => onChange({ not_before }))}
                                 </td>
                                 <td>
-                                    {choice(wishes.not_after, l.id, t('{lesson}: not after session', { lesson: l.title }), (not_after) =>
-                                        onChange({ not_after }),
-                                    )}
+                                    {choice(wishes.not_after, l.id, t('plan.notAfterSession', { lesson: l.title }), (not_after) => onChange({ not_after }))}
                                 </td>
                                 <td>
                                     <NativeSelect
-                                        aria-label={t('{lesson}: together with', { lesson: l.title })}
+                                        aria-label={t('plan.togetherWith2', { lesson: l.title })}
                                         value={others[0] ?? ''}
                                         onChange={(e) => {
                                             const other = e.currentTarget.value
@@ -72,7 +68,7 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                                                 ],
                                             })
                                         }}>
-                                        <option value="">{t('none')}</option>
+                                        <option value="">{t('common.none')}</option>
                                         {p.lessons
                                             .filter((x) => x.id !== l.id)
                                             .map((x) => (
@@ -81,11 +77,11 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
                                                 </option>
                                             ))}
                                     </NativeSelect>
-                                    {others.length > 1 && <small>{t('and {n} more', { n: others.length - 1 })}</small>}
+                                    {others.length > 1 && <small>{t('plan.andMore', { n: others.length - 1 })}</small>}
                                 </td>
                                 <td>
                                     <Checkbox
-                                        aria-label={t('{lesson}: sewn at home', { lesson: l.title })}
+                                        aria-label={t('plan.sewnAtHome', { lesson: l.title })}
                                         checked={wishes.home.includes(l.id)}
                                         onChange={(e) =>
                                             onChange({ home: e.currentTarget.checked ? [...wishes.home, l.id] : wishes.home.filter((x) => x !== l.id) })

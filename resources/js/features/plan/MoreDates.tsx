@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { usePlanCosts } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
 
 /** The dates are used up and lessons are left: says so, and offers as many dates as they take. */
@@ -9,10 +9,10 @@ export function MoreDates({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
     const more = Math.max(1, (needed ?? p.sessions.length + 1) - p.sessions.length)
     return (
         <span className="more-dates">
-            {p.left.length === 1 ? t('The dates are used up: 1 lesson has none.') : t('The dates are used up: {n} lessons have none.', { n: p.left.length })}
+            {t('plan.theDatesAreUsedUpLessons', { n: p.left.length })}
             {needed !== undefined && (
                 <Button variant="default" disabled={busy} onClick={() => onLay({ ...p.wishes, sessions: p.sessions.length + more })}>
-                    {more === 1 ? t('Add 1 date') : t('Add {n} dates', { n: more })}
+                    {t('plan.addDates', { n: more })}
                 </Button>
             )}
         </span>

@@ -3,8 +3,8 @@ import { useState, type SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange, useEstimate, useMachines, useMe, usePlan } from '../../api/queries'
-import { t } from '../../app/text'
-import { isoDay } from '../../app/time'
+import { isoDay } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { DateWishes } from './DateWishes'
 import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
@@ -90,7 +90,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
               },
     )
     const wrong = make.error?.all ?? {}
-    const steps = [t('Class and room'), t('Wishes'), t('Dates')]
+    const steps = [t('plan.classAndRoom'), t('plan.wishes'), t('plan.dates')]
     const ready = form.name.trim() !== '' && names.length > 0
     const last = step === steps.length - 1
     const submit = (event: SubmitEvent) => {
@@ -101,12 +101,8 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const e = estimate.data
     return (
         <form className="new-class" onSubmit={submit}>
-            <h1>{from === null ? t('Plan a class') : t('{course} again, for a new class', { course: from.class.title })}</h1>
-            <p>
-                {me.data?.classes.length === 0
-                    ? t('Three steps, and the first evening is planned: who comes and what stands in the room, what you wish, and when.')
-                    : t('Who comes and what stands in the room, what you wish, and when.')}
-            </p>
+            <h1>{from === null ? t('common.planAClass') : t('plan.againForANewClass', { course: from.class.title })}</h1>
+            <p>{me.data?.classes.length === 0 ? t('plan.threeStepsAndTheFirst') : t('plan.whoComesAndWhatStands')}</p>
             <ol className="steps">
                 {steps.map((s, i) => (
                     <li key={s} aria-current={i === step ? 'step' : undefined}>
@@ -136,22 +132,22 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             {e === undefined ? (
                 // Its place is kept: what is pressed below does not move under the hand.
                 <p className="estimate" role="status">
-                    {t('How many sessions it takes stands here as soon as somebody is named.')}
+                    {t('plan.howManySessionsItTakes')}
                 </p>
             ) : (
                 <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
-                    {t('{lessons} lessons take {n} students {minutes} min in class: at least {sessions} sessions of {each} min.', {
-                        lessons: e.lessons,
-                        n: names.length,
+                    {t('plan.lessonsTakeStudentsMinIn', {
+                        lessons: t('count.lessons', { n: e.lessons }),
+                        students: t('count.students', { n: names.length }),
                         minutes: Math.round(e.minutes),
-                        sessions: e.sessions,
+                        sessions: t('count.sessions', { n: e.sessions }),
                         each: form.minutes,
                     })}{' '}
-                    {t('With time to sew again, so that 8 of 10 have it done: {sessions}.', { sessions: e.sure_sessions })}
-                    {e.left.length > 0 && ` ${t('Longer than a session: {lessons}.', { lessons: e.left.map((l) => l.title).join(', ') })}`}
+                    {t('plan.withTimeToSewAgain', { sessions: e.sure_sessions })}
+                    {e.left.length > 0 && ` ${t('plan.longerThanASession', { lessons: e.left.map((l) => l.title).join(', ') })}`}
                     {e.sessions > form.sessions && step === 2 && order !== 'one-day' && (
                         <Button variant="default" onClick={() => set({ sessions: e.sessions })}>
-                            {t('Make it {n} sessions', { n: e.sessions })}
+                            {t('plan.makeItSessions', { n: e.sessions })}
                         </Button>
                     )}
                 </p>
@@ -160,19 +156,19 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             {make.error?.field === 'began' && (
                 <p>
                     <Button variant="default" loading={make.isPending} onClick={() => make.mutate(true)}>
-                        {t('It did begin then')}
+                        {t('plan.itDidBeginThen')}
                     </Button>
                 </p>
             )}
             <p className="step-acts">
                 {step > 0 && (
                     <Button variant="default" size="lg" onClick={() => setStep(step - 1)}>
-                        {t('Back')}
+                        {t('common.back')}
                     </Button>
                 )}
                 {!last && (
                     <Button type="submit" size="lg" disabled={!ready}>
-                        {t('On to: {step}', { step: steps[step + 1] ?? '' })}
+                        {t('plan.onTo', { step: steps[step + 1] ?? '' })}
                     </Button>
                 )}
                 <Button
@@ -181,7 +177,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                     size="lg"
                     disabled={!ready || make.isPending}
                     onClick={last ? undefined : () => make.mutate(false)}>
-                    {make.isPending ? t('Laying it out …') : t('Lay it out for me')}
+                    {make.isPending ? t('plan.layingItOut') : t('plan.layItOutForMe')}
                 </Button>
             </p>
         </form>

@@ -1,6 +1,6 @@
 import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Dates } from './DateWishes'
 import { Whole } from './fields'
 import { FrameWishes } from './FrameWishes'
@@ -27,8 +27,8 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
         <div className="new-class-grid">
             <div>
                 <TextInput
-                    label={t('Name of the class')}
-                    placeholder={t('Evening beginners')}
+                    label={t('common.nameOfTheClass')}
+                    placeholder={t('plan.eveningBeginners')}
                     required
                     withAsterisk={false}
                     value={form.name}
@@ -36,8 +36,8 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                     onChange={(e) => onChange({ name: e.currentTarget.value })}
                 />
                 <Textarea
-                    label={t('Students, one a line')}
-                    description={t('The name they go by in the room is enough. {n} so far.', { n: names })}
+                    label={t('plan.studentsOneALine')}
+                    description={t('plan.theNameTheyGoBy', { n: names })}
                     autosize
                     minRows={8}
                     maxRows={12}
@@ -50,7 +50,7 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
             </div>
             <div>
                 <Whole
-                    label={t('Helpers beside you')}
+                    label={t('plan.helpersBesideYou')}
                     min={0}
                     max={20}
                     value={form.helpers}
@@ -59,7 +59,7 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                 />
                 {asks ? (
                     <Whole
-                        label={t('Machines in the room')}
+                        label={t('plan.machinesInTheRoom')}
                         min={1}
                         max={40}
                         value={form.machines}
@@ -67,9 +67,9 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                         onChange={(machines) => onChange({ machines })}
                     />
                 ) : (
-                    <p className="quiet">{t('{n} usable machines in the room', { n: room })}</p>
+                    <p className="quiet">{t('plan.usableMachinesInTheRoom', { n: room })}</p>
                 )}
-                <p className="quiet">{t('More students than machines sew in rounds; helpers shorten the looking. Both count in how long a lesson takes.')}</p>
+                <p className="quiet">{t('plan.moreStudentsThanMachinesSew')}</p>
             </div>
         </div>
     )
@@ -87,19 +87,19 @@ export function CourseWishes({
         <div className="new-class-grid">
             <div>
                 <NativeSelect
-                    label={t('Course')}
+                    label={t('plan.course')}
                     value={course?.id ?? ''}
                     data={courses.map((c) => ({ value: c.id, label: c.title }))}
                     onChange={(e) => onChange({ course: e.currentTarget.value, home: [] })}
                 />
                 <OrderWish value={form.order} onChange={(order) => onChange({ order })} />
-                <p className="quiet">{t('Everything can be moved afterwards.')}</p>
+                <p className="quiet">{t('plan.everythingCanBeMovedAfterwards')}</p>
             </div>
             <div>
                 <FrameWishes wishes={form} wrong={wrong} onChange={onChange} />
                 {lessons.length > 0 && (
                     <fieldset className="home-wish">
-                        <legend>{t('Sewn at home, without class time')}</legend>
+                        <legend>{t('plan.sewnAtHomeWithoutClass')}</legend>
                         {lessons.map((l) => (
                             <Checkbox
                                 label={l.title}

@@ -1,18 +1,18 @@
 import { Radio } from '@mantine/core'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Wishes } from './usePlanning'
 
 /** Schools of teaching differ in what comes first; where needs leave a choice, this decides. */
 export function OrderWish({ value, onChange }: { value: Wishes['order']; onChange: (order: Wishes['order']) => void }) {
     const orders: [Wishes['order'], string, string][] = [
-        ['course', t('As the course has it'), t('in the course’s own order')],
-        ['stitches-first', t('Stitches first'), t('strand by strand')],
-        ['feet-first', t('Feet first'), t('all under one foot, then the next')],
-        ['one-day', t('One day'), t('what the first session holds')],
+        ['course', t('plan.asTheCourseHasIt'), t('plan.inTheCoursesOwnOrder')],
+        ['stitches-first', t('plan.stitchesFirst'), t('plan.strandByStrand')],
+        ['feet-first', t('plan.feetFirst'), t('plan.allUnderOneFootThen')],
+        ['one-day', t('plan.oneDay'), t('plan.whatTheFirstSessionHolds')],
     ]
     return (
         <fieldset className="order-wish">
-            <legend>{t('What comes first')}</legend>
+            <legend>{t('plan.whatComesFirst')}</legend>
             {orders.map(([id, title, how]) => (
                 <Radio
                     label={

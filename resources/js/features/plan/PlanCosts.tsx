@@ -1,6 +1,6 @@
 import { UnstyledButton } from '@mantine/core'
 import { usePlanCosts } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
 
 /** Two ways to plan, each with what it costs in sessions; the teacher chooses. */
@@ -9,11 +9,11 @@ export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
     if (costs.data === undefined)
         return costs.error === null ? (
             <p className="plan-costs">
-                <span>{t('reckoning what repeats take')}</span>
+                <span>{t('plan.reckoningWhatRepeatsTake')}</span>
             </p>
         ) : null
     return (
-        <div className="plan-costs" role="radiogroup" aria-label={t('Time to sew again')}>
+        <div className="plan-costs" role="radiogroup" aria-label={t('plan.timeToSewAgain')}>
             {costs.data.map((c) => {
                 const more = c.sessions - p.sessions.length
                 const on = p.wishes.sure === c.sure
@@ -27,19 +27,19 @@ export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
                         onClick={() => {
                             if (!on || more > 0) onLay({ ...p.wishes, sure: c.sure, sessions: Math.max(p.sessions.length, c.sessions) })
                         }}>
-                        <strong>{c.sure === null ? t('One sample each') : t('So that {n} of 10 are sure', { n: tenths(c.sure) })}</strong>
+                        <strong>{c.sure === null ? t('plan.oneSampleEach') : t('plan.soThatOf10Are', { n: tenths(c.sure) })}</strong>
                         <span>
-                            {c.sessions === 1 ? t('1 session') : t('{n} sessions', { n: c.sessions })}
-                            {c.samples !== null && ` · ${t('{n} more samples a student', { n: c.samples })}`}
+                            {t('plan.sessions3', { n: c.sessions })}
+                            {c.samples !== null && ` · ${t('plan.moreSamplesAStudent', { n: c.samples })}`}
                         </span>
                         <small>
                             {more > 0
                                 ? more === 1
-                                    ? t('lays it out with 1 date more')
-                                    : t('lays it out with {n} dates more', { n: more })
+                                    ? t('plan.laysItOutWith1')
+                                    : t('plan.laysItOutWithDates', { n: more })
                                 : on
-                                  ? t('this is the plan')
-                                  : t('lays it out so')}
+                                  ? t('plan.thisIsThePlan')
+                                  : t('plan.laysItOutSo')}
                         </small>
                     </UnstyledButton>
                 )

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useMe, usePlan } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ComparePlans } from './ComparePlans'
 import { Forecast } from './Forecast'
@@ -23,7 +23,7 @@ export default function PlanPage() {
     const [touched, setTouched] = useState<string | null>(null)
     const [wishing, setWishing] = useState(false)
     const change = usePlanning(id, plan.data)
-    if (plan.data === undefined) return plan.error === null ? <Waiting what={t('Unrolling the plan')} /> : <Trouble error={plan.error} />
+    if (plan.data === undefined) return plan.error === null ? <Waiting what={t('plan.unrollingThePlan')} /> : <Trouble error={plan.error} />
     const p = plan.data
     const without = (lesson: string) => ({
         sessions: p.sessions.map((s) => s.lessons.filter((x) => x !== lesson)),
@@ -61,41 +61,36 @@ export default function PlanPage() {
                         {p.class.title} <small>{p.course}</small>
                     </h1>
                     <p>
-                        {t(
-                            p.helpers === 1
-                                ? '{students} students, {machines} machines, {helpers} helper · {lessons} lessons, {used} min in {sessions} sessions'
-                                : '{students} students, {machines} machines, {helpers} helpers · {lessons} lessons, {used} min in {sessions} sessions',
-                            {
-                                students: p.students,
-                                machines: p.machines,
-                                helpers: p.helpers,
-                                lessons: p.lessons.length,
-                                used: Math.round(used),
-                                sessions: p.sessions.length,
-                            },
-                        )}
+                        {t('plan.whoAndHowLong', {
+                            students: t('count.students', { n: p.students }),
+                            machines: t('count.machines', { n: p.machines }),
+                            helpers: t('count.helpers', { n: p.helpers }),
+                            lessons: t('count.lessons', { n: p.lessons.length }),
+                            used: Math.round(used),
+                            sessions: t('count.sessions', { n: p.sessions.length }),
+                        })}
                     </p>
                 </div>
                 <div className="plan-acts">
                     {change.canUndo && (
                         <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>
-                            {t('Undo')}
+                            {t('common.undo')}
                         </Button>
                     )}
                     <Button variant="default" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>
-                        {t('Mend it')}
+                        {t('plan.mendIt')}
                     </Button>
                     <Button variant="default" aria-expanded={wishing} onClick={() => setWishing(!wishing)}>
-                        {t('Wishes')}
+                        {t('plan.wishes')}
                     </Button>
                     <Button variant="default" disabled={change.busy} onClick={() => change.layOut.mutate(p.wishes)}>
-                        {change.layOut.isPending ? t('Laying it out …') : t('Lay it out for me')}
+                        {change.layOut.isPending ? t('plan.layingItOut') : t('plan.layItOutForMe')}
                     </Button>
                     <Button component={Link} variant="default" to={`/materials/${id}`}>
-                        {t('Materials')}
+                        {t('common.materials')}
                     </Button>
                     <Button component={Link} to={`/today/${id}`}>
-                        {t('Go to Today')}
+                        {t('common.goToToday')}
                     </Button>
                 </div>
             </div>
@@ -127,17 +122,17 @@ export default function PlanPage() {
             {change.moved !== null && (
                 <p className="kept-note" role="status">
                     {change.moved.lessons.length === 0
-                        ? t('Nothing had to move.')
-                        : t('Moved: {lessons}.', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
-                    {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('Fewer moves cannot do.')}</span>}
+                        ? t('plan.nothingHadToMove')
+                        : t('plan.moved', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
+                    {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('plan.fewerMovesCannotDo')}</span>}
                     <Button variant="subtle" onClick={change.forget}>
-                        {t('close')}
+                        {t('common.close')}
                     </Button>
                 </p>
             )}
             <div className="problems" aria-live="polite">
                 {p.problems.length === 0 && p.left.length === 0 ? (
-                    <p className="fine">{t('Everything is laid, in an order that holds.')}</p>
+                    <p className="fine">{t('plan.everythingIsLaidInAn')}</p>
                 ) : (
                     <ul>
                         {p.problems.map((x) => (
@@ -159,7 +154,7 @@ export default function PlanPage() {
                 {p.left.length > 0 && (
                     <div className="left-over">
                         <MoreDates p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
-                        <span>{t('No room yet for:')}</span>
+                        <span>{t('plan.noRoomYetFor')}</span>
                         {p.left.map((l) => (
                             <LessonTape
                                 key={l}
@@ -181,27 +176,22 @@ export default function PlanPage() {
             <Forecast id={id} zone={zone} />
             <p className="print-acts">
                 <Button component="a" variant="default" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">
-                    {t('Print it for the students')}
+                    {t('plan.printItForTheStudents')}
                 </Button>
                 <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=calendar`}>
-                    {t('Into a calendar')}
+                    {t('plan.intoACalendar')}
                 </Button>
                 <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=table`}>
-                    {t('As a table')}
+                    {t('plan.asATable')}
                 </Button>
                 <Button component="a" variant="default" href={`/api/classes/${id}/plan/export?as=bundle`}>
-                    {t('As a course bundle')}
+                    {t('plan.asACourseBundle')}
                 </Button>
                 <Button component={Link} variant="default" to={`/start?from=${id}`}>
-                    {t('Teach it again to a new class')}
+                    {t('plan.teachItAgainToA')}
                 </Button>
             </p>
-            <p className="quiet">
-                {t('Drag a lesson, or touch it and use the arrows. Each session keeps {settle} min for settling in and {clear} min for clearing up.', {
-                    settle: p.wishes.settle,
-                    clear: p.wishes.clear,
-                })}
-            </p>
+            <p className="quiet">{t('plan.dragALessonOrTouch', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
         </div>
     )
 }

@@ -2,8 +2,8 @@ import { Button } from '@mantine/core'
 import { useRef, type DragEvent } from 'react'
 import { Link } from 'react-router'
 import { usePlanNeeds } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { LessonTape } from './LessonTape'
 import { PlanThreads } from './PlanThreads'
 import type { Plan } from './usePlanning'
@@ -43,7 +43,7 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                         <span>
                             {day(s.starts_at, zone)}
                             <small>
-                                {clock(s.starts_at, zone)} · {t('{n} min', { n: s.minutes })}
+                                {clock(s.starts_at, zone)} · {t('common.min', { n: s.minutes })}
                             </small>
                         </span>
                     </div>
@@ -71,22 +71,22 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                         {s.home.map((l) => (
                             <p key={l} className={`at-home ${needs.includes(l) ? 'needed' : ''}`} data-lesson={l}>
                                 <span>
-                                    {t('Sewn at home after it:')} <strong>{title(l)}</strong>
+                                    {t('plan.sewnAtHomeAfterIt')} <strong>{title(l)}</strong>
                                 </span>
                                 <Button variant="subtle" onClick={() => onMove(l, i, null)}>
-                                    {t('sew it in class')}
+                                    {t('plan.sewItInClass')}
                                 </Button>
                             </p>
                         ))}
                         <Ready id={p.class.id} session={i + 1} />
                     </div>
                     <div className="session-sum">
-                        {t('{used} of {usable} min', { used: Math.round(s.used), usable: Math.round(s.usable) })}
-                        {s.review > 0 && <span>{t('{n} min to look back', { n: Math.round(s.review) })}</span>}
-                        {s.used > s.usable && !s.begun && <strong>{t('{n} over', { n: Math.round(s.used - s.usable) })}</strong>}
+                        {t('plan.ofMin', { used: Math.round(s.used), usable: Math.round(s.usable) })}
+                        {s.review > 0 && <span>{t('plan.minToLookBack', { n: Math.round(s.review) })}</span>}
+                        {s.used > s.usable && !s.begun && <strong>{t('plan.over', { n: Math.round(s.used - s.usable) })}</strong>}
                         {s.lessons.length > 0 && (
                             <Link className="bring" to={`/materials/${p.class.id}?session=${i + 1}`}>
-                                {t('what to bring')}
+                                {t('plan.whatToBring')}
                             </Link>
                         )}
                     </div>
@@ -105,22 +105,20 @@ function Ready({ id, session }: { id: string; session: number }) {
     if (needs.isPending)
         return (
             <p className="ready">
-                <span>{t('counting what it needs')}</span>
+                <span>{t('plan.countingWhatItNeeds')}</span>
             </p>
         )
     if (day === undefined || (day.machines === 0 && day.cloth.length === 0)) return null
     return (
         <p className="ready">
-            {day.machines > 0 && <span>{t('{n} machines', { n: day.machines })}</span>}
+            {day.machines > 0 && <span>{t('plan.machines', { n: day.machines })}</span>}
             {day.feet.map((f) =>
                 f.have < f.wanted ? (
                     <strong key={f.title}>
-                        {f.have === 0
-                            ? t('no {foot} foot', { foot: f.title })
-                            : t('{foot} foot: {have} for {wanted}, in rounds', { foot: f.title, have: f.have, wanted: f.wanted })}
+                        {f.have === 0 ? t('plan.noFoot', { foot: f.title }) : t('plan.footForInRounds', { foot: f.title, have: f.have, wanted: f.wanted })}
                     </strong>
                 ) : (
-                    <span key={f.title}>{t('{n} × {foot} foot', { n: f.wanted, foot: f.title })}</span>
+                    <span key={f.title}>{t('plan.foot', { n: f.wanted, foot: f.title })}</span>
                 ),
             )}
             {day.cloth.map((c) => (

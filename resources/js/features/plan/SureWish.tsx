@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { tenths } from './PlanCosts'
 import type { Wishes } from './usePlanning'
 
@@ -10,12 +10,12 @@ export function SureWish({ value, onChange }: { value: Wishes['sure']; onChange:
     const known = value === null || SHARES.includes(value) ? SHARES : [...SHARES, value].sort()
     return (
         <NativeSelect
-            label={t('Time to sew again')}
+            label={t('plan.timeToSewAgain')}
             value={value === null ? '' : String(value)}
             onChange={(e) => onChange(e.currentTarget.value === '' ? null : Number(e.currentTarget.value))}
             data={[
-                { value: '', label: t('none: one sample of each lesson') },
-                ...known.map((s) => ({ value: String(s), label: t('so that {n} of 10 are sure', { n: tenths(s) }) })),
+                { value: '', label: t('plan.noneOneSampleOfEach') },
+                ...known.map((s) => ({ value: String(s), label: t('plan.soThatOf10AreSure', { n: tenths(s) }) })),
             ]}
         />
     )

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { t } from '../../app/text'
-import { isoDay } from '../../app/time'
+import { isoDay } from '../../text/time'
+import { t } from '../../text/words'
 import { DateWishes } from './DateWishes'
 import { FrameWishes } from './FrameWishes'
 import { LessonWishes } from './LessonWishes'
@@ -28,14 +28,14 @@ export function WishSheet({
     const [wishes, setWishes] = useState(p.wishes)
     const set = (change: Partial<Wishes>) => setWishes({ ...wishes, ...change })
     return (
-        <section className="wishes" aria-label={t('Wishes and dates')}>
+        <section className="wishes" aria-label={t('plan.wishesAndDates')}>
             <div className="wishes-cols">
                 <div>
-                    <h2>{t('Dates')}</h2>
+                    <h2>{t('plan.dates')}</h2>
                     <DateWishes wishes={wishes} wrong={wrong} onChange={set} days={p.sessions.map((s) => isoDay(s.starts_at, zone))} />
                 </div>
                 <div>
-                    <h2>{t('Order and time')}</h2>
+                    <h2>{t('plan.orderAndTime')}</h2>
                     <OrderWish value={wishes.order} onChange={(order) => set({ order })} />
                     <SureWish value={wishes.sure} onChange={(sure) => set({ sure })} />
                     <FrameWishes wishes={wishes} wrong={wrong} onChange={set} />
@@ -44,18 +44,18 @@ export function WishSheet({
             <details
                 className="wishes-lessons"
                 open={Object.keys({ ...wishes.not_before, ...wishes.not_after }).length + wishes.together.length + wishes.home.length > 0}>
-                <summary>{t('Lesson by lesson: not before, not after, together, at home')}</summary>
+                <summary>{t('plan.lessonByLessonNotBefore')}</summary>
                 <LessonWishes p={p} wishes={wishes} onChange={set} />
             </details>
             <p className="wishes-acts">
                 <Button disabled={busy} onClick={() => onLay(wishes)}>
-                    {t('Lay it out with these')}
+                    {t('plan.layItOutWithThese')}
                 </Button>
                 <Button variant="default" disabled={busy} onClick={() => onTry(wishes)}>
-                    {t('Show it beside the plan first')}
+                    {t('plan.showItBesideThePlan')}
                 </Button>
                 <Button variant="subtle" onClick={() => setWishes(p.wishes)}>
-                    {t('As they were')}
+                    {t('plan.asTheyWere')}
                 </Button>
             </p>
         </section>

@@ -1,20 +1,20 @@
 import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
 import { FootOpening } from '../../drawing/FootOpening'
+import { t } from '../../text/words'
 
 /** The feet, each with its opening to scale. */
 export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (foot: View['FootView']) => void }) {
-    if (room.feet.length === 0) return <p className="empty">{t('No feet yet. Add those that came with the machines first.')}</p>
+    if (room.feet.length === 0) return <p className="empty">{t('room.noFeetYetAddThose')}</p>
     return (
         <table className="rows feet">
             <thead>
                 <tr>
-                    <th>{t('foot')}</th>
-                    <th>{t('how many')}</th>
-                    <th>{t('opening, to scale')}</th>
-                    <th>{t('measures')}</th>
-                    <th>{t('fits')}</th>
+                    <th>{t('room.foot')}</th>
+                    <th>{t('room.howMany')}</th>
+                    <th>{t('room.openingToScale')}</th>
+                    <th>{t('room.measures')}</th>
+                    <th>{t('room.fits')}</th>
                 </tr>
             </thead>
             <tbody>
@@ -44,20 +44,20 @@ export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (f
                                     scale={7}
                                     reach={8}
                                     height={34}
-                                    label={t('opening of {foot}', { foot: f.name })}
+                                    label={t('room.openingOf', { foot: f.name })}
                                 />
                             </td>
                             <td>
-                                {t('{l} and {r} mm, swing to {w} mm', { l: f.opening_left_mm, r: f.opening_right_mm, w: f.largest_swing_mm })}
+                                {t('room.andMmSwingToMm', { l: f.opening_left_mm, r: f.opening_right_mm, w: f.largest_swing_mm })}
                                 <small>
-                                    {t('{sole} sole, edges {a} and {b} mm', { sole: f.sole, a: f.edge_left_mm, b: f.edge_right_mm })}
-                                    {f.guide !== null && t(', guide {a}–{b} mm', { a: f.guide.min_mm, b: f.guide.max_mm })}
+                                    {t('room.soleEdgesAndMm', { sole: f.sole, a: f.edge_left_mm, b: f.edge_right_mm })}
+                                    {f.guide !== null && t('room.guideMm', { a: f.guide.min_mm, b: f.guide.max_mm })}
                                 </small>
                             </td>
                             <td>
                                 {room.mounts.find((m) => m.id === f.mount)?.title}
                                 <small>
-                                    {t('{n} of {all} machines', {
+                                    {t('room.ofMachines', {
                                         n: room.machines.filter((m) => m.machine.facts.mount === f.mount).length,
                                         all: room.machines.length,
                                     })}

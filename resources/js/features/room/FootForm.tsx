@@ -2,9 +2,9 @@ import { Button, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Choice } from '../workshop/fields'
@@ -98,26 +98,26 @@ export function FootForm({ room, foot, onDone }: Props) {
                     scale={22}
                     reach={8}
                     height={120}
-                    label={t('The opening as typed, with its widest swing')}
+                    label={t('room.theOpeningAsTypedWith')}
                 />
                 <ScaleBar mm={5} scale={22} />
             </div>
             {kind !== undefined && <p className="quiet">{kind.about}</p>}
             {kind !== undefined && kind.caution !== '' && <p className="caution">{kind.caution}</p>}
             <div className="edit-grid">
-                <Choice label={t('Kind')} value={facts.kind} options={room.kinds} onChange={choose} />
+                <Choice label={t('room.kind')} value={facts.kind} options={room.kinds} onChange={choose} />
                 <TextInput
-                    label={t('Name')}
+                    label={t('room.name')}
                     className="choice"
                     value={facts.name}
                     maxLength={60}
                     required
                     onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
                 />
-                <NumberField label={t('How many')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
-                <Choice label={t('It is')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
+                <NumberField label={t('room.howMany2')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
+                <Choice label={t('room.itIs')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
                 <NumberField
-                    label={t('Opening left')}
+                    label={t('room.openingLeft')}
                     value={typed.opening_left_mm}
                     min={0.3}
                     max={15}
@@ -126,7 +126,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                     slider={false}
                 />
                 <NumberField
-                    label={t('Opening right')}
+                    label={t('room.openingRight')}
                     value={typed.opening_right_mm}
                     min={0.3}
                     max={15}
@@ -135,7 +135,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                     slider={false}
                 />
                 <NumberField
-                    label={t('Largest swing')}
+                    label={t('room.largestSwing')}
                     value={typed.largest_swing_mm}
                     min={0}
                     max={12}
@@ -144,7 +144,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                     slider={false}
                 />
                 <NumberField
-                    label={t('Least swing (0: any)')}
+                    label={t('room.leastSwing0Any')}
                     value={typed.smallest_swing_mm}
                     min={0}
                     max={12}
@@ -153,38 +153,54 @@ export function FootForm({ room, foot, onDone }: Props) {
                     slider={false}
                 />
                 <Choice
-                    label={t('Open side')}
+                    label={t('room.openSide')}
                     value={facts.open_side ?? ''}
                     options={[
-                        { id: '', title: t('none') },
-                        { id: 'left', title: t('left') },
-                        { id: 'right', title: t('right') },
-                        { id: 'either', title: t('either, as it is clipped') },
+                        { id: '', title: t('common.none') },
+                        { id: 'left', title: t('common.left') },
+                        { id: 'right', title: t('common.right') },
+                        { id: 'either', title: t('room.eitherAsItIsClipped') },
                     ]}
                     onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : (o as Facts['open_side']) })}
                 />
                 <Choice
-                    label={t('Sole')}
+                    label={t('room.sole')}
                     value={facts.sole}
                     options={[
-                        { id: 'flat', title: t('flat') },
-                        { id: 'grooved', title: t('grooved') },
+                        { id: 'flat', title: t('room.flat') },
+                        { id: 'grooved', title: t('room.grooved') },
                     ]}
                     onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })}
                 />
                 <Choice
-                    label={t('Needle positions')}
+                    label={t('room.needlePositions')}
                     value={facts.positions}
                     options={[
-                        { id: 'all', title: t('all') },
-                        { id: 'centre', title: t('centre only') },
+                        { id: 'all', title: t('room.all') },
+                        { id: 'centre', title: t('room.centreOnly') },
                     ]}
                     onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })}
                 />
-                <NumberField label={t('Left edge')} value={typed.edge_left_mm} min={0} max={60} step={0.5} onChange={write('edge_left_mm')} slider={false} />
-                <NumberField label={t('Right edge')} value={typed.edge_right_mm} min={0} max={60} step={0.5} onChange={write('edge_right_mm')} slider={false} />
                 <NumberField
-                    label={t('Inside of the toe')}
+                    label={t('room.leftEdge')}
+                    value={typed.edge_left_mm}
+                    min={0}
+                    max={60}
+                    step={0.5}
+                    onChange={write('edge_left_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('room.rightEdge')}
+                    value={typed.edge_right_mm}
+                    min={0}
+                    max={60}
+                    step={0.5}
+                    onChange={write('edge_right_mm')}
+                    slider={false}
+                />
+                <NumberField
+                    label={t('room.insideOfTheToe')}
                     value={typed.edge_inner_mm}
                     min={0}
                     max={60}
@@ -192,12 +208,12 @@ export function FootForm({ room, foot, onDone }: Props) {
                     onChange={write('edge_inner_mm')}
                     slider={false}
                 />
-                <NumberField label={t('Guide from')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
-                <NumberField label={t('Guide to')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
-                <NumberField label={t('in steps of')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
+                <NumberField label={t('room.guideFrom')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
+                <NumberField label={t('room.guideTo')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
+                <NumberField label={t('room.inStepsOf')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
                 {usual(facts.kind).tape_mm !== null && (
                     <NumberField
-                        label={t('Tape it takes, unfolded')}
+                        label={t('room.tapeItTakesUnfolded')}
                         value={typed.tape_mm}
                         min={6}
                         max={80}
@@ -209,7 +225,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                 <TextInput
                     label={
                         <>
-                            {t('For')} <small>{t('with commas between')}</small>
+                            {t('common.for')} <small>{t('room.withCommasBetween')}</small>
                         </>
                     }
                     className="choice wide"
@@ -218,15 +234,15 @@ export function FootForm({ room, foot, onDone }: Props) {
                     onChange={(e) => setCloths(e.currentTarget.value)}
                 />
             </div>
-            <p className="quiet">{t('Measure from the centre needle: lower it by hand wheel with the power off, and lay the ruler on the foot.')}</p>
+            <p className="quiet">{t('room.measureFromTheCentreNeedle')}</p>
             <Trouble error={save.error ?? retire.error} />
             <div className="keep-acts">
                 <Button type="submit" size="lg" disabled={save.isPending}>
-                    {foot === null ? t('Add the foot') : t('Keep the changes')}
+                    {foot === null ? t('room.addTheFoot') : t('room.keepTheChanges')}
                 </Button>
                 {foot !== null && (
                     <Button variant="default" onClick={() => retire.mutate(undefined)}>
-                        {t('Take “{foot}” out of the room', { foot: foot.facts.name })}
+                        {t('room.takeOutOfTheRoom', { foot: foot.facts.name })}
                     </Button>
                 )}
             </div>

@@ -1,5 +1,5 @@
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 /** The plate from above: slot, needle positions, guide lines, to scale. */
 export function MachineDrawing({ facts }: { facts: View['MachineFacts'] }) {
@@ -11,7 +11,7 @@ export function MachineDrawing({ facts }: { facts: View['MachineFacts'] }) {
     const slot = Number.isFinite(facts.slot_mm) ? facts.slot_mm : 0
     const swing = Number.isFinite(facts.widest_swing_mm) ? facts.widest_swing_mm : 0
     return (
-        <svg width={562} height={120} className="plate-drawing" role="img" aria-label={t('The plate from above, to scale')}>
+        <svg width={562} height={120} className="plate-drawing" role="img" aria-label={t('room.thePlateFromAboveTo')}>
             <rect x={1} y={1} width={560} height={118} rx={6} className="plate" />
             <rect x={x(-slot / 2)} y={44} width={slot * scale} height={Math.max(8, 2.2 * scale)} rx={5} className={swing > slot ? 'slot strike' : 'slot'} />
             {swing > 0 && <path d={`M${x(-swing / 2)} 80H${x(swing / 2)}M${x(-swing / 2)} 75v10M${x(swing / 2)} 75v10`} className="swing" />}
@@ -30,7 +30,7 @@ export function MachineDrawing({ facts }: { facts: View['MachineFacts'] }) {
             ))}
             {swing > 0 && (
                 <text x={x(swing / 2) + 6} y={85}>
-                    {t('{n} mm swing', { n: swing })}
+                    {t('room.mmSwing', { n: swing })}
                 </text>
             )}
         </svg>

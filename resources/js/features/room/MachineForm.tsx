@@ -2,8 +2,8 @@ import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
 import { toNumber } from '../../text/numbers'
+import { t, type Key } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Choice } from '../workshop/fields'
@@ -13,13 +13,13 @@ import { MachineDrawing } from './MachineDrawing'
 type Facts = View['MachineFacts']
 /** What else it has, with what is said when it is shown. */
 const ALSO: Record<Facts['also'][number], [string, string]> = {
-    'start-stop': [t('start and stop key'), t('unplug the pedal; speed slide to its slowest before the first press')],
-    'speed-slide': [t('speed slide'), t('slowest for a first seam')],
-    'needle-threader': [t('needle threader'), t('needle at its highest, foot down; never forced')],
-    'stretch-lever': [t('stretch lever or key'), t('off again after a stretch stitch')],
-    'free-arm': [t('free arm'), t('table off for a sleeve or a leg')],
+    'start-stop': [t('room.startAndStopKey'), t('room.unplugThePedalSpeedSlide')],
+    'speed-slide': [t('room.speedSlide'), t('room.slowestForAFirstSeam')],
+    'needle-threader': [t('room.needleThreader'), t('room.needleAtItsHighestFoot')],
+    'stretch-lever': [t('room.stretchLeverOrKey'), t('room.offAgainAfterAStretch')],
+    'free-arm': [t('room.freeArm'), t('room.tableOffForASleeve')],
 }
-const named = (ids: string[]) => ids.map((id) => ({ id, title: t(id === '' ? 'unknown' : id) }))
+const named = (words: Record<string, Key>) => Object.entries(words).map(([id, key]) => ({ id, title: t(key) }))
 
 /** What is typed as text, of a machine's facts. */
 const typedOf = (of: Facts) => ({
@@ -46,7 +46,7 @@ interface Props {
 
 /** A machine's facts, with its plate and needle drawn as they are typed. */
 export function MachineForm({ room, machine, onDone }: Props) {
-    const start = machine === null ? { ...usual(room, 'mechanical'), name: t('Machine {n}', { n: room.machines.length + 1 }) } : machine.facts
+    const start = machine === null ? { ...usual(room, 'mechanical'), name: t('room.machine2', { n: room.machines.length + 1 }) } : machine.facts
     const [facts, setFacts] = useState<Facts>(start)
     const [typed, setTyped] = useState(() => typedOf(start))
     const [sure, setSure] = useState(false)
@@ -116,23 +116,28 @@ export function MachineForm({ room, machine, onDone }: Props) {
             <MachineDrawing facts={whole} />
             <div className="edit-grid">
                 <TextInput
-                    label={t('Name')}
+                    label={t('room.name')}
                     className="choice"
                     value={facts.name}
                     maxLength={60}
                     required
                     onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
                 />
-                <Choice label={t('Drive')} value={facts.drive} options={named(['mechanical', 'computerised', 'straight-only'])} onChange={drive} />
                 <Choice
-                    label={t('Feet are')}
+                    label={t('room.drive')}
+                    value={facts.drive}
+                    options={named({ mechanical: 'room.driveMechanical', computerised: 'room.driveComputerised', 'straight-only': 'room.driveStraightOnly' })}
+                    onChange={drive}
+                />
+                <Choice
+                    label={t('room.feetAre')}
                     value={facts.mount}
                     options={room.mounts}
                     onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })}
                 />
                 {!straight && (
                     <NumberField
-                        label={t('Widest swing')}
+                        label={t('room.widestSwing')}
                         value={typed.widest_swing_mm}
                         min={0}
                         max={12}
@@ -142,7 +147,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     />
                 )}
                 <NumberField
-                    label={t('Shortest stitch')}
+                    label={t('room.shortestStitch')}
                     value={typed.shortest_stitch_mm}
                     min={0}
                     max={2}
@@ -151,7 +156,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     slider={false}
                 />
                 <NumberField
-                    label={t('Longest stitch')}
+                    label={t('room.longestStitch')}
                     value={typed.longest_stitch_mm}
                     min={1}
                     max={12}
@@ -159,11 +164,11 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     onChange={write('longest_stitch_mm')}
                     slider={false}
                 />
-                <NumberField label={t('Slot of the plate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
+                <NumberField label={t('room.slotOfThePlate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
                 <TextInput
                     label={
                         <>
-                            {t('Needle positions')} <small>{t('mm, left −')}</small>
+                            {t('room.needlePositions')} <small>{t('room.mmLeft')}</small>
                         </>
                     }
                     className="choice"
@@ -174,7 +179,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 <TextInput
                     label={
                         <>
-                            {t('Lines on the plate')} <small>{t('mm from the needle')}</small>
+                            {t('room.linesOnThePlate')} <small>{t('room.mmFromTheNeedle')}</small>
                         </>
                     }
                     className="choice"
@@ -183,7 +188,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)}
                 />
                 <TextInput
-                    label={t('Tension mark')}
+                    label={t('room.tensionMark')}
                     className="choice"
                     classNames={{ input: 'num' }}
                     value={facts.tension_mark}
@@ -195,7 +200,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     <TextInput
                         label={
                             <>
-                                {t('Only these zigzags')} <small>{t('where width is not free: 3.5 × 2 III; 5 × 2.5 IIII')}</small>
+                                {t('room.onlyTheseZigzags')} <small>{t('room.whereWidthIsNotFree')}</small>
                             </>
                         }
                         className="choice wide"
@@ -206,32 +211,32 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 )}
                 {!straight && (
                     <Choice
-                        label={t('A zigzag’s length is')}
+                        label={t('room.aZigzagsLengthIs')}
                         value={facts.zigzag_length}
                         options={[
-                            { id: 'per-stroke', title: t('for each stroke') },
-                            { id: 'per-cycle', title: t('for the whole zigzag') },
+                            { id: 'per-stroke', title: t('room.forEachStroke') },
+                            { id: 'per-cycle', title: t('room.forTheWholeZigzag') },
                         ]}
                         onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })}
                     />
                 )}
                 <Choice
-                    label={t('Buttonhole')}
+                    label={t('room.buttonhole')}
                     value={facts.buttonhole}
-                    options={named(['none', 'one-step', 'four-step'])}
+                    options={named({ none: 'room.buttonholeNone', 'one-step': 'room.buttonholeOneStep', 'four-step': 'room.buttonholeFourStep' })}
                     onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })}
                 />
                 {facts.buttonhole !== 'none' && (
                     <Choice
-                        label={t('it starts at the')}
+                        label={t('room.itStartsAtThe')}
                         value={facts.buttonhole_starts}
-                        options={named(['', 'front', 'back'])}
+                        options={named({ '': 'room.unknown', front: 'room.sideFront', back: 'room.sideBack' })}
                         onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })}
                     />
                 )}
                 {facts.buttonhole !== 'none' && (
                     <NumberField
-                        label={t('Longest buttonhole')}
+                        label={t('room.longestButtonhole')}
                         value={typed.longest_buttonhole_mm}
                         min={0}
                         max={60}
@@ -241,34 +246,34 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     />
                 )}
                 <Choice
-                    label={t('Feed')}
+                    label={t('room.feed')}
                     value={facts.feed_drop}
                     options={[
-                        { id: 'drops', title: t('drops') },
-                        { id: 'cover', title: t('has a cover') },
-                        { id: 'none', title: t('always on') },
+                        { id: 'drops', title: t('room.drops') },
+                        { id: 'cover', title: t('room.hasACover') },
+                        { id: 'none', title: t('room.alwaysOn') },
                     ]}
                     onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })}
                 />
                 <NumberField
-                    label={t('Full speed')}
+                    label={t('room.fullSpeed')}
                     value={typed.strokes_per_minute}
                     min={50}
                     max={6000}
                     step={50}
-                    unit={t('strokes a minute')}
+                    unit={t('room.strokesAMinute')}
                     onChange={write('strokes_per_minute')}
                     slider={false}
                 />
                 <TextInput
-                    label={t('Bobbin')}
+                    label={t('room.bobbin')}
                     className="choice"
                     value={facts.bobbin}
                     maxLength={30}
                     onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })}
                 />
                 <NumberField
-                    label={t('on a full bobbin')}
+                    label={t('room.onAFullBobbin')}
                     value={typed.bobbin_metres}
                     min={1}
                     max={500}
@@ -278,7 +283,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     slider={false}
                 />
                 <Checkbox
-                    label={t('its manual allows magnets near it')}
+                    label={t('room.itsManualAllowsMagnetsNear')}
                     className="tick wide"
                     checked={facts.magnets_allowed}
                     onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })}
@@ -296,7 +301,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 ))}
             </div>
             <fieldset className="stitch-names">
-                <legend>{t('Stitches it has, with its own number or letter')}</legend>
+                <legend>{t('room.stitchesItHasWithIts')}</legend>
                 {room.stitches
                     .filter((s) => s.made_of === null && (!straight || !s.swings))
                     .map((s) => (
@@ -317,7 +322,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                             {facts.stitch_names[s.id] !== undefined && (
                                 <TextInput
                                     classNames={{ input: 'num' }}
-                                    aria-label={t('{stitch} on its dial', { stitch: s.title })}
+                                    aria-label={t('room.onItsDial', { stitch: s.title })}
                                     value={facts.stitch_names[s.id]}
                                     maxLength={20}
                                     onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })}
@@ -329,7 +334,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
             <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
             <div className="keep-acts">
                 <Button type="submit" size="lg" disabled={save.isPending}>
-                    {machine === null ? t('Add the machine') : t('Keep the changes')}
+                    {machine === null ? t('room.addTheMachine') : t('room.keepTheChanges')}
                 </Button>
                 {machine !== null && (
                     <Button
@@ -337,7 +342,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                         onClick={() => {
                             retire.mutate(undefined, { onError: () => setSure(true) })
                         }}>
-                        {sure ? t('Yes, take it out of the room') : t('Take it out of the room')}
+                        {sure ? t('room.yesTakeItOutOf') : t('room.takeItOutOfThe')}
                     </Button>
                 )}
             </div>

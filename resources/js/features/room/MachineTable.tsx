@@ -2,12 +2,18 @@ import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t, type Key } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 type Service = View['ServiceBody']['kind']
-const WORDS: Record<Service, string> = { needle: 'new needle', clean: 'cleaned', service: 'serviced', 'out-of-use': 'do not use', 'in-use': 'used again' }
+const WORDS: Record<Service, Key> = {
+    needle: 'room.newNeedle',
+    clean: 'room.cleaned',
+    service: 'room.serviced',
+    'out-of-use': 'room.doNotUse',
+    'in-use': 'room.usedAgain',
+}
 
 interface Props {
     room: View['RoomView']
@@ -22,21 +28,17 @@ export function MachineTable({ room, zone, onEdit }: Props) {
     })
     return (
         <>
-            <p className="caution">
-                {t(
-                    'Damaged lead, smell of burning or a strike: unplug, take it out of use here, and leave it to a technician. The machine’s manual and your local rules decide.',
-                )}
-            </p>
+            <p className="caution">{t('room.damagedLeadSmellOfBurning')}</p>
             <Trouble error={log.error} />
             <table className="rows machines">
                 <thead>
                     <tr>
-                        <th>{t('machine')}</th>
-                        <th>{t('can do')}</th>
-                        <th>{t('needle')}</th>
-                        <th>{t('care')}</th>
+                        <th>{t('room.machine')}</th>
+                        <th>{t('room.canDo')}</th>
+                        <th>{t('common.needle2')}</th>
+                        <th>{t('room.care')}</th>
                         <th>
-                            <span className="hidden">{t('acts')}</span>
+                            <span className="hidden">{t('room.acts')}</span>
                         </th>
                     </tr>
                 </thead>
@@ -81,31 +83,27 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
             </td>
             <td>
                 {f.widest_swing_mm > 0
-                    ? t('swing {w} mm, stitch {a}–{b} mm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm })
-                    : t('straight, {a}–{b} mm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
+                    ? t('room.swingMmStitchMm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm })
+                    : t('room.straightMm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
                 <small>
-                    {t('{n} stitches, buttonhole {kind}, tension {mark}', {
-                        n: Object.keys(f.stitch_names).length,
-                        kind: f.buttonhole,
-                        mark: m.machine.tension_mark,
-                    })}
+                    {t('room.stitchesButtonholeTension', { n: Object.keys(f.stitch_names).length, kind: f.buttonhole, mark: m.machine.tension_mark })}
                 </small>
             </td>
             <td>
-                {m.needle_on === null ? t('never noted') : day(m.needle_on, zone)}
-                <small>{t('{n} h sewn since', { n: m.needle_hours })}</small>
+                {m.needle_on === null ? t('room.neverNoted') : day(m.needle_on, zone)}
+                <small>{t('room.hSewnSince', { n: m.needle_hours })}</small>
             </td>
             <td>
-                {!m.machine.usable && <strong className="lacking">{t('Do not use: {why}', { why: m.machine.note })}</strong>}
+                {!m.machine.usable && <strong className="lacking">{t('room.doNotUse3', { why: m.machine.note })}</strong>}
                 {[...m.drifts, ...m.due].map((d) => (
                     <span key={d} className="due">
                         {d}
                     </span>
                 ))}
-                {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('never noted') : t('cleaned {day}', { day: day(m.clean_on, zone) }))}
+                {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('room.neverNoted') : t('room.cleaned3', { day: day(m.clean_on, zone) }))}
                 {m.log[0] !== undefined && (
                     <details className="log">
-                        <summary>{t('log')}</summary>
+                        <summary>{t('room.log')}</summary>
                         <ul>
                             {m.log.map((e) => (
                                 <li key={e.done_at + e.kind}>
@@ -121,18 +119,18 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                 {why === null ? (
                     <>
                         <Button variant="default" onClick={() => onLog('needle', '')}>
-                            {t('New needle')}
+                            {t('room.newNeedle2')}
                         </Button>
                         <Button variant="default" onClick={() => onLog('clean', '')}>
-                            {t('Cleaned')}
+                            {t('room.cleaned2')}
                         </Button>
                         {m.machine.usable ? (
-                            <Button variant="default" aria-label={t('Do not use {machine}', { machine: m.machine.name })} onClick={() => setWhy('')}>
-                                {t('Do not use')}
+                            <Button variant="default" aria-label={t('room.doNotUse4', { machine: m.machine.name })} onClick={() => setWhy('')}>
+                                {t('room.doNotUse2')}
                             </Button>
                         ) : (
                             <Button variant="default" onClick={() => onLog('in-use', '')}>
-                                {t('Use it again')}
+                                {t('room.useItAgain')}
                             </Button>
                         )}
                     </>
@@ -146,12 +144,12 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                                 setWhy(null)
                             }
                         }}>
-                        <TextInput label={t('Why?')} autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} />
+                        <TextInput label={t('room.why')} autoFocus value={why} maxLength={200} onChange={(e) => setWhy(e.currentTarget.value)} />
                         <Button type="submit" disabled={why.trim() === ''}>
-                            {t('Do not use')}
+                            {t('room.doNotUse2')}
                         </Button>
                         <Button variant="subtle" onClick={() => setWhy(null)}>
-                            {t('cancel')}
+                            {t('room.cancel')}
                         </Button>
                     </form>
                 )}

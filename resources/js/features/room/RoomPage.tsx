@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useMe, useRoom } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { FeetTable } from './FeetTable'
 import { FootForm } from './FootForm'
@@ -13,9 +13,9 @@ import { MachineTable } from './MachineTable'
 import { WhatWorks } from './WhatWorks'
 
 const SHOWN = [
-    { id: 'works', name: 'What works' },
-    { id: 'machines', name: 'Machines' },
-    { id: 'feet', name: 'Feet' },
+    { id: 'works', name: 'room.whatWorks' },
+    { id: 'machines', name: 'room.machines' },
+    { id: 'feet', name: 'room.feet' },
 ] as const
 
 /** More than this is folded away. */
@@ -31,14 +31,14 @@ export default function RoomPage() {
     const [search] = useSearchParams()
     const [editing, setEditing] = useState<Editing | null>(null)
     const shown = search.get('show') ?? 'works'
-    if (room.data === undefined) return room.error === null ? <Waiting what={t('Opening the room')} /> : <Trouble error={room.error} />
+    if (room.data === undefined) return room.error === null ? <Waiting what={t('room.openingTheRoom')} /> : <Trouble error={room.error} />
     const r = room.data
     const close = () => setEditing(null)
     return (
         <div className="room">
             <div className="room-head">
-                <h1>{t('Room')}</h1>
-                <nav className="bench inline" aria-label={t('Parts of the room')}>
+                <h1>{t('common.room')}</h1>
+                <nav className="bench inline" aria-label={t('room.partsOfTheRoom')}>
                     {SHOWN.map((s) => (
                         <Link
                             key={s.id}
@@ -51,19 +51,17 @@ export default function RoomPage() {
                 </nav>
                 <span className="room-acts">
                     <Button variant="default" onClick={() => setEditing({ machine: null })}>
-                        {t('Add a machine')}
+                        {t('room.addAMachine')}
                     </Button>
                     <Button variant="default" onClick={() => setEditing({ foot: null })}>
-                        {t('Add a foot')}
+                        {t('room.addAFoot')}
                     </Button>
                 </span>
             </div>
             {r.lessons.length > 0 && (
                 <details className="short" open={r.lessons.length <= FEW}>
                     <summary>
-                        {r.lessons.length === 1
-                            ? t('The running course is short of something in one lesson')
-                            : t('The running course is short of something in {n} lessons', { n: r.lessons.length })}
+                        {r.lessons.length === 1 ? t('room.theRunningCourseIsShort') : t('room.theRunningCourseIsShortOf', { n: r.lessons.length })}
                     </summary>
                     <ul>
                         {r.lessons.map((l) => (
@@ -74,7 +72,7 @@ export default function RoomPage() {
                     </ul>
                 </details>
             )}
-            {r.machines.length === 0 && <p className="empty">{t('No machines yet. Add the first: what it can do decides what can be planned.')}</p>}
+            {r.machines.length === 0 && <p className="empty">{t('room.noMachinesYetAddThe')}</p>}
             {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
             {shown === 'machines' && <MachineTable room={r} zone={me.data?.timezone ?? 'UTC'} onEdit={(machine) => setEditing({ machine })} />}
             {shown === 'feet' && <FeetTable room={r} onEdit={(foot) => setEditing({ foot })} />}
@@ -84,7 +82,11 @@ export default function RoomPage() {
                 position="right"
                 size="xl"
                 title={
-                    editing === null ? '' : 'machine' in editing ? (editing.machine?.name ?? t('A new machine')) : (editing.foot?.facts.name ?? t('A new foot'))
+                    editing === null
+                        ? ''
+                        : 'machine' in editing
+                          ? (editing.machine?.name ?? t('room.aNewMachine'))
+                          : (editing.foot?.facts.name ?? t('room.aNewFoot'))
                 }>
                 {editing !== null && 'machine' in editing && (
                     <MachineForm key={editing.machine?.id ?? 'new'} room={r} machine={editing.machine} onDone={close} />

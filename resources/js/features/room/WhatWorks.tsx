@@ -3,12 +3,12 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
+import { t, type Key } from '../../text/words'
 
 const REACH = 6.5
-const SAY: Record<string, string> = { clear: 'clear', close: 'close: hand wheel first', strike: 'strikes' }
+const SAY: Record<View['RoomCellView']['clearance'], Key> = { clear: 'common.clear', close: 'room.closeHandWheelFirst', strike: 'room.strikes' }
 
 /** Stitches × machines: the needle's path in the opening of the foot that sews it, or why none does. */
 export function WhatWorks({ room }: { room: View['RoomView'] }) {
@@ -17,18 +17,16 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
     const foot = (id: string | null | undefined) => room.feet.find((f) => f.id === id)?.facts
     return (
         <>
-            <p className="caution">
-                {t('Needle 80, at the settings most people start from. A full turn of the hand wheel comes first after any change of foot, width or position.')}
-            </p>
-            <div className="matrix works" tabIndex={0} role="region" aria-label={t('What works')}>
+            <p className="caution">{t('room.needle80AtTheSettings')}</p>
+            <div className="matrix works" tabIndex={0} role="region" aria-label={t('room.whatWorks')}>
                 <table>
                     <thead>
                         <tr>
-                            <th scope="col">{t('stitch')}</th>
+                            <th scope="col">{t('room.stitch')}</th>
                             {room.machines.map((m) => (
                                 <th key={m.machine.id} scope="col">
                                     {m.machine.name}
-                                    {!m.machine.usable && <small>{t('do not use')}</small>}
+                                    {!m.machine.usable && <small>{t('room.doNotUse')}</small>}
                                 </th>
                             ))}
                         </tr>
@@ -47,13 +45,10 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                                         <td key={m.machine.id} className={m.machine.usable ? '' : 'unusable'}>
                                             <UnstyledButton
                                                 onClick={() => setTouched(c)}
-                                                aria-label={t('{stitch} on {machine}: {what}', {
+                                                aria-label={t('room.on', {
                                                     stitch: s.title,
                                                     machine: m.machine.name,
-                                                    what:
-                                                        f === undefined
-                                                            ? c.why
-                                                            : t('with {foot}, {verdict}', { foot: f.name, verdict: t(SAY[c.clearance] ?? '') }),
+                                                    what: f === undefined ? c.why : t('room.with', { foot: f.name, verdict: t(SAY[c.clearance]) }),
                                                 })}>
                                                 {f === undefined ? (
                                                     <span className="no-way" aria-hidden="true">
@@ -114,7 +109,7 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
     })
     return (
         <div className="cell-detail">
-            {machine !== undefined && !machine.usable && <p className="refused">{t('Do not use: {why}', { why: machine.note })}</p>}
+            {machine !== undefined && !machine.usable && <p className="refused">{t('room.doNotUse3', { why: machine.note })}</p>}
             <p>{stitch?.about}</p>
             {picture.data !== undefined && (
                 <StitchRow
@@ -122,7 +117,7 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
                     scale={14}
                     rowMm={row}
                     halfMm={Math.max(3, cell.width_mm / 2 + 1, cell.stitch === 'buttonhole-keyhole' ? 5.5 : 0)}
-                    label={t('{stitch}, to scale', { stitch: stitch?.title ?? '' })}
+                    label={t('room.toScale', { stitch: stitch?.title ?? '' })}
                 />
             )}
             {foot === undefined ? (
@@ -130,18 +125,18 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
                     <p className="refused mild">{cell.why}</p>
                     {cell.instead !== '' && (
                         <p>
-                            <strong>{t('Instead:')}</strong> {cell.instead}.
+                            <strong>{t('common.instead')}</strong> {cell.instead}.
                         </p>
                     )}
                 </>
             ) : (
                 <>
                     <p>
-                        <strong>{t('Sews it with “{foot}”', { foot: foot.name })}</strong>
+                        <strong>{t('room.sewsItWith', { foot: foot.name })}</strong>
                         {machine?.facts.stitch_names[cell.stitch] !== undefined &&
                             machine.facts.stitch_names[cell.stitch] !== '' &&
-                            t(', stitch {name} on its dial', { name: machine.facts.stitch_names[cell.stitch] ?? '' })}{' '}
-                        · {cell.width_mm > 0 ? `${cell.width_mm} × ${cell.length_mm}` : cell.length_mm} mm · {t(SAY[cell.clearance] ?? '')}
+                            t('room.stitchOnItsDial', { name: machine.facts.stitch_names[cell.stitch] ?? '' })}{' '}
+                        · {cell.width_mm > 0 ? `${cell.width_mm} × ${cell.length_mm}` : cell.length_mm} mm · {t(SAY[cell.clearance])}
                     </p>
                     <FootOpening
                         left={foot.opening_left_mm}
@@ -154,7 +149,7 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
                         reach={8}
                         height={170}
                         length={Math.max(0.5, cell.length_mm)}
-                        label={t('Needle path in the opening of {foot}', { foot: foot.name })}
+                        label={t('room.needlePathInTheOpening', { foot: foot.name })}
                     />
                     <ScaleBar mm={5} scale={26} />
                     {room.kinds.find((k) => k.id === foot.kind)?.caution !== '' && (

@@ -5,16 +5,22 @@ import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import type { Problem, View } from '../../api/client'
 import { lookAt, queries, useLessons, useMe, usePulse, useToday, type Lesson } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, isoDay } from '../../app/time'
 import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
+import { clock, isoDay } from '../../text/time'
+import { t, type Key } from '../../text/words'
+import { ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { ReadingField } from '../look/ReadingField'
 import { SamplePanel } from '../sample/SamplePanel'
 import { Choice } from '../workshop/fields'
 
-const WORDS: Record<string, string> = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call', waits: 'waits for the line' }
+const WORDS: Partial<Record<string, Key>> = {
+    met: 'common.met',
+    near: 'common.near',
+    'not-yet': 'common.notYet',
+    unsure: 'common.tooCloseToCall',
+    waits: 'common.waitsForTheLine',
+}
 
 /** Walk the tables: one row of one lesson, student by student, with big keys; each look is a sample of its own. */
 export default function RoundPage() {
@@ -25,7 +31,7 @@ export default function RoundPage() {
     const lessons = useLessons(id)
     const me = useMe()
     if (today.data === undefined || lessons.data === undefined || me.data === undefined)
-        return today.error === null ? <Waiting what={t('Laying out the round')} /> : <Trouble error={today.error} />
+        return today.error === null ? <Waiting what={t('round.layingOutTheRound')} /> : <Trouble error={today.error} />
     const planned = today.data.session?.tape.map((p) => p.lesson) ?? []
     const lesson = lessons.data.find((l) => l.id === search.get('lesson')) ?? lessons.data.find((l) => planned.includes(l.id)) ?? lessons.data[0]
     if (lesson === undefined) return null
@@ -35,24 +41,24 @@ export default function RoundPage() {
         <div className="round">
             <div className="round-head">
                 <h1>
-                    {t('A round')} <small>{today.data.class.title}</small>
+                    {t('round.aRound')} <small>{today.data.class.title}</small>
                 </h1>
                 <Choice
-                    label={t('Lesson')}
+                    label={t('common.lesson')}
                     value={lesson.id}
                     options={lessons.data.map((l) => ({ id: l.id, title: l.title }))}
                     onChange={(l) => setSearch({ lesson: l })}
                 />
                 {lesson.rows.length > 1 && (
                     <Choice
-                        label={t('Row')}
+                        label={t('common.row')}
                         value={row.id}
                         options={lesson.rows.map((r) => ({ id: r.id, title: r.title }))}
                         onChange={(r) => setSearch({ lesson: lesson.id, row: r })}
                     />
                 )}
                 <Button component={Link} variant="default" to={`/today/${id}`}>
-                    {t('Back to Today')}
+                    {t('round.backToToday')}
                 </Button>
             </div>
             <Walk
@@ -184,7 +190,10 @@ function Walk(props: WalkProps) {
         if (next !== undefined) next.focus()
         else if (touched && !keep.isPending) keep.mutate()
     }
-    const word = (student: string) => t(WORDS[done.get(student)?.verdict ?? said[student] ?? ''] ?? '')
+    const word = (student: string) => {
+        const key = WORDS[done.get(student)?.verdict ?? said[student] ?? '']
+        return key === undefined ? '' : t(key)
+    }
     return (
         <div className="round-cols">
             <div>
@@ -198,14 +207,14 @@ function Walk(props: WalkProps) {
                         </li>
                     ))}
                 </ol>
-                {away.length > 0 && <p className="quiet">{t('Not here: {names}', { names: away.join(', ') })}</p>}
+                {away.length > 0 && <p className="quiet">{t('round.notHere', { names: away.join(', ') })}</p>}
             </div>
             {who === undefined ? (
                 <section className="round-end" role="status">
-                    <h2>{t('Round done: {n} of {all} looked at.', { n: students.filter((s) => word(s.student) !== '').length, all: students.length })}</h2>
-                    <p>{t('Each look is kept as a sample of its own and counts for the next lesson.')}</p>
+                    <h2>{t('round.roundDoneOfLookedAt', { n: students.filter((s) => word(s.student) !== '').length, all: students.length })}</h2>
+                    <p>{t('round.eachLookIsKeptAs')}</p>
                     <Button component={Link} size="lg" to={`/today/${id}`}>
-                        {t('Back to Today')}
+                        {t('round.backToToday')}
                     </Button>
                 </section>
             ) : (
@@ -218,19 +227,19 @@ function Walk(props: WalkProps) {
                     </p>
                     {kept !== undefined && (
                         <p className="round-done" role="status">
-                            {t('Looked at, {time}: {verdict}.', { time: clock(kept.at, zone), verdict: word(who.student) })}{' '}
-                            {kept.alone ? t('A second look takes its place.') : t('The whole sampler was kept: a second look here counts as another piece.')}{' '}
+                            {t('round.lookedAt', { time: clock(kept.at, zone), verdict: word(who.student) })}{' '}
+                            {kept.alone ? t('round.aSecondLookTakesIts') : t('round.theWholeSamplerWasKept')}{' '}
                             {kept.verdict !== 'waits' && (
                                 <Button variant="subtle" onClick={() => setPanel(kept.sample)}>
-                                    {t('Open it')}
+                                    {t('round.openIt')}
                                 </Button>
                             )}
                         </p>
                     )}
                     {here === undefined && (
                         <p className="refused mild">
-                            {t('At this machine the lesson is sewn another way.')}{' '}
-                            <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('Look at the whole sample')}</Link>
+                            {t('round.atThisMachineTheLesson')}{' '}
+                            <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('round.lookAtTheWholeSample')}</Link>
                         </p>
                     )}
                     {here?.fields.map((field) => (
@@ -248,14 +257,14 @@ function Walk(props: WalkProps) {
                     <Trouble error={keep.error} />
                     <div className="acts">
                         <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>
-                            {t('Keep, and on')} <kbd>↵</kbd>
+                            {t('round.keepAndOn')} <kbd>↵</kbd>
                         </Button>
                         <Button variant="default" size="lg" onClick={() => setChosen(students[at + 1]?.student ?? null)}>
-                            {t('Skip')}
+                            {t('round.skip')}
                         </Button>
                         {at > 0 && (
                             <Button variant="default" size="lg" onClick={() => setChosen(students[at - 1]?.student ?? null)}>
-                                {t('Back')}
+                                {t('common.back')}
                             </Button>
                         )}
                     </div>

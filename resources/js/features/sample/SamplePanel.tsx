@@ -3,15 +3,15 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useKeptSample, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { VerdictLine } from '../look/VerdictLine'
 
 /** One kept sample, whenever it was: what it said, what was corrected, and a way to put it right. */
 export function SamplePanel({ sample, onClose }: { sample: string | null; onClose: () => void }) {
     return (
-        <Drawer opened={sample !== null} onClose={onClose} position="right" size="lg" title={t('The sample')}>
+        <Drawer opened={sample !== null} onClose={onClose} position="right" size="lg" title={t('sample.theSample')}>
             {sample !== null && <Sample key={sample} id={sample} />}
         </Drawer>
     )
@@ -21,14 +21,14 @@ function Sample({ id }: { id: string }) {
     const read = useKeptSample(id)
     const zone = useMe().data?.timezone ?? 'UTC'
     const s = read.data
-    if (s === undefined) return read.error === null ? <Waiting what={t('Fetching the sample')} /> : <Trouble error={read.error} />
+    if (s === undefined) return read.error === null ? <Waiting what={t('sample.fetchingTheSample')} /> : <Trouble error={read.error} />
     const when = (at: string) => `${day(at, zone)}, ${clock(at, zone)}`
     return (
         <div className="sample-panel">
             <h2>
                 {s.name}: {s.title}
             </h2>
-            {s.withdrawn && <p className="refused mild">{t('Withdrawn: it does not count.')}</p>}
+            {s.withdrawn && <p className="refused mild">{t('sample.withdrawnItDoesNotCount')}</p>}
             {s.may && <Acts s={s} />}
             {s.notes.length > 0 && (
                 <ul className="plain sample-notes">
@@ -37,7 +37,7 @@ function Sample({ id }: { id: string }) {
                             <b>{NOTE_WORDS[n.kind]}</b>
                             {n.text !== '' && <> {n.text}</>}{' '}
                             <small>
-                                {n.by ?? t('somebody who has left')} · {when(n.at)}
+                                {n.by ?? t('sample.somebodyWhoHasLeft')} · {when(n.at)}
                             </small>
                         </li>
                     ))}
@@ -47,10 +47,10 @@ function Sample({ id }: { id: string }) {
                 {s.versions.map((v, i) => (
                     <li key={v.id} className={v.struck ? 'struck' : ''}>
                         <h3>
-                            {i === s.versions.length - 1 ? t('Looked at') : t('Corrected')}{' '}
+                            {i === s.versions.length - 1 ? t('sample.lookedAt') : t('sample.corrected')}{' '}
                             <small>
-                                {when(v.kept_at)} · {v.by ?? t('somebody who has left')}
-                                {v.struck && ` · ${t('does not count')}`}
+                                {when(v.kept_at)} · {v.by ?? t('sample.somebodyWhoHasLeft')}
+                                {v.struck && ` · ${t('sample.doesNotCount')}`}
                             </small>
                         </h3>
                         <p className="said">{v.said.text}</p>
@@ -59,14 +59,10 @@ function Sample({ id }: { id: string }) {
                         ))}
                         {v.faults.map((f) => (
                             <p key={f} className="verdict not-yet">
-                                {t('Seen: {fault}', { fault: f })}
+                                {t('common.seen', { fault: f })}
                             </p>
                         ))}
-                        {v.said.open > 0 && (
-                            <p className="quiet">
-                                {v.said.open === 1 ? t('1 check was not looked at.') : t('{n} checks were not looked at.', { n: v.said.open })}
-                            </p>
-                        )}
+                        {v.said.open > 0 && <p className="quiet">{t('sample.checksWereNotLookedAt', { n: v.said.open })}</p>}
                     </li>
                 ))}
             </ol>
@@ -74,7 +70,7 @@ function Sample({ id }: { id: string }) {
     )
 }
 
-const NOTE_WORDS = { note: t('Note:'), withdrawn: t('Withdrawn.'), 'brought-back': t('Brought back.') } as const
+const NOTE_WORDS = { note: t('sample.note'), withdrawn: t('sample.withdrawn'), 'brought-back': t('sample.broughtBack') } as const
 
 type Writing = 'note' | 'withdraw' | null
 
@@ -101,26 +97,26 @@ function Acts({ s }: { s: View['SampleView'] }) {
             <Group gap="sm">
                 {s.withdrawn ? (
                     <Button variant="default" loading={back.isPending} onClick={() => back.mutate(undefined)}>
-                        {t('Bring it back')}
+                        {t('common.bringItBack')}
                     </Button>
                 ) : (
                     <Button component={Link} to={`/look/${s.class}/${s.student}?replaces=${s.id}`} variant="default">
-                        {t('Correct it')}
+                        {t('common.correctIt')}
                     </Button>
                 )}
                 <Button variant="default" aria-expanded={writing === 'note'} onClick={() => setWriting(writing === 'note' ? null : 'note')}>
-                    {t('Add a note')}
+                    {t('sample.addANote')}
                 </Button>
                 {!s.withdrawn && (
                     <Button variant="default" aria-expanded={writing === 'withdraw'} onClick={() => setWriting(writing === 'withdraw' ? null : 'withdraw')}>
-                        {t('Withdraw it')}
+                        {t('sample.withdrawIt')}
                     </Button>
                 )}
             </Group>
             {writing === 'note' && (
                 <>
                     <Textarea
-                        label={t('Note on this sample')}
+                        label={t('sample.noteOnThisSample')}
                         value={text}
                         maxLength={1000}
                         autosize
@@ -129,15 +125,15 @@ function Acts({ s }: { s: View['SampleView'] }) {
                         onChange={(e) => setText(e.currentTarget.value)}
                     />
                     <Button loading={note.isPending} disabled={text.trim() === ''} onClick={() => note.mutate(undefined)}>
-                        {t('Keep the note')}
+                        {t('sample.keepTheNote')}
                     </Button>
                 </>
             )}
             {writing === 'withdraw' && (
                 <>
-                    <p>{t('It stays here, struck through, and does not count for any level or for the next lesson. It can be brought back.')}</p>
+                    <p>{t('sample.itStaysHereStruckThrough')}</p>
                     <Textarea
-                        label={t('Why (if you like)')}
+                        label={t('common.whyIfYouLike')}
                         value={text}
                         maxLength={1000}
                         autosize
@@ -145,7 +141,7 @@ function Acts({ s }: { s: View['SampleView'] }) {
                         onChange={(e) => setText(e.currentTarget.value)}
                     />
                     <Button loading={withdraw.isPending} onClick={() => withdraw.mutate(undefined)}>
-                        {t('Yes, it does not count')}
+                        {t('sample.yesItDoesNotCount')}
                     </Button>
                 </>
             )}

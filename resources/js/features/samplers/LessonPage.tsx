@@ -5,9 +5,9 @@ import type { View } from '../../api/client'
 import { api, ask } from '../../api/client'
 import { useChange, useDials, useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
-import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { t } from '../../text/words'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
@@ -18,27 +18,27 @@ export default function LessonPage() {
     const me = useMe().data
     const inHand = useClassInHand(me?.classes ?? [])
     const lessons = useLessons(inHand?.id)
-    if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
+    if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('samplers.openingTheShelf')} /> : <Trouble error={lessons.error} />
     const lesson = lessons.data.find((l) => l.id === id)
     if (lesson === undefined)
         return (
             <p className="empty">
-                {t('There is no such lesson.')} <Link to="/samplers">{t('All samplers')}</Link>
+                {t('samplers.thereIsNoSuchLesson')} <Link to="/samplers">{t('samplers.allSamplers')}</Link>
             </p>
         )
     return (
         <article className={lesson.drawing === null ? 'lesson plain' : 'lesson'}>
             {lesson.drawing !== null && (
                 <div className="lesson-drawing">
-                    <SamplerDrawing drawing={lesson.drawing} title={t('{lesson}, drawn to scale', { lesson: lesson.title })} />
+                    <SamplerDrawing drawing={lesson.drawing} title={t('common.drawnToScale', { lesson: lesson.title })} />
                 </div>
             )}
             <div className="lesson-text">
                 <h1>{lesson.title}</h1>
                 <p className="lead">{lesson.why}</p>
                 <p className="quiet">
-                    {t('Show {demo}, sew {sew}, look {inspect} min', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} ·{' '}
-                    {t('version {n}', { n: lesson.version })}
+                    {t('samplers.showSewLookMin', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} ·{' '}
+                    {t('samplers.version', { n: lesson.version })}
                 </p>
                 <Print lesson={lesson.id} classId={inHand?.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
                 <div className="caution">
@@ -47,13 +47,13 @@ export default function LessonPage() {
                     ))}
                 </div>
                 <Settings lesson={lesson} of={me?.role === 'helper' ? undefined : inHand} />
-                <h2>{t('Steps')}</h2>
+                <h2>{t('samplers.steps')}</h2>
                 <ol>
                     {lesson.steps.map((s) => (
                         <li key={s}>{s}</li>
                     ))}
                 </ol>
-                <h2>{t('Say')}</h2>
+                <h2>{t('samplers.say')}</h2>
                 <ul>
                     {lesson.points.map((s) => (
                         <li key={s}>{s}</li>
@@ -62,7 +62,7 @@ export default function LessonPage() {
                 <Showing lesson={lesson} />
                 {lesson.rows.some((r) => r.stitches > 0) && (
                     <>
-                        <h2>{t('Rows')}</h2>
+                        <h2>{t('samplers.rows')}</h2>
                         <table className="checks">
                             <tbody>
                                 {lesson.rows
@@ -71,7 +71,7 @@ export default function LessonPage() {
                                         <tr key={r.id}>
                                             <th scope="row">{r.title}</th>
                                             <td>
-                                                {t('{n} stitches, {m} m of each thread, about {min} min for a beginner', {
+                                                {t('samplers.stitchesMOfEachThread', {
                                                     n: r.stitches,
                                                     m: (r.thread_mm / 1000).toFixed(2),
                                                     min: r.minutes.toFixed(1),
@@ -84,7 +84,7 @@ export default function LessonPage() {
                     </>
                 )}
                 <Dials lesson={lesson.id} classId={inHand?.id} />
-                <h2>{t('Look for')}</h2>
+                <h2>{t('samplers.lookFor')}</h2>
                 <table className="checks">
                     <tbody>
                         {lesson.rows.flatMap((row) =>
@@ -103,12 +103,12 @@ export default function LessonPage() {
                 </table>
                 {lesson.faults.length > 0 && (
                     <>
-                        <h2>{t('Usual faults')}</h2>
+                        <h2>{t('samplers.usualFaults')}</h2>
                         <ul>
                             {lesson.faults.map((f) => (
                                 <li key={f.id}>
                                     <strong>{f.seen}</strong>
-                                    {f.rows.length > 0 && <small> {t('on {rows}', { rows: f.rows.map((r) => r.title).join(', ') })}</small>}: {f.first}
+                                    {f.rows.length > 0 && <small> {t('samplers.on', { rows: f.rows.map((r) => r.title).join(', ') })}</small>}: {f.first}
                                 </li>
                             ))}
                         </ul>
@@ -116,13 +116,13 @@ export default function LessonPage() {
                 )}
                 {lesson.drills.length > 0 && (
                     <>
-                        <h2>{t('Drills')}</h2>
+                        <h2>{t('samplers.drills')}</h2>
                         <ul className="drills">
                             {lesson.drills.map((d) => (
                                 <li key={d.id}>
                                     {d.drawing !== null && <MiniDrawing lesson={d} size={84} />}
                                     <span>
-                                        <strong>{d.title}</strong>, {t('{n} min', { n: d.minutes })}: {d.text}
+                                        <strong>{d.title}</strong>, {t('common.min', { n: d.minutes })}: {d.text}
                                     </span>
                                 </li>
                             ))}
@@ -131,8 +131,8 @@ export default function LessonPage() {
                 )}
                 <KeptAnswers lesson={lesson.id} open />
                 <p className="quiet">
-                    {t('Teaches {what}.', { what: lesson.teaches.map((s) => s.title).join(', ') })}{' '}
-                    {lesson.needs.length > 0 && t('Stands on {what}.', { what: lesson.needs.map((s) => s.title).join(', ') })}
+                    {t('samplers.teaches', { what: lesson.teaches.map((s) => s.title).join(', ') })}{' '}
+                    {lesson.needs.length > 0 && t('samplers.standsOn', { what: lesson.needs.map((s) => s.title).join(', ') })}
                 </p>
             </div>
         </article>
@@ -145,14 +145,14 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
         <>
             {lesson.acts.length > 0 && (
                 <>
-                    <h2>{t('Show it')}</h2>
+                    <h2>{t('samplers.showIt')}</h2>
                     <p className="quiet">{lesson.demo_setup}</p>
                     <ol className="acts-shown">
                         {lesson.acts.map((a) => (
                             <li key={a.show}>
                                 <strong>{a.show}</strong>
                                 <q>{a.say}</q>
-                                <small>{t('Watch: {what}', { what: a.watch })}</small>
+                                <small>{t('samplers.watch', { what: a.watch })}</small>
                             </li>
                         ))}
                     </ol>
@@ -160,7 +160,7 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
             )}
             {lesson.mistakes.length > 0 && (
                 <>
-                    <h2>{t('Usual mistakes')}</h2>
+                    <h2>{t('samplers.usualMistakes')}</h2>
                     <ul>
                         {lesson.mistakes.map((m) => (
                             <li key={m.mistake}>
@@ -182,7 +182,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
     if (lesson.settings.length === 0) return null
     return (
         <>
-            <h2>{t('Set')}</h2>
+            <h2>{t('samplers.set')}</h2>
             <table className="checks">
                 <tbody>
                     {lesson.settings.map((s) => (
@@ -191,7 +191,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
                             <td>
                                 {s.schools.length > 0 && of !== undefined ? (
                                     <SchoolSelect
-                                        label={t('Schools differ; {class} follows', { class: of.title })}
+                                        label={t('samplers.schoolsDifferFollows', { class: of.title })}
                                         setting={s}
                                         lesson={lesson}
                                         onChoose={(schools) => choose.mutate(schools)}
@@ -201,7 +201,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
                                         {s.value}
                                         {s.schools.length > 0 && (
                                             <div className="schools">
-                                                {t('Schools differ:')}{' '}
+                                                {t('samplers.schoolsDiffer')}{' '}
                                                 {s.schools.map((o, i) => (
                                                     <span key={o.id}>
                                                         {i > 0 && ' · '}
@@ -228,7 +228,7 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
     if (dials.data === undefined || dials.data.length === 0) return null
     return (
         <>
-            <h2>{t('On each machine')}</h2>
+            <h2>{t('samplers.onEachMachine')}</h2>
             <table className="checks">
                 <tbody>
                     {dials.data.map((d) => (
@@ -263,27 +263,27 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
         <div className="print-acts">
             {sampler && (
                 <Button component="a" variant="default" href={link('sampler')} target="_blank" rel="noreferrer">
-                    {t('Print the sampler 1 : 1')}
+                    {t('samplers.printTheSampler11')}
                 </Button>
             )}
             <Button component="a" variant="default" href={link('card')} target="_blank" rel="noreferrer">
-                {t('Student’s card')}
+                {t('samplers.studentsCard')}
             </Button>
             <Button component="a" variant="default" href={link('teacher')} target="_blank" rel="noreferrer">
-                {t('Teacher’s card')}
+                {t('samplers.teachersCard')}
             </Button>
             {drills && (
                 <Button component="a" variant="default" href={link('drills')} target="_blank" rel="noreferrer">
-                    {t('Drills 1 : 1')}
+                    {t('samplers.drills11')}
                 </Button>
             )}
-            {sampler && <Anchor href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('SVG')}</Anchor>}
+            {sampler && <Anchor href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('samplers.svg')}</Anchor>}
             <Button component={Link} variant="default" to={`/samplers/${lesson}/draft`}>
-                {t('Change it')}
+                {t('common.changeIt')}
             </Button>
-            <Anchor href={`/api/shelf/export?lesson=${lesson}`}>{t('Take it along')}</Anchor>
+            <Anchor href={`/api/shelf/export?lesson=${lesson}`}>{t('samplers.takeItAlong')}</Anchor>
             <Button variant="subtle" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>
-                {t('on {paper}', { paper: format })}
+                {t('samplers.on2', { paper: format })}
             </Button>
         </div>
     )

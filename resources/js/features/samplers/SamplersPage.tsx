@@ -4,8 +4,8 @@ import { Link } from 'react-router'
 import type { View } from '../../api/client'
 import { useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
-import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Choice } from '../workshop/fields'
 
@@ -18,7 +18,7 @@ export default function SamplersPage() {
     const [skill, setSkill] = useState('')
     const [foot, setFoot] = useState('')
     const [stitch, setStitch] = useState('')
-    if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={lessons.error} />
+    if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('samplers.openingTheShelf')} /> : <Trouble error={lessons.error} />
     const all = lessons.data
     const has = (list: Named[], id: string) => id === '' || list.some((x) => x.id === id)
     const shown = all.filter((l) => has(l.teaches, skill) && has(l.feet, foot) && has(l.stitches, stitch))
@@ -27,31 +27,31 @@ export default function SamplersPage() {
         <div className="samplers">
             <div className="samplers-head">
                 <h1>
-                    {t('Samplers')} <small>{t('{n} of {all}', { n: shown.length, all: all.length })}</small>
+                    {t('common.samplers')} <small>{t('samplers.of', { n: shown.length, all: all.length })}</small>
                 </h1>
-                <Choice label={t('Skill')} value={skill} options={named(all.flatMap((l) => l.teaches))} onChange={setSkill} />
-                <Choice label={t('Foot')} value={foot} options={named(all.flatMap((l) => l.feet))} onChange={setFoot} />
-                <Choice label={t('Stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
+                <Choice label={t('samplers.skill')} value={skill} options={named(all.flatMap((l) => l.teaches))} onChange={setSkill} />
+                <Choice label={t('common.foot')} value={foot} options={named(all.flatMap((l) => l.feet))} onChange={setFoot} />
+                <Choice label={t('common.stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
             </div>
             <div className="print-acts">
                 {inHand !== undefined && (
                     <Button component={Link} to={`/materials/${inHand.id}`}>
-                        {t('Materials for {class}', { class: inHand.title })}
+                        {t('samplers.materialsFor', { class: inHand.title })}
                     </Button>
                 )}
                 <Button component={Link} variant="default" to="/samplers/shelf">
-                    {t('Bring or take bundles')}
+                    {t('samplers.bringOrTakeBundles')}
                 </Button>
                 <Button component="a" variant="default" href="/api/print/paper-drive" target="_blank" rel="noreferrer">
-                    {t('Print the paper drive sheets')}
+                    {t('samplers.printThePaperDriveSheets')}
                 </Button>
                 <Button component="a" variant="default" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">
-                    {t('for the left-handed')}
+                    {t('samplers.forTheLeftHanded')}
                 </Button>
             </div>
             {shown.length === 0 && (
                 <p className="empty">
-                    {t('No lesson has all of these.')}{' '}
+                    {t('samplers.noLessonHasAllOf')}{' '}
                     <Button
                         variant="subtle"
                         onClick={() => {
@@ -59,7 +59,7 @@ export default function SamplersPage() {
                             setFoot('')
                             setStitch('')
                         }}>
-                        {t('Show all')}
+                        {t('samplers.showAll')}
                     </Button>
                 </p>
             )}
@@ -77,7 +77,7 @@ export default function SamplersPage() {
                                             <strong>{l.title}</strong>
                                             <span>{l.why}</span>
                                             <small>
-                                                {l.teaches.map((s) => s.title).join(' · ')} · {t('{n} min for one', { n: l.demo + l.sew + l.inspect })}
+                                                {l.teaches.map((s) => s.title).join(' · ')} · {t('samplers.minForOne', { n: l.demo + l.sew + l.inspect })}
                                             </small>
                                         </span>
                                     </Link>
@@ -92,5 +92,5 @@ export default function SamplersPage() {
 
 /** Each once, by name, with a way to choose none. */
 function named(list: Named[]): Named[] {
-    return [{ id: '', title: t('any') }, ...[...new Map(list.map((x) => [x.id, x])).values()].sort((a, b) => a.title.localeCompare(b.title))]
+    return [{ id: '', title: t('common.any') }, ...[...new Map(list.map((x) => [x.id, x])).values()].sort((a, b) => a.title.localeCompare(b.title))]
 }

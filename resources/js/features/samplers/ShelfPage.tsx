@@ -3,8 +3,8 @@ import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange, useMe, useShelf } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** As much as the server takes: a bundle of a whole course is about 150 kB. */
@@ -37,29 +37,29 @@ export default function ShelfPage() {
         await ask(api.POST('/api/shelf/back', { body: { number, edition: shelf.data?.edition ?? 0 } }))
         setDone(null)
     })
-    if (shelf.data === undefined) return shelf.error === null ? <Waiting what={t('Opening the shelf')} /> : <Trouble error={shelf.error} />
+    if (shelf.data === undefined) return shelf.error === null ? <Waiting what={t('samplers.openingTheShelf')} /> : <Trouble error={shelf.error} />
     const s = shelf.data
     return (
         <div className="shelf">
             <h1>
-                {t('The shelf')}{' '}
+                {t('samplers.theShelf')}{' '}
                 <small>
-                    <Link to="/samplers">{t('{n} lessons', { n: s.lessons })}</Link>
-                    {s.own.length > 0 && <>, {t('{n} of them your own or changed', { n: s.own.length })}</>}
+                    <Link to="/samplers">{t('samplers.lessons', { n: s.lessons })}</Link>
+                    {s.own.length > 0 && <>, {t('samplers.ofThemYourOwnOr', { n: s.own.length })}</>}
                 </small>
             </h1>
             <Trouble error={read.error ?? bring.error ?? back.error} place />
             {done !== null && (
                 <div className="kept-note" role="status">
-                    <strong>{t('“{title}” is on the shelf.', { title: done.title })}</strong>
+                    <strong>{t('samplers.isOnTheShelf', { title: done.title })}</strong>
                     <Button variant="default" onClick={() => back.mutate(before(s))}>
-                        {t('Undo')}
+                        {t('common.undo')}
                     </Button>
                 </div>
             )}
             <section>
-                <h2>{t('Bring a bundle')}</h2>
-                <p>{t('A course bundle is a file with lessons, skills, faults and courses. First you see what it would change.')}</p>
+                <h2>{t('samplers.bringABundle')}</h2>
+                <p>{t('samplers.aCourseBundleIsA')}</p>
                 <FileButton
                     accept=".json,application/json"
                     resetRef={again}
@@ -67,30 +67,30 @@ export default function ShelfPage() {
                         if (file !== null) read.mutate(file)
                         again.current?.()
                     }}>
-                    {(props) => <Button {...props}>{t('Choose a file')}</Button>}
+                    {(props) => <Button {...props}>{t('samplers.chooseAFile')}</Button>}
                 </FileButton>
-                {read.isPending && <Waiting what={t('Comparing')} />}
+                {read.isPending && <Waiting what={t('samplers.comparing')} />}
                 {brought !== null && (
                     <Changes shown={brought.shown}>
                         {brought.shown.changes.length > 0 && (
                             <Button disabled={bring.isPending} onClick={() => bring.mutate(brought)}>
-                                {t('Bring it in')}
+                                {t('samplers.bringItIn')}
                             </Button>
                         )}
                         <Button variant="default" onClick={() => setBrought(null)}>
-                            {t('Leave it')}
+                            {t('samplers.leaveIt')}
                         </Button>
                     </Changes>
                 )}
             </section>
             <section>
-                <h2>{t('Take a bundle along')}</h2>
+                <h2>{t('samplers.takeABundleAlong')}</h2>
                 <div className="print-acts">
                     <Button component="a" variant="default" href="/api/shelf/export">
-                        {t('The whole shelf')}
+                        {t('samplers.theWholeShelf')}
                     </Button>
-                    <NativeSelect label={t('One course')} className="choice" value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
-                        <option value="">{t('choose')}</option>
+                    <NativeSelect label={t('samplers.oneCourse')} className="choice" value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
+                        <option value="">{t('samplers.choose')}</option>
                         {s.courses.map((c) => (
                             <option key={c.id} value={c.id}>
                                 {c.title}
@@ -99,14 +99,14 @@ export default function ShelfPage() {
                     </NativeSelect>
                     {course !== '' && (
                         <Button component="a" variant="default" href={`/api/shelf/export?course=${course}`}>
-                            {t('Take it along')}
+                            {t('samplers.takeItAlong')}
                         </Button>
                     )}
-                    <span className="quiet">{t('One lesson: from its own page. No student, class or machine is in a bundle.')}</span>
+                    <span className="quiet">{t('samplers.oneLessonFromItsOwn')}</span>
                 </div>
             </section>
             <section>
-                <h2>{t('Editions')}</h2>
+                <h2>{t('samplers.editions')}</h2>
                 <Editions shelf={s} onBack={(n) => back.mutate(n)} busy={back.isPending} />
             </section>
         </div>
@@ -123,8 +123,8 @@ async function readFile(file: File): Promise<Record<string, unknown>> {
         throw new Problem(
             413,
             '(file)',
-            t('“{name}” has {mb} MB; a bundle can have 2 MB at most.', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }),
-            t('Nothing was changed.'),
+            t('samplers.hasMbABundleCan', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }),
+            t('samplers.nothingWasChanged'),
         )
     try {
         const json: unknown = JSON.parse(await file.text())
@@ -132,24 +132,24 @@ async function readFile(file: File): Promise<Record<string, unknown>> {
     } catch {
         // Said below, in the same words.
     }
-    throw new Problem(422, '(file)', t('“{name}” is no course bundle: it does not hold a JSON object.', { name: file.name }), t('Nothing was changed.'))
+    throw new Problem(422, '(file)', t('samplers.isNoCourseBundleIt', { name: file.name }), t('samplers.nothingWasChanged'))
 }
 
 function Changes({ shown, children }: { shown: View['BundleChangesView']; children: React.ReactNode }) {
-    const parts = { lesson: t('lesson'), skill: t('skill'), fault: t('fault'), course: t('course') }
+    const parts = { lesson: t('samplers.lesson'), skill: t('samplers.skill2'), fault: t('samplers.fault'), course: t('samplers.course') }
     return (
         <div className="changes">
             <h3>
                 {shown.changes.length === 0
-                    ? t('“{title}” would change nothing: all of it is on the shelf.', { title: shown.title })
-                    : t('“{title}” would change this', { title: shown.title })}
+                    ? t('samplers.wouldChangeNothingAllOf', { title: shown.title })
+                    : t('samplers.wouldChangeThis', { title: shown.title })}
             </h3>
             <ul>
                 {shown.changes.map((c) => (
                     <li key={`${c.part}${c.id}`}>
                         <strong>{c.title}</strong>{' '}
                         <small>
-                            {parts[c.part]}, {c.is_new ? t('new') : t('changed')}
+                            {parts[c.part]}, {c.is_new ? t('samplers.new') : t('samplers.changed')}
                         </small>
                         {c.places.length > 0 && (
                             <table className="checks">
@@ -170,16 +170,14 @@ function Changes({ shown, children }: { shown: View['BundleChangesView']; childr
                 ))}
             </ul>
             <div className="print-acts">{children}</div>
-            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && (
-                <p className="quiet">{t('Changed lessons become new versions. Samples already kept stay with the version they were sewn from.')}</p>
-            )}
+            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && <p className="quiet">{t('samplers.changedLessonsBecomeNewVersions')}</p>}
         </div>
     )
 }
 
 function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (number: number) => void; busy: boolean }) {
     const zone = useMe().data?.timezone ?? 'UTC'
-    const all = [...shelf.editions, { number: 0, what: t('The shelf as it came'), made_at: null }]
+    const all = [...shelf.editions, { number: 0, what: t('samplers.theShelfAsItCame'), made_at: null }]
     return (
         <table className="rows">
             <tbody>
@@ -190,10 +188,10 @@ function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (
                         <td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
                         <td>
                             {e.number === shelf.edition ? (
-                                <strong>{t('in use')}</strong>
+                                <strong>{t('samplers.inUse')}</strong>
                             ) : (
                                 <Button variant="default" disabled={busy} onClick={() => onBack(e.number)}>
-                                    {t('Back to this')}
+                                    {t('samplers.backToThis')}
                                 </Button>
                             )}
                         </td>

@@ -3,8 +3,8 @@ import type { DragEvent } from 'react'
 import { useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useLessons } from '../../api/queries'
-import { t } from '../../app/text'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
+import { t } from '../../text/words'
 
 type Seat = View['SeatView']
 
@@ -41,16 +41,16 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
             <MiniDrawing lesson={lessons.find((l) => l.id === s.lesson)} size={44} />
             <span>
                 <b>
-                    {s.round > 1 && <small>{t('then')} </small>}
+                    {s.round > 1 && <small>{t('session.then')} </small>}
                     {s.name}
-                    {s.held !== null && <small> · {t('held')}</small>}
+                    {s.held !== null && <small> · {t('session.held')}</small>}
                 </b>
                 <span className="one">{s.title}</span>
                 {(s.foot !== null || s.wanted !== null) && (
                     <small>
-                        {s.foot !== null ? t('{foot} foot', { foot: s.foot }) : ''}
+                        {s.foot !== null ? t('session.foot', { foot: s.foot }) : ''}
                         {s.foot !== null && s.wanted !== null ? ' · ' : ''}
-                        {s.wanted !== null ? t('not {lesson}', { lesson: s.wanted.replace(/:.*/, '') }) : ''}
+                        {s.wanted !== null ? t('session.not', { lesson: s.wanted.replace(/:.*/, '') }) : ''}
                     </small>
                 )}
             </span>
@@ -59,25 +59,25 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
     const at = (machine: string | null) => bench.students.filter((s) => s.round > 0 && s.machine === machine).sort((a, b) => a.round - b.round)
     const table = at(null)
     return (
-        <div className="bench-room" role="group" aria-label={t('The room')}>
+        <div className="bench-room" role="group" aria-label={t('session.theRoom')}>
             {bench.machines.map((m) => (
                 <div key={m.id} className="bench-place" {...drop(m.id)}>
                     <div className="bench-machine">
                         <strong>{m.title}</strong>
                         {picked !== null && (
                             <Button variant="subtle" onClick={() => onMove(picked, m.id)}>
-                                {t('sit here')}
+                                {t('session.sitHere')}
                             </Button>
                         )}
                     </div>
                     {at(m.id).map(card)}
-                    {at(m.id).length === 0 && <p className="quiet">{t('free')}</p>}
+                    {at(m.id).length === 0 && <p className="quiet">{t('common.free')}</p>}
                 </div>
             ))}
             {table.length > 0 && (
                 <div className="bench-place table">
                     <div className="bench-machine">
-                        <strong>{t('At the table')}</strong>
+                        <strong>{t('session.atTheTable')}</strong>
                     </div>
                     {table.map(card)}
                 </div>

@@ -2,12 +2,13 @@ import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Tape } from '../today/Tape'
 import { BenchRoom } from './BenchRoom'
 import { SeatPanel } from './SeatPanel'
+import { STATE_WORDS } from './states'
 import { useBench } from './useBench'
 
 /** The next session: who sits where with what, rounds on the tape, feet to hand out. */
@@ -20,10 +21,10 @@ export default function SessionPage() {
     const { bench } = b
     if (bench === undefined)
         return b.shown.error === null ? (
-            <Waiting what={t('Handing out the seats')} />
+            <Waiting what={t('session.handingOutTheSeats')} />
         ) : (
             <p className="empty">
-                {t('There is no session to seat yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link>
+                {t('session.thereIsNoSessionTo')} <Link to={`/plan/${id}`}>{t('common.layTheCourseIntoSessions')}</Link>
             </p>
         )
     const busy = b.attempt.isPending || b.keep.isPending || b.note.isPending || b.start.isPending
@@ -32,7 +33,7 @@ export default function SessionPage() {
     const move = (student: string, machine: string) => {
         setPicked(student)
         b.attempt.mutate({
-            what: t('{name} at {machine}', { name: name(student), machine: bench.machines.find((m) => m.id === machine)?.title ?? '' }),
+            what: t('session.at', { name: name(student), machine: bench.machines.find((m) => m.id === machine)?.title ?? '' }),
             change: (w) => ({ ...w, held: { ...w.held, [student]: { ...w.held[student], machine } } }),
         })
     }
@@ -42,38 +43,38 @@ export default function SessionPage() {
     return (
         <div className="session-page">
             <div className="today-head">
-                <h1>{t('Next session')}</h1>
+                <h1>{t('common.nextSession')}</h1>
                 <p>
-                    {t('session {n}', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}
-                    {bench.started_at !== null && <strong> · {t('begun {time}', { time: clock(bench.started_at, zone) })}</strong>}
+                    {t('common.session', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}
+                    {bench.started_at !== null && <strong> · {t('session.begun', { time: clock(bench.started_at, zone) })}</strong>}
                 </p>
-                <span className="most-lessons" role="group" aria-label={t('Different lessons at once')}>
-                    {t('lessons at once')}
+                <span className="most-lessons" role="group" aria-label={t('session.differentLessonsAtOnce')}>
+                    {t('session.lessonsAtOnce')}
                     <UnstyledButton
                         disabled={busy || bench.most_lessons <= 1}
-                        aria-label={t('one fewer')}
+                        aria-label={t('session.oneFewer')}
                         onClick={() =>
-                            b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })
+                            b.attempt.mutate({ what: t('session.lessonsAtOnce2', { n: bench.most_lessons - 1 }), change: (w) => ({ ...w, most: w.most - 1 }) })
                         }>
                         −
                     </UnstyledButton>
                     <b>{bench.most_lessons}</b>
                     <UnstyledButton
                         disabled={busy || bench.most_lessons >= 20}
-                        aria-label={t('one more')}
+                        aria-label={t('session.oneMore')}
                         onClick={() =>
-                            b.attempt.mutate({ what: t('{n} lessons at once', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })
+                            b.attempt.mutate({ what: t('session.lessonsAtOnce2', { n: bench.most_lessons + 1 }), change: (w) => ({ ...w, most: w.most + 1 }) })
                         }>
                         +
                     </UnstyledButton>
                 </span>
                 <Button component="a" variant="default" href={`/api/classes/${id}/print?what=bench`} target="_blank" rel="noreferrer">
-                    {t('Print seat cards')}
+                    {t('session.printSeatCards')}
                 </Button>
                 <Button
                     disabled={busy || b.tried !== null || seated.length === 0}
                     onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>
-                    {bench.started_at !== null ? t('Go on like this') : t('Start the session')}
+                    {bench.started_at !== null ? t('session.goOnLikeThis') : t('session.startTheSession')}
                 </Button>
             </div>
             {b.error !== null && (
@@ -81,7 +82,7 @@ export default function SessionPage() {
                     <Trouble error={b.error} />
                     {b.error.status === 409 && (
                         <Button variant="default" onClick={b.again}>
-                            {t('Look at the new one')}
+                            {t('session.lookAtTheNewOne')}
                         </Button>
                     )}
                 </div>
@@ -89,20 +90,19 @@ export default function SessionPage() {
             {b.tried !== null && (
                 <div className="tried" role="status">
                     <span>
-                        <strong>{b.tried.what}:</strong>{' '}
-                        {bench.cost > 0 ? t('all together lose {n} of a first choice.', { n: bench.cost }) : t('it costs nothing.')}
+                        <strong>{b.tried.what}:</strong> {bench.cost > 0 ? t('session.allTogetherLoseOfA', { n: bench.cost }) : t('session.itCostsNothing')}
                     </span>
                     <Button disabled={busy} onClick={() => b.tried !== null && b.keep.mutate(b.tried.wish)}>
-                        {t('Keep it')}
+                        {t('common.keepIt')}
                     </Button>
                     <Button variant="default" disabled={busy} onClick={b.putBack}>
-                        {t('Put it back')}
+                        {t('session.putItBack')}
                     </Button>
                 </div>
             )}
             {bench.students.length === 0 ? (
                 <p className="empty">
-                    {t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link>
+                    {t('common.nobodyIsInThisClass')} <Link to={`/class/${id}`}>{t('common.addStudents')}</Link>
                 </p>
             ) : (
                 <>
@@ -132,24 +132,19 @@ export default function SessionPage() {
                                     onState={(state) => b.note.mutate({ student: seat.student, state })}
                                     onLesson={(lesson) =>
                                         b.attempt.mutate({
-                                            what: t('{name} sews {lesson}', {
-                                                name: seat.name,
-                                                lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson,
-                                            }),
+                                            what: t('session.sews', { name: seat.name, lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson }),
                                             change: (w) => ({ ...w, held: { ...w.held, [seat.student]: { ...w.held[seat.student], lesson } } }),
                                         })
                                     }
                                     onFree={() =>
                                         b.attempt.mutate({
-                                            what: t('{name} is free again', { name: seat.name }),
+                                            what: t('session.isFreeAgain', { name: seat.name }),
                                             change: (w) => ({ ...w, held: Object.fromEntries(Object.entries(w.held).filter(([s]) => s !== seat.student)) }),
                                         })
                                     }
                                 />
                             )}
-                            {seat === undefined && (
-                                <p className="quiet">{t('Touch a student to see why they sew this, to move them, or to note who is late or absent.')}</p>
-                            )}
+                            {seat === undefined && <p className="quiet">{t('session.touchAStudentToSee')}</p>}
                             <Aside bench={bench} onPick={setPicked} />
                         </aside>
                     </div>
@@ -171,7 +166,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
                             <Button variant="subtle" onClick={() => onPick(s.student)}>
                                 {s.name}
                             </Button>
-                            {s.state !== 'here' ? ` · ${t(s.state)}` : s.why !== null ? `: ${s.why}` : ''}
+                            {s.state !== 'here' ? ` · ${t(STATE_WORDS[s.state])}` : s.why !== null ? `: ${s.why}` : ''}
                         </li>
                     ))}
                 </ul>
@@ -181,23 +176,23 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
     return (
         <>
             {list(
-                t('No place now'),
+                t('session.noPlaceNow'),
                 bench.students.filter((s) => s.round === 0 && s.state === 'here'),
             )}
             {list(
-                t('Away'),
+                t('session.away'),
                 bench.students.filter((s) => s.state !== 'here'),
             )}
             {other.length > 0 && (
                 <>
-                    <h3>{t('Not their first choice')}</h3>
+                    <h3>{t('session.notTheirFirstChoice')}</h3>
                     <ul className="plain">
                         {other.map((s) => (
                             <li key={s.student}>
                                 <Button variant="subtle" onClick={() => onPick(s.student)}>
                                     {s.name}
                                 </Button>
-                                : {s.why ?? t('as you hold them')}
+                                : {s.why ?? t('session.asYouHoldThem')}
                             </li>
                         ))}
                     </ul>
@@ -205,17 +200,17 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
             )}
             {bench.feet.length > 0 && (
                 <>
-                    <h3>{t('Feet to hand out')}</h3>
+                    <h3>{t('session.feetToHandOut')}</h3>
                     <ul className="plain">
                         {bench.feet.map((f) => (
                             <li key={f.title}>
-                                {f.wanted} × {f.title} <small>{t('of {n}', { n: f.have })}</small>
+                                {f.wanted} × {f.title} <small>{t('session.of', { n: f.have })}</small>
                             </li>
                         ))}
                     </ul>
                 </>
             )}
-            <p className="quiet">{bench.proven ? t('No other seating is worth more.') : t('The best seating found; a better one is not ruled out.')}</p>
+            <p className="quiet">{bench.proven ? t('session.noOtherSeatingIsWorth') : t('session.theBestSeatingFoundA')}</p>
         </>
     )
 }

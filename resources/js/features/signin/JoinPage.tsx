@@ -4,11 +4,11 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Problem } from '../../api/client'
 import { queries } from '../../api/queries'
-import { t } from '../../app/text'
+import { PRODUCT, t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Frame } from './Frame'
 
-export const ROLE_WORDS = { owner: t('an owner'), teacher: t('a teacher'), helper: t('a helper') } as const
+export const ROLE_WORDS = { owner: t('signin.anOwner'), teacher: t('signin.aTeacher'), helper: t('signin.aHelper') } as const
 
 /** Takes up an invitation into a studio. */
 export function JoinPage() {
@@ -27,19 +27,19 @@ export function JoinPage() {
     })
     if (read.data === undefined) {
         return read.error === null ? (
-            <Waiting what={t('Opening')} />
+            <Waiting what={t('common.opening')} />
         ) : (
-            <Frame title="Open Seam" onSubmit={() => undefined}>
-                <p>{t('This link does not work (any more). Ask whoever invited you for a new one.')}</p>
-                <Link to="/">{t('To sign in')}</Link>
+            <Frame title={PRODUCT} onSubmit={() => undefined}>
+                <p>{t('signin.thisLinkDoesNotWork')}</p>
+                <Link to="/">{t('signin.toSignIn')}</Link>
             </Frame>
         )
     }
     return (
         <Frame title={read.data.studio} onSubmit={() => join.mutate()}>
-            <p>{t('You are invited as {role}.', { role: ROLE_WORDS[read.data.role] })}</p>
+            <p>{t('signin.youAreInvitedAs', { role: ROLE_WORDS[read.data.role] })}</p>
             <TextInput
-                label={t('Your name')}
+                label={t('common.yourName')}
                 autoComplete="name"
                 required
                 withAsterisk={false}
@@ -48,7 +48,7 @@ export function JoinPage() {
                 onChange={(e) => setForm({ ...form, name: e.currentTarget.value })}
             />
             <TextInput
-                label={t('E-mail')}
+                label={t('signin.eMail')}
                 type="email"
                 autoComplete="username"
                 required
@@ -58,8 +58,8 @@ export function JoinPage() {
                 onChange={(e) => setForm({ ...form, email: e.currentTarget.value })}
             />
             <PasswordInput
-                label={t('Password')}
-                description={t('10 characters or more; three words are good')}
+                label={t('common.password')}
+                description={t('common.n10CharactersOrMoreThree')}
                 autoComplete="new-password"
                 required
                 withAsterisk={false}
@@ -69,7 +69,7 @@ export function JoinPage() {
             />
             <Trouble error={join.error} />
             <Button type="submit" loading={join.isPending}>
-                {t('Join')}
+                {t('signin.join')}
             </Button>
         </Frame>
     )

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { Frame } from './Frame'
 
@@ -12,17 +12,13 @@ export function ForgotPage() {
     const [email, setEmail] = useState('')
     const send = useChange(() => ask(api.POST('/api/forgot-password', { body: { email } })))
     return (
-        <Frame title={t('A new password')} onSubmit={() => send.mutate(undefined)}>
+        <Frame title={t('signin.aNewPassword')} onSubmit={() => send.mutate(undefined)}>
             {send.isSuccess ? (
-                <p role="status">
-                    {t(
-                        'If there is such an account, a link is on its way to it. Where this Open Seam sends no mail, whoever runs it finds the link with ./seam mail.',
-                    )}
-                </p>
+                <p role="status">{t('signin.ifThereIsSuchAn')}</p>
             ) : (
                 <>
                     <TextInput
-                        label={t('E-mail')}
+                        label={t('signin.eMail')}
                         type="email"
                         autoComplete="username"
                         required
@@ -33,11 +29,11 @@ export function ForgotPage() {
                     />
                     <Trouble error={send.error} />
                     <Button type="submit" loading={send.isPending}>
-                        {t('Send me a link')}
+                        {t('signin.sendMeALink')}
                     </Button>
                 </>
             )}
-            <Link to="/">{t('Back to sign in')}</Link>
+            <Link to="/">{t('signin.backToSignIn')}</Link>
         </Frame>
     )
 }
@@ -53,11 +49,11 @@ export function NewPasswordPage() {
         await navigate('/', { replace: true })
     })
     return (
-        <Frame title={t('A new password')} onSubmit={() => change.mutate(undefined)}>
-            <p>{t('For {email}. Everybody who is signed in with the old one is out.', { email: search.get('email') ?? '' })}</p>
+        <Frame title={t('signin.aNewPassword')} onSubmit={() => change.mutate(undefined)}>
+            <p>{t('signin.forEverybodyWhoIsSigned', { email: search.get('email') ?? '' })}</p>
             <PasswordInput
-                label={t('New password')}
-                description={t('10 characters or more; three words are good')}
+                label={t('common.newPassword')}
+                description={t('common.n10CharactersOrMoreThree')}
                 autoComplete="new-password"
                 required
                 withAsterisk={false}
@@ -67,9 +63,9 @@ export function NewPasswordPage() {
             />
             <Trouble error={change.error} />
             <Button type="submit" loading={change.isPending}>
-                {t('Keep it')}
+                {t('common.keepIt')}
             </Button>
-            <Link to="/forgot-password">{t('Ask for another link')}</Link>
+            <Link to="/forgot-password">{t('signin.askForAnotherLink')}</Link>
         </Frame>
     )
 }

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { PRODUCT, t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { Frame } from './Frame'
 
@@ -33,36 +33,32 @@ export function SignInPage({ opening = false }: { opening?: boolean }) {
     })
     const closed = opening && link === undefined && registration.data?.open === false
     return (
-        <Frame title="Open Seam" onSubmit={() => enter.mutate(undefined)}>
-            <p>
-                {opening
-                    ? t('A studio of your own: your classes, students and samples, seen by nobody else.')
-                    : t('Look at the sample, lay the ruler on, know what comes next.')}
-            </p>
+        <Frame title={PRODUCT} onSubmit={() => enter.mutate(undefined)}>
+            <p>{opening ? t('signin.aStudioOfYourOwn') : t('signin.lookAtTheSampleLay')}</p>
             {closed ? (
-                <p className="refused mild">{t('A studio is opened here with a link from whoever runs this Open Seam. Ask them for one.')}</p>
+                <p className="refused mild">{t('signin.aStudioIsOpenedHere')}</p>
             ) : (
                 <>
-                    {opening && <TextInput label={t('Name of the studio')} autoComplete="organization" {...field('studio')} />}
-                    {opening && <TextInput label={t('Your name')} autoComplete="name" {...field('name')} />}
-                    <TextInput label={t('E-mail')} type="email" autoComplete="username" {...field('email')} />
+                    {opening && <TextInput label={t('common.nameOfTheStudio')} autoComplete="organization" {...field('studio')} />}
+                    {opening && <TextInput label={t('common.yourName')} autoComplete="name" {...field('name')} />}
+                    <TextInput label={t('signin.eMail')} type="email" autoComplete="username" {...field('email')} />
                     <PasswordInput
-                        label={t('Password')}
-                        description={opening ? t('10 characters or more; three words are good') : undefined}
+                        label={t('common.password')}
+                        description={opening ? t('common.n10CharactersOrMoreThree') : undefined}
                         autoComplete={opening ? 'new-password' : 'current-password'}
                         {...field('password')}
                     />
                     <Trouble error={enter.error} />
                     <Button type="submit" loading={enter.isPending}>
-                        {opening ? t('Open the studio') : t('Sign in')}
+                        {opening ? t('signin.openTheStudio') : t('signin.signIn')}
                     </Button>
                 </>
             )}
-            {!opening && <Link to="/forgot-password">{t('I forgot my password')}</Link>}
+            {!opening && <Link to="/forgot-password">{t('signin.iForgotMyPassword')}</Link>}
             {opening ? (
-                <Link to="/">{t('I have an account')}</Link>
+                <Link to="/">{t('signin.iHaveAnAccount')}</Link>
             ) : (
-                registration.data?.open === true && <Link to="/open-a-studio">{t('Open a studio of your own')}</Link>
+                registration.data?.open === true && <Link to="/open-a-studio">{t('signin.openAStudioOfYour')}</Link>
             )}
         </Frame>
     )

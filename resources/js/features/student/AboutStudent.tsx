@@ -2,8 +2,8 @@ import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from '@manti
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
@@ -27,28 +27,28 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     const zone = useMe().data?.timezone ?? 'UTC'
     return (
         <section className="about-student">
-            <h3>{t('Note (only teachers see it)')}</h3>
+            <h3>{t('student.noteOnlyTeachersSeeIt')}</h3>
             <Textarea
-                aria-label={t('Note')}
+                aria-label={t('common.note')}
                 value={note}
                 maxLength={1000}
                 rows={2}
                 onChange={(e) => setNote(e.currentTarget.value)}
                 onBlur={() => note !== s.note && keep.mutate({ note })}
             />
-            <h3>{t('Wants to come to')}</h3>
+            <h3>{t('student.wantsToComeTo')}</h3>
             <p className="wish-list">
                 {s.wishes.map((w) => (
                     <UnstyledButton
                         key={w.id}
                         className="wish"
                         onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })}
-                        aria-label={t('No longer: {lesson}', { lesson: w.title })}>
+                        aria-label={t('student.noLonger', { lesson: w.title })}>
                         {w.title} ×
                     </UnstyledButton>
                 ))}
-                <NativeSelect aria-label={t('A wish')} value={wish} onChange={(e) => setWish(e.currentTarget.value)}>
-                    <option value="">{t('add a lesson …')}</option>
+                <NativeSelect aria-label={t('student.aWish')} value={wish} onChange={(e) => setWish(e.currentTarget.value)}>
+                    <option value="">{t('student.addALesson')}</option>
                     {lessons
                         .filter((l) => !s.wishes.some((w) => w.id === l.id))
                         .map((l) => (
@@ -64,49 +64,49 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                         keep.mutate({ wishes: [...s.wishes.map((w) => w.id), wish] })
                         setWish('')
                     }}>
-                    {t('Add')}
+                    {t('common.add')}
                 </Button>
             </p>
             <Checkbox
-                label={t('has a machine at home')}
+                label={t('student.hasAMachineAtHome')}
                 className="tick-box"
                 checked={s.own_machine}
                 onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
             />
             <p className="quiet" role="status">
-                {keep.isPending ? t('saving …') : keep.isSuccess ? t('saved') : ''}
+                {keep.isPending ? t('common.saving') : keep.isSuccess ? t('common.saved') : ''}
             </p>
-            <h3>{t('The page {name} sees', { name: s.name })}</h3>
+            <h3>{t('student.thePageSees', { name: s.name })}</h3>
             {s.page_until === null ? (
                 <p>
-                    {t('A private link, no sign-in: their next lesson, what to change, the practice sheet and their own progress. Nothing of others.')}{' '}
+                    {t('student.aPrivateLinkNoSign')}{' '}
                     <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>
-                        {t('Make the link')}
+                        {t('student.makeTheLink')}
                     </Button>
                 </p>
             ) : (
                 <>
                     {address === '' ? (
-                        <p>{t('There is a link, until {day}. It was shown when it was made; a new one ends it.', { day: day(s.page_until, zone) })}</p>
+                        <p>{t('student.thereIsALinkUntil', { day: day(s.page_until, zone) })}</p>
                     ) : (
                         <p>
                             <a href={address} target="_blank" rel="noreferrer" className="own-link">
                                 {address}
                             </a>{' '}
-                            <small>{t('until {day}; it is not shown again', { day: day(s.page_until, zone) })}</small>
+                            <small>{t('student.untilItIsNotShown', { day: day(s.page_until, zone) })}</small>
                         </p>
                     )}
                     {address === '' ? (
                         <Button variant="default" disabled={open.isPending} onClick={() => open.mutate(undefined)}>
-                            {t('Make a new link')}
+                            {t('student.makeANewLink')}
                         </Button>
                     ) : (
                         <Button variant="default" onClick={() => void navigator.clipboard.writeText(address)}>
-                            {t('Copy')}
+                            {t('common.copy')}
                         </Button>
                     )}{' '}
                     <Button variant="default" disabled={close.isPending} onClick={() => close.mutate(undefined)}>
-                        {t('Take the link back')}
+                        {t('student.takeTheLinkBack')}
                     </Button>
                 </>
             )}

@@ -3,10 +3,10 @@ import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 
-const WORDS = { met: 'met', near: 'near', 'not-yet': 'not yet', unsure: 'too close to call' } as const
+const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 const HIGH = 110
 const LINE = 24
 const DEEP = 54
@@ -34,7 +34,7 @@ export function LongSeam({
     const shown = seam[at] ?? seam[seam.length - 1]
     return (
         <div className="long-seam">
-            <div ref={ref} className="long-seam-cloth" tabIndex={0} role="group" aria-label={t('All samples, oldest first')}>
+            <div ref={ref} className="long-seam-cloth" tabIndex={0} role="group" aria-label={t('student.allSamplesOldestFirst')}>
                 <svg width={long} height={HIGH} aria-hidden="true">
                     <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className="guide-line" />
                     {seam.map((s, i) =>
@@ -42,7 +42,7 @@ export function LongSeam({
                             <g key={s.sample.id}>
                                 <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className="session-chalk" />
                                 <text x={x(i) - step / 2 + 5} y={HIGH - 10} className="draw-label">
-                                    {s.session === null ? t('apart') : t('session {n}', { n: s.session })}
+                                    {s.session === null ? t('student.apart') : t('common.session', { n: s.session })}
                                 </text>
                             </g>
                         ),
@@ -69,13 +69,13 @@ export function LongSeam({
                     {shown.sample.verdict === null
                         ? ''
                         : shown.sample.verdict === 'met' && shown.sample.open > 0
-                          ? t('met so far')
+                          ? t('student.metSoFar')
                           : t(WORDS[shown.sample.verdict])}
                     : {shown.sample.text}{' '}
                     <Button variant="subtle" onClick={() => onOpen(shown.sample.id)}>
-                        {t('open it')}
+                        {t('student.openIt')}
                     </Button>{' '}
-                    · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('look at the lesson')}</Link>
+                    · <Link to={`/look/${id}/${student}?lesson=${shown.sample.lesson}`}>{t('student.lookAtTheLesson')}</Link>
                 </p>
             )}
         </div>

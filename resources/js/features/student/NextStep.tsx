@@ -2,7 +2,7 @@ import { Button, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { queries, useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 const FIRST = 4
@@ -27,25 +27,25 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
     const others = [...other].sort((a, b) => rank(a) - rank(b))
     return (
         <section className="next-step">
-            <small>{s.in_hand.overruled ? t('your choice') : t('next lesson')}</small>
-            <h2>{s.in_hand.title === '' ? t('The course is done') : s.in_hand.title}</h2>
+            <small>{s.in_hand.overruled ? t('common.yourChoice') : t('common.nextLesson')}</small>
+            <h2>{s.in_hand.title === '' ? t('common.theCourseIsDone2') : s.in_hand.title}</h2>
             <p>
                 {s.in_hand.change}
                 {s.then !== '' && (
                     <>
                         {' '}
-                        <span className="quiet">{t('Then {lesson}.', { lesson: s.then })}</span>
+                        <span className="quiet">{t('student.then', { lesson: s.then })}</span>
                     </>
                 )}
             </p>
             {s.in_hand.overruled && advice.lesson !== null && (
                 <p>
-                    {t('Proposed is {lesson}.', { lesson: advice.title })}{' '}
+                    {t('student.proposedIs', { lesson: advice.title })}{' '}
                     <Button
                         variant="default"
                         disabled={choose.isPending}
                         onClick={() => advice.lesson !== null && choose.mutate({ lesson: advice.lesson, drill: advice.drill })}>
-                        {t('Take the proposal')}
+                        {t('student.takeTheProposal')}
                     </Button>
                 </p>
             )}
@@ -54,10 +54,10 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                     <li key={r.text}>{r.text}</li>
                 ))}
             </ul>
-            {advice.cannot !== null && <p className="refused mild">{t('It cannot be sewn in this room: {why}', { why: advice.cannot })}</p>}
+            {advice.cannot !== null && <p className="refused mild">{t('common.itCannotBeSewnIn', { why: advice.cannot })}</p>}
             {s.homework !== null && (
                 <p>
-                    <strong>{t('At home until then:')}</strong> {s.homework.text}
+                    <strong>{t('student.atHomeUntilThen2')}</strong> {s.homework.text}
                 </p>
             )}
             <Trouble error={choose.error} />
@@ -68,11 +68,17 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                         choose.reset()
                         void queries.invalidateQueries()
                     }}>
-                    {t('Look at that')}
+                    {t('student.lookAtThat')}
                 </Button>
             )}
-            <h3>{t('Or instead')}</h3>
-            <TextInput label={t('Why (if you like)')} className="because" value={because} maxLength={200} onChange={(e) => setBecause(e.currentTarget.value)} />
+            <h3>{t('student.orInstead')}</h3>
+            <TextInput
+                label={t('common.whyIfYouLike')}
+                className="because"
+                value={because}
+                maxLength={200}
+                onChange={(e) => setBecause(e.currentTarget.value)}
+            />
             <ul className="choices">
                 {others.slice(0, all ? undefined : FIRST).map((c) => (
                     <li key={`${c.lesson}${c.drill ?? ''}`}>
@@ -81,9 +87,9 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                             onClick={() => choose.mutate({ lesson: c.lesson, drill: c.drill })}>
                             <strong>{c.title}</strong>
                             <span>
-                                {t('{n} min', { n: Math.round(c.minutes) })}
-                                {!c.ready && ` · ${t('stands on something not sure yet')}`}
-                                {c.cannot !== null && ` · ${t('not in this room; say why first')}`}
+                                {t('common.min', { n: Math.round(c.minutes) })}
+                                {!c.ready && ` · ${t('common.standsOnSomethingNotSure')}`}
+                                {c.cannot !== null && ` · ${t('student.notInThisRoomSay')}`}
                             </span>
                         </UnstyledButton>
                     </li>
@@ -91,7 +97,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
             </ul>
             {others.length > FIRST && (
                 <Button variant="subtle" onClick={() => setAll(!all)}>
-                    {all ? t('Fewer') : t('All {n}', { n: others.length })}
+                    {all ? t('student.fewer') : t('student.all', { n: others.length })}
                 </Button>
             )}
         </section>

@@ -2,9 +2,9 @@ import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { api, ask, Problem } from '../../api/client'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { Waiting } from '../../ui/Trouble'
 import { Threads } from './Threads'
 
@@ -19,31 +19,27 @@ export default function OwnPage() {
     const p = read.data
     if (p === undefined)
         return read.error === null ? (
-            <Waiting what={t('Opening')} />
+            <Waiting what={t('common.opening')} />
         ) : (
             <main className="own-page">
-                <h1>{t('Open Seam')}</h1>
-                <p>
-                    {read.error instanceof Problem && read.error.status === 404
-                        ? t('This link does not work any more. Ask your teacher for a new one.')
-                        : t('The line is down. Try again in a moment.')}
-                </p>
+                <h1>{t('student.openSeam')}</h1>
+                <p>{read.error instanceof Problem && read.error.status === 404 ? t('student.thisLinkDoesNotWork') : t('student.theLineIsDownTry')}</p>
             </main>
         )
     return (
         <main className="own-page">
             <p className="quiet">
                 {p.class}
-                {p.starts_at !== null && ` · ${t('next session {day}, {time}', { day: day(p.starts_at, p.timezone), time: clock(p.starts_at, p.timezone) })}`}
+                {p.starts_at !== null && ` · ${t('student.nextSession', { day: day(p.starts_at, p.timezone), time: clock(p.starts_at, p.timezone) })}`}
             </p>
-            <h1>{t('{name}, you sew next:', { name: p.name })}</h1>
+            <h1>{t('student.youSewNext', { name: p.name })}</h1>
             <section className="own-next">
-                <h2>{p.title === '' ? t('The course is done. Well sewn!') : p.title}</h2>
+                <h2>{p.title === '' ? t('student.theCourseIsDoneWell') : p.title}</h2>
                 {p.change !== '' && <p className="own-change">{p.change}</p>}
                 {p.why !== '' && <p>{p.why}</p>}
                 {p.drawing !== null && (
                     <div className="own-drawing">
-                        <SamplerDrawing drawing={p.drawing} title={t('{lesson}, drawn to scale', { lesson: p.title })} />
+                        <SamplerDrawing drawing={p.drawing} title={t('common.drawnToScale', { lesson: p.title })} />
                     </div>
                 )}
                 {p.cautions.length > 0 && (
@@ -55,7 +51,7 @@ export default function OwnPage() {
                 )}
                 {p.steps.length > 0 && (
                     <details>
-                        <summary>{t('Step by step')}</summary>
+                        <summary>{t('student.stepByStep')}</summary>
                         <ol>
                             {p.steps.map((s) => (
                                 <li key={s}>{s}</li>
@@ -66,24 +62,24 @@ export default function OwnPage() {
                 {p.sheet && (
                     <p>
                         <Button component="a" href={`/api/page/${token}/sheet`} target="_blank" rel="noreferrer">
-                            {t('Practice sheet (PDF, true size)')}
+                            {t('student.practiceSheetPdfTrueSize')}
                         </Button>
                     </p>
                 )}
             </section>
             {p.homework !== null && (
                 <section>
-                    <h2>{t('At home until then')}</h2>
+                    <h2>{t('student.atHomeUntilThen')}</h2>
                     <p>
-                        {p.homework.text} <small>{t('about {n} min', { n: Math.round(p.homework.minutes) })}</small>
+                        {p.homework.text} <small>{t('student.aboutMin', { n: Math.round(p.homework.minutes) })}</small>
                     </p>
                 </section>
             )}
             <section>
-                <h2>{t('What you can do')}</h2>
+                <h2>{t('student.whatYouCanDo')}</h2>
                 <Threads skills={p.skills} />
             </section>
-            <p className="quiet">{t('The machine’s manual and your teacher have the last word. This page is yours alone: do not pass the link on.')}</p>
+            <p className="quiet">{t('student.theMachinesManualAndYour')}</p>
         </main>
     )
 }

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 
 /** What belongs to the student: renamed, moved, taken along as a file, deleted. */
@@ -43,63 +43,63 @@ export function StudentData({ id, s }: { id: string; s: View['StudentView'] }) {
         <>
             <Menu position="bottom-end">
                 <Menu.Target>
-                    <Button variant="default">{t('Data')} ▾</Button>
+                    <Button variant="default">{t('student.data')} ▾</Button>
                 </Menu.Target>
                 <Menu.Dropdown>
-                    <Menu.Item onClick={() => setDoing('rename')}>{t('Another name')}</Menu.Item>
-                    {others.length > 0 && <Menu.Item onClick={() => setDoing('move')}>{t('To another class, with history')}</Menu.Item>}
-                    <Menu.Item onClick={() => setDoing('out')}>{t('Take out of this class')}</Menu.Item>
+                    <Menu.Item onClick={() => setDoing('rename')}>{t('common.anotherName')}</Menu.Item>
+                    {others.length > 0 && <Menu.Item onClick={() => setDoing('move')}>{t('student.toAnotherClassWithHistory')}</Menu.Item>}
+                    <Menu.Item onClick={() => setDoing('out')}>{t('student.takeOutOfThisClass')}</Menu.Item>
                     <Menu.Divider />
                     <Menu.Item component="a" href={file('pdf')}>
-                        {t('Everything that is kept, to read (PDF)')}
+                        {t('student.everythingThatIsKeptTo')}
                     </Menu.Item>
                     <Menu.Item component="a" href={file('json')}>
-                        {t('Everything that is kept, as data (JSON)')}
+                        {t('student.everythingThatIsKeptAs')}
                     </Menu.Item>
                     <Menu.Divider />
-                    <Menu.Item onClick={() => setDoing('delete')}>{t('Delete …')}</Menu.Item>
+                    <Menu.Item onClick={() => setDoing('delete')}>{t('common.delete')}</Menu.Item>
                 </Menu.Dropdown>
             </Menu>
             <Sure
-                title={t('Another name for {name}', { name: s.name })}
-                act={t('Keep it')}
+                title={t('student.anotherNameFor', { name: s.name })}
+                act={t('common.keepIt')}
                 opened={doing === 'rename'}
                 error={rename.error}
                 pending={rename.isPending}
                 disabled={name.trim() === ''}
                 onClose={done}
                 onAct={() => rename.mutate(undefined)}>
-                <TextInput label={t('The name they go by in the room')} value={name} maxLength={60} onChange={(e) => setName(e.currentTarget.value)} />
+                <TextInput label={t('student.theNameTheyGoBy')} value={name} maxLength={60} onChange={(e) => setName(e.currentTarget.value)} />
             </Sure>
             <Sure
-                title={t('{name} changes class', { name: s.name })}
-                act={t('Move')}
+                title={t('student.changesClass', { name: s.name })}
+                act={t('student.move')}
                 opened={doing === 'move'}
                 error={move.error}
                 pending={move.isPending}
                 onClose={done}
                 onAct={() => move.mutate(undefined)}>
                 <NativeSelect
-                    label={t('To')}
+                    label={t('common.to')}
                     value={to}
                     data={others.map((c) => ({ value: c.id, label: c.title }))}
                     onChange={(e) => setTo(e.currentTarget.value)}
                 />
-                <p>{t('All samples and levels come along. A private link of this class ends.')}</p>
+                <p>{t('student.allSamplesAndLevelsCome')}</p>
             </Sure>
             <Sure
-                title={t('Take {name} out of this class?', { name: s.name })}
-                act={t('Take out')}
+                title={t('student.takeOutOfThisClass2', { name: s.name })}
+                act={t('student.takeOut')}
                 opened={doing === 'out'}
                 error={out.error}
                 pending={out.isPending}
                 onClose={done}
                 onAct={() => out.mutate(undefined)}>
-                <p>{t('The history stays: whoever comes back, into this class or another, takes it along.')}</p>
+                <p>{t('student.theHistoryStaysWhoeverComes')}</p>
             </Sure>
             <Sure
-                title={t('Delete {name}?', { name: s.name })}
-                act={t('Delete')}
+                title={t('student.delete2', { name: s.name })}
+                act={t('student.delete')}
                 opened={doing === 'delete'}
                 error={remove.error}
                 pending={remove.isPending}
@@ -108,10 +108,11 @@ export function StudentData({ id, s }: { id: string; s: View['StudentView'] }) {
                 onAct={() => remove.mutate(undefined)}>
                 {goes.data !== undefined && (
                     <p>
-                        {t(
-                            '{samples} samples and {photos} photos, notes and wishes go, in all classes. It can be brought back on the page of the studio until {day}; then it is gone for good.',
-                            { samples: goes.data.samples, photos: goes.data.photos, day: goes.data.until },
-                        )}
+                        {t('student.samplesAndPhotosNotesAnd', {
+                            samples: t('count.samples', { n: goes.data.samples }),
+                            photos: t('count.photos', { n: goes.data.photos }),
+                            day: goes.data.until,
+                        })}
                     </p>
                 )}
             </Sure>

@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useMe, usePulse, useStudent } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Evidence } from '../class/Evidence'
 import { SamplePanel } from '../sample/SamplePanel'
@@ -23,31 +23,31 @@ export default function StudentPage() {
     const [skill, setSkill] = useState<string | null>(null)
     const [sample, setSample] = useState<string | null>(null)
     const s = read.data
-    if (s === undefined) return read.error === null ? <Waiting what={t('Fetching the samples')} /> : <Trouble error={read.error} />
+    if (s === undefined) return read.error === null ? <Waiting what={t('student.fetchingTheSamples')} /> : <Trouble error={read.error} />
     return (
         <div className="student-page">
             <div className="today-head">
                 <h1>{s.name}</h1>
                 <p>
-                    {t('seat {n}', { n: s.seat })}
-                    {s.machine !== null && ` · ${s.machine}`} · {t('{n} of {of} lessons sewn well', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} />
+                    {t('common.seat', { n: s.seat })}
+                    {s.machine !== null && ` · ${s.machine}`} · {t('student.ofLessonsSewnWell', { n: s.forecast.done, of: s.lessons })} · <Expected s={s} />
                 </p>
                 <Button component="a" variant="default" href={`/api/classes/${classId}/students/${studentId}/print`} target="_blank" rel="noreferrer">
-                    {t('Print a progress card')}
+                    {t('student.printAProgressCard')}
                 </Button>
                 <StudentData key={s.name} id={classId} s={s} />
                 <Button component={Link} to={`/look/${classId}/${studentId}`}>
-                    {t('Look at the sample')}
+                    {t('common.lookAtTheSample')}
                 </Button>
             </div>
             {s.seam.length === 0 ? (
-                <p className="empty">{t('No sample yet. The first one begins the seam.')}</p>
+                <p className="empty">{t('student.noSampleYetTheFirst')}</p>
             ) : (
                 <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />
             )}
             {s.struck.length > 0 && (
                 <p className="struck-list">
-                    {t('Withdrawn:')}{' '}
+                    {t('student.withdrawn')}{' '}
                     {s.struck.map((x) => (
                         <Button key={x.id} variant="subtle" onClick={() => setSample(x.id)}>
                             {x.title}, {day(x.kept_at, zone)}
@@ -59,11 +59,11 @@ export default function StudentPage() {
             <div className="student-grid">
                 <NextStep id={classId} s={s} />
                 <div>
-                    <h2>{t('Skills')}</h2>
+                    <h2>{t('student.skills')}</h2>
                     <Threads skills={s.skills} onOpen={setSkill} />
                     {s.blocked.length > 0 && (
                         <>
-                            <h3>{t('Waits for')}</h3>
+                            <h3>{t('student.waitsFor')}</h3>
                             <ul className="plain">
                                 {s.blocked.slice(0, 6).map((b) => (
                                     <li key={b.id}>
@@ -78,7 +78,7 @@ export default function StudentPage() {
                     <AboutStudent key={s.student} id={classId} s={s} />
                     {s.settings.length > 0 && (
                         <>
-                            <h3>{t('Settings that worked')}</h3>
+                            <h3>{t('student.settingsThatWorked')}</h3>
                             <ul className="plain">
                                 {s.settings.slice(0, 6).map((x) => (
                                     <li key={`${x.lesson}${x.last_at}`}>
@@ -90,14 +90,14 @@ export default function StudentPage() {
                     )}
                     {s.given.some((g) => g.instead_of !== null) && (
                         <>
-                            <h3>{t('Where you chose otherwise')}</h3>
+                            <h3>{t('student.whereYouChoseOtherwise')}</h3>
                             <ul className="plain">
                                 {s.given
                                     .filter((g) => g.instead_of !== null)
                                     .slice(0, 5)
                                     .map((g) => (
                                         <li key={g.at}>
-                                            {day(g.at, zone)}: <b>{g.title}</b> {t('instead of {lesson}', { lesson: g.instead_of ?? '' })}
+                                            {day(g.at, zone)}: <b>{g.title}</b> {t('student.insteadOf', { lesson: g.instead_of ?? '' })}
                                             {g.because !== '' && ` · ${g.because}`}
                                         </li>
                                     ))}
@@ -106,7 +106,7 @@ export default function StudentPage() {
                     )}
                 </div>
             </div>
-            <Drawer opened={skill !== null} onClose={() => setSkill(null)} position="right" size="lg" title={t('What it rests on')}>
+            <Drawer opened={skill !== null} onClose={() => setSkill(null)} position="right" size="lg" title={t('common.whatItRestsOn')}>
                 {skill !== null && <Evidence id={classId} student={studentId} skill={skill} />}
             </Drawer>
         </div>
@@ -114,8 +114,8 @@ export default function StudentPage() {
 }
 
 function Expected({ s }: { s: View['StudentView'] }) {
-    if (s.forecast.left === 0) return <>{t('done')}</>
-    return <>{t('{n} % likely to finish in time, about {m} samples to go', { n: Math.round(100 * s.forecast.chance), m: Math.round(s.forecast.samples) })}</>
+    if (s.forecast.left === 0) return <>{t('student.done')}</>
+    return <>{t('student.likelyToFinishInTime', { n: Math.round(100 * s.forecast.chance), m: Math.round(s.forecast.samples) })}</>
 }
 
 const worked = (x: View['SettingsLogView']) => [x.machine, x.cloth, x.foot, x.needle, x.length, x.width, x.tension, x.note].filter((v) => v !== '').join(' · ')

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
 
 /** Skills in thread lines, by strand. */

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 
 /** Deletes a class after naming everybody and everything that goes with it. */
@@ -18,8 +18,8 @@ export function DeleteClass({ of, onClose }: { of: { id: string; name: string } 
     const g = goes.data
     return (
         <Sure
-            title={t('Delete “{name}”?', { name: of?.name ?? '' })}
-            act={t('Delete the class')}
+            title={t('studio.delete2', { name: of?.name ?? '' })}
+            act={t('studio.deleteTheClass')}
             opened={of !== null}
             error={remove.error ?? (goes.error as never)}
             pending={remove.isPending}
@@ -29,16 +29,16 @@ export function DeleteClass({ of, onClose }: { of: { id: string; name: string } 
             {g !== undefined && (
                 <>
                     <p>
-                        {t('Its plan, seats and materials go.')}{' '}
+                        {t('studio.itsPlanSeatsAndMaterials')}{' '}
                         {g.students.length > 0 &&
-                            t('With it go {names}, who are in no other class: {samples} samples and {photos} photos.', {
+                            t('studio.withItGoWhoAre', {
                                 names: g.students.join(', '),
-                                samples: g.samples,
-                                photos: g.photos,
+                                samples: t('count.samples', { n: g.samples }),
+                                photos: t('count.photos', { n: g.photos }),
                             })}
                     </p>
-                    {g.staying.length > 0 && <p>{t('{names} stay in their other classes, with everything they sewed.', { names: g.staying.join(', ') })}</p>}
-                    <p>{t('It can be brought back on the page of the studio until {day}; then it is gone for good.', { day: g.until })}</p>
+                    {g.staying.length > 0 && <p>{t('studio.stayInTheirOtherClasses', { names: g.staying.join(', ') })}</p>}
+                    <p>{t('studio.itCanBeBroughtBack', { day: g.until })}</p>
                 </>
             )}
         </Sure>

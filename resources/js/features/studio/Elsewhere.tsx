@@ -1,5 +1,5 @@
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 const MARGIN = 4
 
@@ -8,28 +8,24 @@ export function Elsewhere({ s }: { s: View['StudioView'] }) {
     if (s.address === null) {
         return (
             <section>
-                <h2>{t('On other devices')}</h2>
-                <p className="quiet">
-                    {t(
-                        'Only this computer opens it so far. Stop it and start it with ./seam start --network: then every device in the room does, and its address stands here.',
-                    )}
-                </p>
+                <h2>{t('studio.onOtherDevices')}</h2>
+                <p className="quiet">{t('studio.onlyThisComputerOpensIt')}</p>
             </section>
         )
     }
     return (
         <section className="elsewhere">
             <div>
-                <h2>{t('On other devices')}</h2>
+                <h2>{t('studio.onOtherDevices')}</h2>
                 <p className="address">{s.address}</p>
-                <p className="quiet">{t('Type it, or point the camera of a phone or tablet at the square.')}</p>
+                <p className="quiet">{t('studio.typeItOrPointThe')}</p>
                 {s.own_authority && (
                     <p className="quiet">
-                        {t('The device warns until it trusts this computer, once:')} <a href="/open-seam-authority.crt">{t('the certificate to trust')}</a>
+                        {t('studio.theDeviceWarnsUntilIt')} <a href="/open-seam-authority.crt">{t('studio.theCertificateToTrust')}</a>
                     </p>
                 )}
             </div>
-            <Square rows={s.address_code} name={t('The address as a QR code')} />
+            <Square rows={s.address_code} name={t('studio.theAddressAsAQr')} />
         </section>
     )
 }

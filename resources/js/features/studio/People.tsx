@@ -2,16 +2,17 @@ import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { Trouble } from '../../ui/Trouble'
 
 type Role = View['RoleBody']['role']
 
+const ROLE_NAMES = { owner: 'studio.roleOwner', teacher: 'studio.roleTeacher', helper: 'studio.roleHelper' } as const
 const ROLES: { value: Role; label: string }[] = [
-    { value: 'owner', label: t('owner: everything') },
-    { value: 'teacher', label: t('teacher: own and shared classes') },
-    { value: 'helper', label: t('helper: samples of the day') },
+    { value: 'owner', label: t('studio.ownerEverything') },
+    { value: 'teacher', label: t('studio.teacherOwnAndSharedClasses') },
+    { value: 'helper', label: t('studio.helperSamplesOfTheDay') },
 ]
 
 /** Who is in the studio and what they do; who is asked in. */
@@ -27,24 +28,24 @@ export function People({ s }: { s: View['StudioView'] }) {
     const back = useChange((id: string) => ask(api.DELETE('/api/studio/invitations/{invitation}', { params: { path: { invitation: id } } })))
     return (
         <section>
-            <h2>{t('People')}</h2>
+            <h2>{t('studio.people')}</h2>
             <ul className="plain people">
                 {s.people.map((p) => (
                     <li key={p.id}>
                         <span>
                             <b>{p.name}</b>
-                            {p.me && <> · {t('you')}</>}
+                            {p.me && <> · {t('studio.you')}</>}
                             <small>{p.email}</small>
                         </span>
                         <NativeSelect
-                            aria-label={t('What {name} does', { name: p.name })}
+                            aria-label={t('studio.whatDoes', { name: p.name })}
                             value={p.role}
                             data={ROLES}
                             onChange={(e) => role.mutate({ id: p.id, role: e.currentTarget.value as Role })}
                         />
                         {!p.me && (
                             <Button variant="subtle" onClick={() => setGone(p)}>
-                                {t('remove')}
+                                {t('studio.remove')}
                             </Button>
                         )}
                     </li>
@@ -52,11 +53,11 @@ export function People({ s }: { s: View['StudioView'] }) {
                 {s.invitations.map((i) => (
                     <li key={i.id}>
                         <span>
-                            {i.email === '' ? t('invited by link') : i.email}
-                            <small>{t('invited as {role}, not there yet', { role: t(i.role) })}</small>
+                            {i.email === '' ? t('studio.invitedByLink') : i.email}
+                            <small>{t('studio.invitedAsNotThereYet', { role: t(ROLE_NAMES[i.role]) })}</small>
                         </span>
                         <Button variant="subtle" onClick={() => back.mutate(i.id)}>
-                            {t('take it back')}
+                            {t('studio.takeItBack')}
                         </Button>
                     </li>
                 ))}
@@ -64,14 +65,14 @@ export function People({ s }: { s: View['StudioView'] }) {
             <Trouble error={role.error ?? back.error} />
             <Invite mails={s.mails} />
             <Sure
-                title={t('Remove {name}?', { name: gone?.name ?? '' })}
-                act={t('Remove')}
+                title={t('studio.remove3', { name: gone?.name ?? '' })}
+                act={t('studio.remove2')}
                 opened={gone !== null}
                 error={remove.error}
                 pending={remove.isPending}
                 onClose={() => setGone(null)}
                 onAct={() => gone !== null && remove.mutate(gone.id)}>
-                <p>{t('They cannot sign in any more. What they kept stays, without their name.')}</p>
+                <p>{t('studio.theyCannotSignInAny')}</p>
             </Sure>
         </section>
     )
@@ -89,30 +90,30 @@ function Invite({ mails }: { mails: boolean }) {
                 invite.mutate('mail')
             }}>
             <TextInput
-                label={t('Invite somebody')}
+                label={t('studio.inviteSomebody')}
                 type="email"
-                placeholder={t('e-mail')}
+                placeholder={t('studio.eMail')}
                 value={email}
                 error={invite.error?.all.email}
                 onChange={(e) => setEmail(e.currentTarget.value)}
             />
-            <NativeSelect aria-label={t('as')} value={role} data={ROLES} onChange={(e) => setRole(e.currentTarget.value as Role)} />
+            <NativeSelect aria-label={t('studio.as')} value={role} data={ROLES} onChange={(e) => setRole(e.currentTarget.value as Role)} />
             <p className="settings-row">
                 <Button type="submit" variant="default" disabled={email === ''} loading={invite.isPending}>
-                    {t('Send it by mail')}
+                    {t('studio.sendItByMail')}
                 </Button>
                 <Button variant="default" loading={invite.isPending} onClick={() => invite.mutate('link')}>
-                    {t('Make a link')}
+                    {t('studio.makeALink')}
                 </Button>
             </p>
             {made !== undefined && (
                 <p role="status">
-                    {made.mailed && (mails ? t('It is on its way. ') : t('No mail goes out here: hand the link on yourself. '))}
+                    {made.mailed && (mails ? t('studio.itIsOnItsWay') : t('studio.noMailGoesOutHere'))}
                     <span className="own-link">{made.link}</span>{' '}
                     <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>
-                        {t('copy')}
+                        {t('studio.copy')}
                     </Button>
-                    <small>{t('It works once, for two weeks, and is not shown again.')}</small>
+                    <small>{t('studio.itWorksOnceForTwo')}</small>
                 </p>
             )}
             {invite.error !== null && invite.error.all.email === undefined && <Trouble error={invite.error} />}

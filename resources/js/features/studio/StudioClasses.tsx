@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { DeleteClass } from './DeleteClass'
 
@@ -17,9 +17,9 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
     const share = useChange((of: { id: string; shared: boolean }) => ask(api.PATCH('/api/classes/{class}', { ...path(of.id), body: { shared: of.shared } })))
     const restore = useChange((id: string) => ask(api.POST('/api/students/{student}/restore', { params: { path: { student: id } } })))
     const rows = [
-        { title: t('Classes'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at === null) },
-        { title: t('Put away'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at !== null) },
-        { title: t('Deleted'), list: s.classes.filter((c) => c.deleted_at !== null) },
+        { title: t('studio.classes'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at === null) },
+        { title: t('common.putAway'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at !== null) },
+        { title: t('studio.deleted'), list: s.classes.filter((c) => c.deleted_at !== null) },
     ]
     return (
         <>
@@ -30,7 +30,7 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                         <h2>{r.title}</h2>
                         {r.list.length === 0 && (
                             <p className="empty">
-                                {t('No class yet.')} <Link to="/start">{t('Plan a class')}</Link>
+                                {t('studio.noClassYet')} <Link to="/start">{t('common.planAClass')}</Link>
                             </p>
                         )}
                         <ul className="plain people">
@@ -45,32 +45,32 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                                             <b>{c.name}</b>
                                         )}
                                         <small>
-                                            {c.students === 1 ? t('1 student') : t('{n} students', { n: c.students })}
-                                            {c.ended_on !== null && ` · ${t('until {day}', { day: c.ended_on })}`}
-                                            {!c.shared && ` · ${t('not shared')}`}
-                                            {c.gone_on !== null && ` · ${t('gone for good on {day}', { day: c.gone_on })}`}
+                                            {t('studio.students', { n: c.students })}
+                                            {c.ended_on !== null && ` · ${t('studio.until', { day: c.ended_on })}`}
+                                            {!c.shared && ` · ${t('studio.notShared')}`}
+                                            {c.gone_on !== null && ` · ${t('studio.goneForGoodOn', { day: c.gone_on })}`}
                                         </small>
                                     </span>
                                     {c.deleted_at !== null ? (
                                         <Button variant="subtle" onClick={() => back.mutate(c.id)}>
-                                            {t('bring it back')}
+                                            {t('studio.bringItBack')}
                                         </Button>
                                     ) : (
                                         <>
                                             <Button variant="subtle" onClick={() => share.mutate({ id: c.id, shared: !c.shared })}>
-                                                {c.shared ? t('share no more') : t('share')}
+                                                {c.shared ? t('studio.shareNoMore') : t('studio.share')}
                                             </Button>
                                             {c.archived_at === null ? (
                                                 <Button variant="subtle" onClick={() => put.mutate(c.id)}>
-                                                    {t('put away')}
+                                                    {t('studio.putAway')}
                                                 </Button>
                                             ) : (
                                                 <Button variant="subtle" onClick={() => take.mutate(c.id)}>
-                                                    {t('take out again')}
+                                                    {t('studio.takeOutAgain')}
                                                 </Button>
                                             )}
                                             <Button variant="subtle" onClick={() => setGone(c)}>
-                                                {t('delete')}
+                                                {t('studio.delete')}
                                             </Button>
                                         </>
                                     )}
@@ -81,19 +81,18 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                 ))}
             {s.gone.length > 0 && (
                 <section>
-                    <h2>{t('Deleted students')}</h2>
+                    <h2>{t('studio.deletedStudents')}</h2>
                     <ul className="plain people">
                         {s.gone.map((g) => (
                             <li key={g.id}>
                                 <span>
                                     <b>{g.name}</b>
                                     <small>
-                                        {g.samples === 1 ? t('1 sample') : t('{n} samples', { n: g.samples })} ·{' '}
-                                        {t('gone for good on {day}', { day: g.gone_on })}
+                                        {t('common.samples', { n: g.samples })} · {t('studio.goneForGoodOn', { day: g.gone_on })}
                                     </small>
                                 </span>
                                 <Button variant="subtle" onClick={() => restore.mutate(g.id)}>
-                                    {t('bring back')}
+                                    {t('studio.bringBack')}
                                 </Button>
                             </li>
                         ))}

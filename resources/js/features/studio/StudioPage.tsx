@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day } from '../../app/time'
+import { clock, day } from '../../text/time'
+import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Elsewhere } from './Elsewhere'
@@ -16,14 +16,14 @@ export default function StudioPage() {
     const me = useMe()
     const read = useQuery({ queryKey: ['studio'], queryFn: () => ask(api.GET('/api/studio')) })
     const s = read.data
-    if (s === undefined || me.data === undefined) return read.error === null ? <Waiting what={t('Opening')} /> : <Trouble error={read.error} />
+    if (s === undefined || me.data === undefined) return read.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={read.error} />
     const owner = me.data.role === 'owner'
     return (
         <div className="settings-page wide">
             <div className="today-head">
                 <h1>{s.name}</h1>
                 <Button component="a" variant="default" href="/api/studio/privacy" target="_blank" rel="noreferrer">
-                    {t('Print the privacy note')}
+                    {t('studio.printThePrivacyNote')}
                 </Button>
             </div>
             <div className="settings-cols">
@@ -49,16 +49,16 @@ function About({ s }: { s: View['StudioView'] }) {
     const set = useChange((body: View['StudioBody']) => ask(api.PATCH('/api/studio', { body })))
     return (
         <section>
-            <h2>{t('The studio')}</h2>
+            <h2>{t('studio.theStudio')}</h2>
             <TextInput
-                label={t('Name of the studio')}
+                label={t('common.nameOfTheStudio')}
                 value={name}
                 maxLength={80}
                 onChange={(e) => setName(e.currentTarget.value)}
                 onBlur={() => name.trim() !== '' && name !== s.name && set.mutate({ name })}
             />
             <NativeSelect
-                label={t('Days and times go by')}
+                label={t('studio.daysAndTimesGoBy')}
                 value={s.timezone}
                 data={[...new Set([s.timezone, ...Intl.supportedValuesOf('timeZone'), 'UTC'])]}
                 onChange={(e) => set.mutate({ timezone: e.currentTarget.value })}
@@ -75,9 +75,9 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
     const [weeks, setWeeks] = useState<number | string>(s.page_weeks)
     return (
         <section>
-            <h2>{t('How long things are kept')}</h2>
+            <h2>{t('studio.howLongThingsAreKept')}</h2>
             <NumberInput
-                label={t('A class that is over is put away after … days')}
+                label={t('studio.aClassThatIsOver')}
                 min={30}
                 max={3650}
                 value={archive}
@@ -85,7 +85,7 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
                 onBlur={() => typeof archive === 'number' && archive !== s.archive_after_days && set.mutate({ archive_after_days: archive })}
             />
             <NumberInput
-                label={t('… and deleted after … days (empty: never by itself)')}
+                label={t('studio.andDeletedAfterDaysEmpty')}
                 min={30}
                 max={7300}
                 value={remove}
@@ -95,7 +95,7 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
                 }
             />
             <NumberInput
-                label={t('A student’s own page ends … weeks after the course')}
+                label={t('studio.aStudentsOwnPageEnds')}
                 min={0}
                 max={104}
                 value={weeks}
@@ -104,9 +104,9 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
             />
             <p className="quiet">
                 {s.last_backup === null
-                    ? t('No backup was made yet.')
-                    : t('Last good backup: {when}.', { when: `${day(s.last_backup, zone)}, ${clock(s.last_backup, zone)}` })}{' '}
-                {set.isSuccess && <span role="status">{t('saved')}</span>}
+                    ? t('studio.noBackupWasMadeYet')
+                    : t('studio.lastGoodBackup', { when: `${day(s.last_backup, zone)}, ${clock(s.last_backup, zone)}` })}{' '}
+                {set.isSuccess && <span role="status">{t('common.saved')}</span>}
             </p>
             <Trouble error={set.error} />
         </section>
@@ -119,26 +119,22 @@ function Close({ s }: { s: View['StudioView'] }) {
     const close = useChange(() => ask(api.POST('/api/studio/close', { body: { name } })))
     return (
         <section>
-            <h2>{t('Delete the studio')}</h2>
-            <p className="quiet">
-                {t(
-                    'All classes, students, samples and photos, the room and the lessons of your own. It can be brought back for thirty days; then it is gone for good.',
-                )}
-            </p>
+            <h2>{t('studio.deleteTheStudio')}</h2>
+            <p className="quiet">{t('studio.allClassesStudentsSamplesAnd')}</p>
             <Button variant="default" onClick={() => setOpen(true)}>
-                {t('Delete the studio …')}
+                {t('studio.deleteTheStudio3')}
             </Button>
             <Sure
-                title={t('Delete the studio?')}
-                act={t('Delete it')}
+                title={t('studio.deleteTheStudio2')}
+                act={t('studio.deleteIt')}
                 opened={open}
                 error={close.error}
                 pending={close.isPending}
                 disabled={name !== s.name}
                 onClose={() => setOpen(false)}
                 onAct={() => close.mutate(undefined)}>
-                <p>{t('{classes} classes and everything in them go, for everybody.', { classes: s.classes.filter((c) => c.deleted_at === null).length })}</p>
-                <TextInput label={t('Type its name to say so: {name}', { name: s.name })} value={name} onChange={(e) => setName(e.currentTarget.value)} />
+                <p>{t('studio.classesAndEverythingInThem', { classes: t('count.classes', { n: s.classes.filter((c) => c.deleted_at === null).length }) })}</p>
+                <TextInput label={t('studio.typeItsNameToSay', { name: s.name })} value={name} onChange={(e) => setName(e.currentTarget.value)} />
             </Sure>
         </section>
     )

@@ -1,6 +1,6 @@
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
-import { clock } from '../../app/time'
+import { clock } from '../../text/time'
+import { t } from '../../text/words'
 
 /** The session as a tape measure in minutes; looking that overlaps sewing lies in the lower lane. */
 export function Tape({ session, now, zone }: { session: View['SessionView']; now: string; zone: string }) {
@@ -13,9 +13,7 @@ export function Tape({ session, now, zone }: { session: View['SessionView']; now
             className="tape"
             role="group"
             tabIndex={0}
-            aria-label={t('The session in minutes: {what}', {
-                what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', '),
-            })}>
+            aria-label={t('today.theSessionInMinutes', { what: session.tape.map((p) => `${p.title} ${Math.round(p.from)}–${Math.round(p.to)}`).join(', ') })}>
             <div className="tape-end" />
             <div className="tape-band">
                 {Array.from({ length: Math.floor(long) + 1 }, (_, m) => (

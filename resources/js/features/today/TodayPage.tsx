@@ -4,13 +4,14 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/queries'
-import { t } from '../../app/text'
-import { clock, day, minutesBetween } from '../../app/time'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
+import { clock, day, minutesBetween } from '../../text/time'
+import { t } from '../../text/words'
 import { ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ChooseLesson } from '../look/ChooseLesson'
 import { SamplePanel } from '../sample/SamplePanel'
+import { STATES, STATE_WORDS } from '../session/states'
 import { Tape } from './Tape'
 
 /** The session in hand: its tape, and a row for each student with the one thing to do. */
@@ -21,7 +22,7 @@ export default function TodayPage() {
     const me = useMe()
     const zone = me.data?.timezone ?? 'UTC'
     const teaches = me.data?.role !== 'helper'
-    if (today.data === undefined) return today.error === null ? <Waiting what={t('Laying out the evening')} /> : <Trouble error={today.error} />
+    if (today.data === undefined) return today.error === null ? <Waiting what={t('today.layingOutTheEvening')} /> : <Trouble error={today.error} />
     const { session, students, now } = today.data
     const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
     return (
@@ -30,19 +31,19 @@ export default function TodayPage() {
                 <h1>{today.data.class.title}</h1>
                 {teaches && students.length > 0 && session !== null && (
                     <Button component={Link} variant="default" to={`/session/${id}`}>
-                        {session.state === 'running' ? t('Who sits where') : t('Next session')}
+                        {session.state === 'running' ? t('today.whoSitsWhere') : t('common.nextSession')}
                     </Button>
                 )}
                 {students.length > 0 && (
                     <Button component={Link} variant="default" to={`/round/${id}`}>
-                        {t('Walk a round')}
+                        {t('today.walkARound')}
                     </Button>
                 )}
                 {session !== null && (
                     <p>
-                        {t('session {n} of {of}', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–
+                        {t('today.sessionOf', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–
                         {clock(session.ends_at, zone)}
-                        {session.state !== 'running' && <strong> · {session.state === 'before' ? t('not begun yet') : t('over')}</strong>}
+                        {session.state !== 'running' && <strong> · {session.state === 'before' ? t('today.notBegunYet') : t('today.over')}</strong>}
                     </p>
                 )}
                 {teaches && session !== null && session.state === 'running' && session.begun && (
@@ -51,27 +52,27 @@ export default function TodayPage() {
             </div>
             {session === null ? (
                 <p className="empty">
-                    {t('No sessions yet.')} <Link to={`/plan/${id}`}>{t('Lay the course into sessions')}</Link>
+                    {t('today.noSessionsYet')} <Link to={`/plan/${id}`}>{t('common.layTheCourseIntoSessions')}</Link>
                 </p>
             ) : (
                 <Tape session={session} now={now} zone={zone} />
             )}
             {students.length === 0 && (
                 <p className="empty">
-                    {t('Nobody is in this class yet.')} <Link to={`/class/${id}`}>{t('Add students')}</Link>
+                    {t('common.nobodyIsInThisClass')} <Link to={`/class/${id}`}>{t('common.addStudents')}</Link>
                 </p>
             )}
             {students.length > 0 && (
                 <table className="rows">
                     <thead>
                         <tr>
-                            <th>{t('seat')}</th>
-                            <th>{t('student')}</th>
-                            <th>{t('sewing now')}</th>
-                            <th>{t('last sample')}</th>
-                            <th>{t('next, and why')}</th>
+                            <th>{t('today.seat')}</th>
+                            <th>{t('today.student')}</th>
+                            <th>{t('today.sewingNow')}</th>
+                            <th>{t('today.lastSample')}</th>
+                            <th>{t('today.nextAndWhy')}</th>
                             <th>
-                                <span className="hidden">{t('action')}</span>
+                                <span className="hidden">{t('today.action')}</span>
                             </th>
                         </tr>
                     </thead>
@@ -101,9 +102,9 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
     return (
         <p className="re-plan">
             <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>
-                {start.isPending ? t('Seating anew …') : t('Plan the rest of the evening anew')}
+                {start.isPending ? t('today.seatingAnew') : t('today.planTheRestOfThe')}
             </Button>
-            <span role="status">{start.isSuccess ? t('Done: seats and lessons are as things stand now.') : away > 0 ? t('{n} away', { n: away }) : ''}</span>
+            <span role="status">{start.isSuccess ? t('today.doneSeatsAndLessonsAre') : away > 0 ? t('today.away', { n: away }) : ''}</span>
             <Trouble error={start.error} />
         </p>
     )
@@ -121,23 +122,16 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
         <NativeSelect
             variant="unstyled"
             className="state-choice"
-            aria-label={t('Is {name} there?', { name: s.name })}
+            aria-label={t('common.isThere', { name: s.name })}
             value={chosen ?? s.state}
             onChange={(e) => {
                 const state = e.currentTarget.value as View['StateBody']['state']
                 setChosen(state)
                 settle(state)
             }}>
-            {(
-                [
-                    ['here', 'here'],
-                    ['late', 'late'],
-                    ['absent', 'absent'],
-                    ['left', 'has left'],
-                ] as const
-            ).map(([state, word]) => (
+            {STATES.map((state) => (
                 <option key={state} value={state}>
-                    {t(word)}
+                    {t(STATE_WORDS[state])}
                 </option>
             ))}
         </NativeSelect>
@@ -181,11 +175,11 @@ function StudentRow({
                 <ThreadLine level={s.level} />
                 <small>
                     {s.looked && s.last !== null
-                        ? t('kept {time}', { time: clock(s.last.kept_at, zone) })
+                        ? t('today.kept', { time: clock(s.last.kept_at, zone) })
                         : s.sewing_since !== null
-                          ? t('sewing, {n} min', { n: minutesBetween(s.sewing_since, now) })
+                          ? t('today.sewingMin', { n: minutesBetween(s.sewing_since, now) })
                           : ''}
-                    {s.round > 1 && ` · ${t('round {n}', { n: s.round })}`}
+                    {s.round > 1 && ` · ${t('common.round', { n: s.round })}`}
                 </small>
             </td>
             <td>
@@ -193,21 +187,21 @@ function StudentRow({
                     <MiniDrawing lesson={lesson} />
                     <div>
                         <strong className="one" title={s.in_hand.title}>
-                            {s.in_hand.title === '' ? t('the course is done') : s.in_hand.title}
+                            {s.in_hand.title === '' ? t('common.theCourseIsDone') : s.in_hand.title}
                         </strong>
-                        <small>{s.in_hand.kind === 'repeat' ? t('again: {what}', { what: s.in_hand.change }) : s.in_hand.change}</small>
+                        <small>{s.in_hand.kind === 'repeat' ? t('today.again', { what: s.in_hand.change }) : s.in_hand.change}</small>
                     </div>
                 </div>
             </td>
             <td>
                 {s.last === null ? (
-                    <span className="quiet">{t('none yet')}</span>
+                    <span className="quiet">{t('today.noneYet')}</span>
                 ) : (
                     <>
                         <Button
                             variant="subtle"
                             className="kept-sample one"
-                            aria-label={t('The last sample of {name}: {lesson}', { name: s.name, lesson: s.last.title })}
+                            aria-label={t('today.theLastSampleOf', { name: s.name, lesson: s.last.title })}
                             onClick={() => setPanel(s.last?.id ?? null)}>
                             {s.last.title.replace(/:.*/, '')}
                         </Button>
@@ -217,22 +211,22 @@ function StudentRow({
             </td>
             <td>
                 <span className="with-link">
-                    <span className="one">{s.next_title === '' ? t('then all is done') : t('then {lesson}', { lesson: s.next_title.replace(/:.*/, '') })}</span>
+                    <span className="one">{s.next_title === '' ? t('today.thenAllIsDone') : t('today.then', { lesson: s.next_title.replace(/:.*/, '') })}</span>
                     {teaches && (
-                        <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('change: choose another lesson for {name}', { name: s.name })}>
-                            {t('change')}
+                        <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('today.changeChooseAnotherLessonFor', { name: s.name })}>
+                            {t('today.change')}
                         </Button>
                     )}
                 </span>
-                <small>{s.in_hand.overruled ? t('your choice') : (s.why[0] ?? '')}</small>
+                <small>{s.in_hand.overruled ? t('common.yourChoice') : (s.why[0] ?? '')}</small>
             </td>
             <td className="act-cell">
                 <Button
                     component={Link}
                     variant={next ? 'filled' : 'default'}
                     to={`/look/${id}/${s.student}`}
-                    aria-label={t('Look at the sample of {name}', { name: s.name })}>
-                    {t('Look at the sample')}
+                    aria-label={t('today.lookAtTheSampleOf', { name: s.name })}>
+                    {t('common.lookAtTheSample')}
                 </Button>
                 <SamplePanel sample={panel} onClose={() => setPanel(null)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}

@@ -1,7 +1,7 @@
 import { Button, Slider } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 /** Width of a bank card, mm: ISO/IEC 7810, size ID-1. */
 const CARD_MM = 85.6
@@ -20,14 +20,14 @@ export function Calibrate() {
     const [px, setPx] = useState(Math.round(scale * CARD_MM))
     return (
         <div className="calibrate">
-            <p>{t('Once for this screen: lay a bank card on the bar (85.60 mm) and slide until both are equally wide.')}</p>
-            <svg width={px + 2} height={26} role="img" aria-label={t('a bar as wide as a bank card')}>
+            <p>{t('workshop.onceForThisScreenLay')}</p>
+            <svg width={px + 2} height={26} role="img" aria-label={t('workshop.aBarAsWideAs')}>
                 <rect x={1} y={1} width={px} height={24} className="card-bar" />
             </svg>
             <div className="keep-acts">
-                <Slider thumbLabel={t('Width of the bar')} label={null} min={200} max={760} step={1} value={px} onChange={setPx} />
+                <Slider thumbLabel={t('workshop.widthOfTheBar')} label={null} min={200} max={760} step={1} value={px} onChange={setPx} />
                 <Button variant="default" onClick={() => setScale(px / CARD_MM)}>
-                    {t('They are equal')}
+                    {t('workshop.theyAreEqual')}
                 </Button>
             </div>
         </div>

@@ -1,9 +1,9 @@
 import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { mm, toNumber } from '../../text/numbers'
+import { t, type Key } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions } from './fields'
@@ -12,7 +12,7 @@ import { useMachineChoice, type ToolProps } from './tool'
 
 const REACH = 8
 const SCALE = 34
-const SAY: Record<string, string> = { clear: 'clear', close: 'too close', strike: 'it strikes' }
+const SAY: Record<'clear' | 'close' | 'strike', Key> = { clear: 'common.clear', close: 'workshop.tooClose', strike: 'workshop.itStrikes' }
 
 /** Machine, foot, stitch and needle together: does the needle pass, and does it sew at all. */
 export function ClearanceTool({ room }: ToolProps) {
@@ -41,19 +41,19 @@ export function ClearanceTool({ room }: ToolProps) {
                   sticky_cloth: sticky,
               },
     )
-    if (machine === undefined || foot === undefined) return <Empty>{t('Add a machine and a foot in Room first.')}</Empty>
+    if (machine === undefined || foot === undefined) return <Empty>{t('workshop.addAMachineAndA')}</Empty>
     const a = fit.error === null && whole ? fit.data : undefined
     const [from = 0, to = 0] = a?.swing_mm ?? []
     const width = to - from
     // On its open side a foot has no edge to strike.
-    const margin = (of: number | null) => (of === null ? t('open') : t('{n} mm', { n: mm(of) }))
+    const margin = (of: number | null) => (of === null ? t('workshop.open') : t('common.mm', { n: mm(of) }))
     const strike = a !== undefined && (a.verdict === 'strike' || a.refusals.some((r) => r.danger))
     const instead = room.cells
         .filter((c) => c.stitch === stitch && c.works && !(c.machine === id && c.foot === footId))
         .sort((x, y) => Number(y.machine === id) - Number(x.machine === id))
         .slice(0, 2)
         .map((c) =>
-            t('{machine} with “{foot}”', {
+            t('workshop.with', {
                 machine: room.machines.find((m) => m.machine.id === c.machine)?.machine.name ?? '',
                 foot: room.feet.find((f) => f.id === c.foot)?.facts.name ?? '',
             }),
@@ -62,24 +62,24 @@ export function ClearanceTool({ room }: ToolProps) {
     const text =
         a === undefined
             ? null
-            : t('{machine}, {foot}, {stitch} {w} wide, needle {needle} at {p} mm: {verdict}, margins {l} and {r}.', {
+            : t('workshop.wideNeedleAtMmMargins', {
                   machine: machine.name,
                   foot: foot.name,
                   stitch: kind?.title ?? stitch,
                   w: mm(width),
                   needle: mm(n.needle ?? 0),
                   p: mm(n.position ?? 0),
-                  verdict: t(SAY[a.verdict] ?? a.verdict),
+                  verdict: t(SAY[a.verdict]),
                   l: margin(a.margin_left_mm),
                   r: margin(a.margin_right_mm),
               })
     return (
         <div className="tool-cols">
             <div className="tool-form">
-                <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
-                <Choice label={t('Foot')} value={footId} options={room.feet.map((f) => ({ id: f.id, title: f.facts.name }))} onChange={setFootId} />
+                <Choice label={t('common.machine')} value={id} options={machineOptions(room)} onChange={setId} />
+                <Choice label={t('common.foot')} value={footId} options={room.feet.map((f) => ({ id: f.id, title: f.facts.name }))} onChange={setFootId} />
                 <Choice
-                    label={t('Stitch')}
+                    label={t('common.stitch')}
                     value={stitch}
                     options={room.stitches}
                     onChange={(s) => {
@@ -88,19 +88,24 @@ export function ClearanceTool({ room }: ToolProps) {
                         setTyped({ ...typed, width: String(k?.width_mm ?? 0), length: String(k?.length_mm ?? 2) })
                     }}
                 />
-                {kind?.swings === true && <NumberField label={t('Width')} value={typed.width} min={0} max={9} step={0.5} onChange={set('width')} />}
-                <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
-                <NumberField label={t('Needle size')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
-                <Checkbox label={t('leather, vinyl or coated cloth')} className="tick" checked={sticky} onChange={(e) => setSticky(e.currentTarget.checked)} />
+                {kind?.swings === true && <NumberField label={t('common.width')} value={typed.width} min={0} max={9} step={0.5} onChange={set('width')} />}
+                <NumberField label={t('workshop.needlePosition')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
+                <NumberField label={t('workshop.needleSize')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
+                <Checkbox
+                    label={t('workshop.leatherVinylOrCoatedCloth')}
+                    className="tick"
+                    checked={sticky}
+                    onChange={(e) => setSticky(e.currentTarget.checked)}
+                />
             </div>
             <div className="tool-answer">
                 <Trouble error={fit.error} />
-                {!whole && <p className="refused">{t('Type a number in each field.')}</p>}
+                {!whole && <p className="refused">{t('workshop.typeANumberInEach')}</p>}
                 {a !== undefined && (
                     <>
                         <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}>
-                            <strong>{strike && a.verdict !== 'strike' ? t('do not sew this') : t(SAY[a.verdict] ?? a.verdict)}</strong>{' '}
-                            {t('left {l}, right {r}', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}
+                            <strong>{strike && a.verdict !== 'strike' ? t('workshop.doNotSewThis') : t(SAY[a.verdict])}</strong>{' '}
+                            {t('workshop.leftRight', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}
                         </p>
                         <FootOpening
                             left={a.margin_left_mm === null ? REACH : foot.opening_left_mm}
@@ -113,10 +118,7 @@ export function ClearanceTool({ room }: ToolProps) {
                             scale={SCALE}
                             reach={REACH}
                             height={230}
-                            label={t('Needle path in the opening of {foot}, seen from above: {verdict}', {
-                                foot: foot.name,
-                                verdict: t(SAY[a.verdict] ?? a.verdict),
-                            })}
+                            label={t('workshop.needlePathInTheOpening', { foot: foot.name, verdict: t(SAY[a.verdict]) })}
                         />
                         <ScaleBar mm={5} scale={SCALE} />
                         {a.refusals.map((r) => (
@@ -126,15 +128,13 @@ export function ClearanceTool({ room }: ToolProps) {
                         ))}
                         {!a.works && instead !== '' && (
                             <p>
-                                <strong>{t('Instead:')}</strong> {instead}.
+                                <strong>{t('common.instead')}</strong> {instead}.
                             </p>
                         )}
-                        <p className="caution">
-                            {t('Power off to change needle or foot. Then a full turn of the hand wheel towards you before the pedal, in any case.')}
-                        </p>
+                        <p className="caution">{t('workshop.powerOffToChangeNeedle')}</p>
                     </>
                 )}
-                <Keep tool="clearance" text={text} {...(strike ? { refused: t('This strikes and cannot be kept as a setting.') } : {})} />
+                <Keep tool="clearance" text={text} {...(strike ? { refused: t('workshop.thisStrikesAndCannotBe') } : {})} />
             </div>
         </div>
     )

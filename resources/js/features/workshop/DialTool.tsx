@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { mm, toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions } from './fields'
@@ -28,16 +28,16 @@ export function DialTool({ room }: ToolProps) {
                   length_mm: kind?.generator === 'button' ? 0 : length,
               },
     )
-    if (from.machine === undefined || to.machine === undefined) return <Empty>{t('Add two machines in Room first.')}</Empty>
+    if (from.machine === undefined || to.machine === undefined) return <Empty>{t('workshop.addTwoMachinesInRoom')}</Empty>
     const a = answer.error === null ? answer.data : undefined
     const swings = kind?.swings === true
     const set =
         a?.possible !== true
             ? ''
             : [
-                  a.stitch !== '' ? t('stitch {name}', { name: a.stitch }) : '',
-                  a.fixed !== '' ? t('mark {name}', { name: a.fixed }) : swings ? t('width {n}', { n: mm(a.width_dial) }) : '',
-                  a.fixed === '' && kind?.generator !== 'button' ? t('length {n}', { n: mm(a.length_dial) }) : '',
+                  a.stitch !== '' ? t('workshop.stitch', { name: a.stitch }) : '',
+                  a.fixed !== '' ? t('workshop.mark', { name: a.fixed }) : swings ? t('workshop.width', { n: mm(a.width_dial) }) : '',
+                  a.fixed === '' && kind?.generator !== 'button' ? t('workshop.length', { n: mm(a.length_dial) }) : '',
               ]
                   .filter((x) => x !== '')
                   .join(', ')
@@ -46,10 +46,10 @@ export function DialTool({ room }: ToolProps) {
             ? ''
             : [
                   Math.abs(a.width_off_mm) > 0.005
-                      ? t('{n} mm {way}', { n: mm(Math.abs(a.width_off_mm)), way: a.width_off_mm > 0 ? t('wider') : t('narrower') })
+                      ? t('workshop.mm', { n: mm(Math.abs(a.width_off_mm)), way: a.width_off_mm > 0 ? t('workshop.wider') : t('workshop.narrower') })
                       : '',
                   Math.abs(a.length_off_mm) > 0.005
-                      ? t('{n} mm {way}', { n: mm(Math.abs(a.length_off_mm)), way: a.length_off_mm > 0 ? t('longer') : t('shorter') })
+                      ? t('workshop.mm', { n: mm(Math.abs(a.length_off_mm)), way: a.length_off_mm > 0 ? t('workshop.longer') : t('workshop.shorter') })
                       : '',
               ]
                   .filter((x) => x !== '')
@@ -57,9 +57,9 @@ export function DialTool({ room }: ToolProps) {
     return (
         <div className="tool-cols">
             <div className="tool-form">
-                <Choice label={t('As set on')} value={from.id} options={machineOptions(room)} onChange={from.setId} />
+                <Choice label={t('workshop.asSetOn')} value={from.id} options={machineOptions(room)} onChange={from.setId} />
                 <Choice
-                    label={t('Stitch')}
+                    label={t('common.stitch')}
                     value={stitch}
                     options={room.stitches.filter((s) => s.generator !== 'buttonhole')}
                     onChange={(s) => {
@@ -70,7 +70,7 @@ export function DialTool({ room }: ToolProps) {
                 />
                 {swings && (
                     <NumberField
-                        label={t('Width on its dial')}
+                        label={t('workshop.widthOnItsDial')}
                         value={typed.width}
                         min={0}
                         max={9}
@@ -80,7 +80,7 @@ export function DialTool({ room }: ToolProps) {
                 )}
                 {kind?.generator !== 'button' && (
                     <NumberField
-                        label={t('Length on its dial')}
+                        label={t('workshop.lengthOnItsDial')}
                         value={typed.length}
                         min={0.2}
                         max={6}
@@ -88,7 +88,7 @@ export function DialTool({ room }: ToolProps) {
                         onChange={(v) => setTyped({ ...typed, length: v })}
                     />
                 )}
-                <Choice label={t('To sew on')} value={to.id} options={machineOptions(room)} onChange={to.setId} />
+                <Choice label={t('workshop.toSewOn')} value={to.id} options={machineOptions(room)} onChange={to.setId} />
             </div>
             <div className="tool-answer">
                 <Trouble error={answer.error} />
@@ -98,24 +98,20 @@ export function DialTool({ room }: ToolProps) {
                             <p className="big-verdict">
                                 <strong>{to.machine.name}</strong> {set}
                             </p>
-                            <p>{off === '' ? t('Comes out the same.') : t('Comes out {off}.', { off })}</p>
+                            <p>{off === '' ? t('workshop.comesOutTheSame') : t('workshop.comesOut2', { off })}</p>
                             {swings && from.machine.facts.zigzag_length !== to.machine.facts.zigzag_length && (
-                                <p className="quiet">
-                                    {t(
-                                        'One dial gives a zigzag’s length for each stroke, the other for the whole zigzag: the number differs, the stitch does not.',
-                                    )}
-                                </p>
+                                <p className="quiet">{t('workshop.oneDialGivesAZigzags')}</p>
                             )}
-                            <p className="caution">{t('No dial is turned with the needle in the cloth. Hand wheel first after a change of width.')}</p>
+                            <p className="caution">{t('workshop.noDialIsTurnedWith')}</p>
                         </>
                     ) : (
-                        <p className="refused">{t('{machine} does not have this stitch.', { machine: to.machine.name })}</p>
+                        <p className="refused">{t('workshop.doesNotHaveThisStitch', { machine: to.machine.name })}</p>
                     ))}
                 <Keep
                     tool="translate-dial"
                     text={
                         a?.possible === true
-                            ? t('{stitch}, {from} {size} = {to}: {set}{off}.', {
+                            ? t('workshop.sign', {
                                   stitch: kind?.title ?? '',
                                   from: from.machine.name,
                                   size: swings ? `${typed.width} × ${typed.length}` : typed.length,

@@ -1,5 +1,5 @@
 import type { View } from '../../api/client'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 const [WIDE, HIGH] = [232, 50]
 
@@ -57,7 +57,7 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
         )
     }
     return (
-        <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={t('right side and underside: {seen}', { seen: fault.seen })} className="fault-look">
+        <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={t('workshop.rightSideAndUnderside', { seen: fault.seen })} className="fault-look">
             <rect width={WIDE} height={HIGH} className="cloth" />
             <line x1={0} y1={HIGH / 2} x2={WIDE} y2={HIGH / 2} className="layer" />
             {face(13, fault.right_side, 'top')}

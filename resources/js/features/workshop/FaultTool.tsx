@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useFaults, useHunt } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { FaultLook } from './FaultLook'
 import { Choice, machineOptions } from './fields'
@@ -14,10 +14,10 @@ import type { ToolProps } from './tool'
 type Known = NonNullable<View['HuntBody']['known']>
 
 const CLOTHS = [
-    { id: '', title: t('not said') },
-    { id: 'woven', title: t('woven, medium') },
-    { id: 'thin', title: t('thin') },
-    { id: 'stretch', title: t('stretch') },
+    { id: '', title: t('workshop.notSaid') },
+    { id: 'woven', title: t('workshop.wovenMedium') },
+    { id: 'thin', title: t('workshop.thin') },
+    { id: 'stretch', title: t('workshop.stretch') },
 ]
 
 /** Tick what is seen, get the one change to try next, say what came of it, until the cause is found. */
@@ -38,7 +38,7 @@ export function FaultTool({ room }: ToolProps) {
         setSearch({ hunt: made.id })
     })
     if (id !== null) {
-        if (hunt.data === undefined) return hunt.error === null ? <Waiting what={t('Looking')} /> : <Trouble error={hunt.error} />
+        if (hunt.data === undefined) return hunt.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={hunt.error} />
         return (
             <Hunt
                 key={hunt.data.id}
@@ -58,7 +58,7 @@ export function FaultTool({ room }: ToolProps) {
     )
     return (
         <div className="fault-tool">
-            <p>{t('Tick what is seen on the sample. The drawings show the look, not the measure.')}</p>
+            <p>{t('workshop.tickWhatIsSeenOn')}</p>
             <ul className="fault-looks">
                 {(faults.data ?? []).map((f) => (
                     <li key={f.id}>
@@ -76,9 +76,14 @@ export function FaultTool({ room }: ToolProps) {
                 ))}
             </ul>
             <div className="fault-known">
-                <Choice label={t('Machine')} value={machine} options={[{ id: '', title: t('not said') }, ...machineOptions(room)]} onChange={setMachine} />
                 <Choice
-                    label={t('Cloth')}
+                    label={t('common.machine')}
+                    value={machine}
+                    options={[{ id: '', title: t('workshop.notSaid') }, ...machineOptions(room)]}
+                    onChange={setMachine}
+                />
+                <Choice
+                    label={t('common.cloth')}
                     value={known.cloth ?? ''}
                     options={CLOTHS}
                     onChange={(cloth) =>
@@ -87,12 +92,12 @@ export function FaultTool({ room }: ToolProps) {
                         )
                     }
                 />
-                {flag('needle_new', t('needle is new'))}
-                {flag('rethreaded', t('top rethreaded just now'))}
-                {flag('bobbin_reseated', t('bobbin reseated just now'))}
-                {flag('fast', t('sewn fast'))}
+                {flag('needle_new', t('workshop.needleIsNew'))}
+                {flag('rethreaded', t('workshop.topRethreadedJustNow'))}
+                {flag('bobbin_reseated', t('workshop.bobbinReseatedJustNow'))}
+                {flag('fast', t('workshop.sewnFast'))}
                 <Button size="lg" disabled={seen.length === 0 || open.isPending} onClick={() => open.mutate(undefined)}>
-                    {t('Find the cause')}
+                    {t('common.findTheCause')}
                 </Button>
             </div>
             <Trouble error={open.error ?? faults.error} />

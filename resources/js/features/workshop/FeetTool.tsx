@@ -1,7 +1,7 @@
 import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
@@ -14,12 +14,12 @@ export function FeetTool({ room }: ToolProps) {
     const answer = useCompute('/api/compute/advise-feet', wants.length === 0 ? null : { wants: wants as ['zips'], have })
     const a = answer.error === null && wants.length > 0 ? answer.data : undefined
     const toggle = (id: string) => setWants(wants.includes(id) ? wants.filter((w) => w !== id) : [...wants, id])
-    const there = (n: number) => (n === 0 ? <strong className="lacking">{t('not here')}</strong> : t('{n} here', { n }))
+    const there = (n: number) => (n === 0 ? <strong className="lacking">{t('workshop.notHere')}</strong> : t('workshop.here', { n }))
     return (
         <div className="tool-cols">
             <div className="tool-form">
                 <fieldset className="wants">
-                    <legend>{t('What do they want to sew?')}</legend>
+                    <legend>{t('workshop.whatDoTheyWantTo')}</legend>
                     {room.wants.map((w) => (
                         <Checkbox label={w.title} className="tick" key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />
                     ))}
@@ -27,10 +27,10 @@ export function FeetTool({ room }: ToolProps) {
             </div>
             <div className="tool-answer">
                 <Trouble error={answer.error} />
-                {wants.length === 0 && <p className="empty">{t('Tick what they want to sew.')}</p>}
+                {wants.length === 0 && <p className="empty">{t('workshop.tickWhatTheyWantTo')}</p>}
                 {a !== undefined && (
                     <>
-                        <h2>{t('needed')}</h2>
+                        <h2>{t('common.needed')}</h2>
                         <ul className="feet-list">
                             {a.need.map((f) => (
                                 <li key={f.kind}>
@@ -41,7 +41,7 @@ export function FeetTool({ room }: ToolProps) {
                         </ul>
                         {a.helps.length > 0 && (
                             <>
-                                <h2>{t('helps, later')}</h2>
+                                <h2>{t('workshop.helpsLater')}</h2>
                                 <ul className="feet-list">
                                     {a.helps.map((f) => (
                                         <li key={f.kind}>
@@ -52,8 +52,8 @@ export function FeetTool({ room }: ToolProps) {
                                 </ul>
                             </>
                         )}
-                        {a.needles.length > 0 && <p>{t('More than a foot, the needle: {list}.', { list: a.needles.join(', ') })}</p>}
-                        <p className="quiet">{t('Leave for now: {list}.', { list: a.leave.map((f) => f.title).join(', ') })}</p>
+                        {a.needles.length > 0 && <p>{t('workshop.moreThanAFootThe', { list: a.needles.join(', ') })}</p>}
+                        <p className="quiet">{t('workshop.leaveForNow', { list: a.leave.map((f) => f.title).join(', ') })}</p>
                     </>
                 )}
                 <Keep
@@ -61,16 +61,16 @@ export function FeetTool({ room }: ToolProps) {
                     text={
                         a === undefined
                             ? null
-                            : t('Feet needed: {need}. {lack}', {
+                            : t('workshop.feetNeeded', {
                                   need: a.need.map((f) => f.title).join(', '),
                                   lack: a.need.some((f) => f.have === 0)
-                                      ? t('To get: {list}.', {
+                                      ? t('workshop.toGet', {
                                             list: a.need
                                                 .filter((f) => f.have === 0)
                                                 .map((f) => f.title)
                                                 .join(', '),
                                         })
-                                      : t('All are here.'),
+                                      : t('workshop.allAreHere'),
                               })
                     }
                 />

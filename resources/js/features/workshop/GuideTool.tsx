@@ -1,8 +1,8 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { mm } from '../../text/numbers'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { Choice, Empty, machineOptions } from './fields'
 import { Keep } from './Keep'
@@ -18,32 +18,36 @@ export function GuideTool({ room, unit }: ToolProps) {
         '/api/compute/find-room-guide',
         machine === undefined || allowance.trim() === '' ? null : { machine: machine.facts, feet: room.feet.map((f) => f.facts), allowance, unit },
     )
-    if (machine === undefined) return <Empty>{t('Add a machine in Room first.')}</Empty>
+    if (machine === undefined) return <Empty>{t('workshop.addAMachineInRoom')}</Empty>
     const a = found.error === null ? found.data : undefined
     const best = a?.all[0]
     const say = (g: NonNullable<typeof best>) =>
         g.needle_position_mm === 0
-            ? t('{guide} at {mm} mm', { guide: g.id, mm: mm(g.setting_mm) })
-            : t('{guide} at {mm} mm, needle {by} mm to the {side}', {
+            ? t('workshop.atMm', { guide: g.id, mm: mm(g.setting_mm) })
+            : t('workshop.atMmNeedleMmTo', {
                   guide: g.id,
                   mm: mm(g.setting_mm),
                   by: mm(Math.abs(g.needle_position_mm)),
-                  side: g.needle_position_mm < 0 ? t('left') : t('right'),
+                  side: g.needle_position_mm < 0 ? t('common.left') : t('common.right'),
               })
     const off = (g: NonNullable<typeof best>) =>
-        g.error_mm < 0.005 ? t('exact') : g.over_mm > 0 ? t('{n} mm wider', { n: mm(g.error_mm) }) : t('{n} mm narrower', { n: mm(g.error_mm) })
+        g.error_mm < 0.005
+            ? t('workshop.exact')
+            : g.over_mm > 0
+              ? t('workshop.mmWider', { n: mm(g.error_mm) })
+              : t('workshop.mmNarrower', { n: mm(g.error_mm) })
     const text =
         a === undefined || best === undefined
             ? null
-            : t('{allowance} mm on {machine}: {guide} ({off}).', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
+            : t('workshop.mmOn', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
     return (
         <div className="tool-cols">
             <div className="tool-form">
-                <Choice label={t('Machine')} value={id} options={machineOptions(room)} onChange={setId} />
+                <Choice label={t('common.machine')} value={id} options={machineOptions(room)} onChange={setId} />
                 <TextInput
                     label={
                         <>
-                            {t('Allowance')} <small>{unit === 'mm' ? t('mm, or 5/8 in') : t('inches, or 15 mm')}</small>
+                            {t('workshop.allowance')} <small>{unit === 'mm' ? t('workshop.mmOr58In') : t('workshop.inchesOr15Mm')}</small>
                         </>
                     }
                     className="choice"
@@ -61,24 +65,14 @@ export function GuideTool({ room, unit }: ToolProps) {
                             <strong>{say(best)}</strong> {off(best)}
                         </p>
                         <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
-                        {best.id.startsWith('tape') && (
-                            <p className="caution">
-                                {t(
-                                    'Tape on the bed: measure from the needle, needle down, with the power off. Keep it clear of the feed and of the bobbin cover.',
-                                )}
-                            </p>
-                        )}
-                        {best.id.startsWith('magnetic') && (
-                            <p className="caution">
-                                {t('Magnets: only where the machine’s manual allows them. Measure from the needle, needle down, with the power off.')}
-                            </p>
-                        )}
-                        {best.needle_position_mm !== 0 && <p className="caution">{t('Needle moved: a full turn of the hand wheel first.')}</p>}
+                        {best.id.startsWith('tape') && <p className="caution">{t('workshop.tapeOnTheBedMeasure')}</p>}
+                        {best.id.startsWith('magnetic') && <p className="caution">{t('workshop.magnetsOnlyWhereTheMachines')}</p>}
+                        {best.needle_position_mm !== 0 && <p className="caution">{t('workshop.needleMovedAFullTurn')}</p>}
                         <table className="rows guides">
                             <thead>
                                 <tr>
-                                    <th>{t('guide')}</th>
-                                    <th>{t('comes out')}</th>
+                                    <th>{t('workshop.guide')}</th>
+                                    <th>{t('workshop.comesOut')}</th>
                                 </tr>
                             </thead>
                             <tbody>
@@ -106,7 +100,7 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
     const best = all[0]
     const needle = best?.needle_position_mm ?? 0
     return (
-        <svg width={560} height={96} className="guide-drawing" role="img" aria-label={t('Needle and guides to scale')}>
+        <svg width={560} height={96} className="guide-drawing" role="img" aria-label={t('workshop.needleAndGuidesToScale')}>
             <rect x={x(needle - 6)} y={8} width={(allowance + 6) * scale} height={44} className="cloth" />
             <line x1={x(needle)} y1={4} x2={x(needle)} y2={58} className="needle-line" />
             <line x1={x(needle + allowance)} y1={4} x2={x(needle + allowance)} y2={66} className="edge-line" />
@@ -123,7 +117,7 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
                     />
                 ))}
             <text x={x(needle) + 4} y={30}>
-                {t('needle')}
+                {t('common.needle2')}
             </text>
             <text x={x(needle + allowance) - 6} y={30} textAnchor="end">
                 {mm(allowance)}

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { FaultLook } from './FaultLook'
 
@@ -12,7 +12,7 @@ interface Props {
     onAgain: () => void
 }
 
-const RESULTS = { cured: 'that was it', same: 'still the same', worse: 'worse, put back' } as const
+const RESULTS = { cured: 'workshop.thatWasIt', same: 'workshop.stillTheSame', worse: 'workshop.worsePutBack' } as const
 
 /** One change at a time: what to try now, what was tried, and what it was in the end. */
 export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
@@ -38,49 +38,43 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             </div>
             {next !== undefined && (
                 <section className="hunt-next" aria-live="polite">
-                    <small>{t('try now, and nothing else')}</small>
+                    <small>{t('workshop.tryNowAndNothingElse')}</small>
                     <h2>{next.do}</h2>
-                    <p>
-                        {t('{cause}: {chance} % likely, {minutes} min. Sew a row beside the last one, and look.', {
-                            cause: next.title,
-                            chance: Math.round(next.chance * 100),
-                            minutes: next.minutes,
-                        })}
-                    </p>
+                    <p>{t('workshop.likelyMinSewARow', { cause: next.title, chance: Math.round(next.chance * 100), minutes: next.minutes })}</p>
                     {next.do.startsWith('Power off') || next.do.includes('power off') ? (
-                        <p className="caution-line">{t('The machine’s manual decides; broken or bent needles go into the closed tin.')}</p>
+                        <p className="caution-line">{t('workshop.theMachinesManualDecidesBroken')}</p>
                     ) : null}
                     <div className="acts">
                         <Button size="lg" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>
-                            {t('That was it')}
+                            {t('workshop.thatWasIt2')}
                         </Button>
                         <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('same')}>
-                            {t('Still the same')}
+                            {t('workshop.stillTheSame2')}
                         </Button>
                         <Button variant="default" size="lg" disabled={answer.isPending} onClick={() => answer.mutate('worse')}>
-                            {t('Worse: I put it back')}
+                            {t('workshop.worseIPutItBack')}
                         </Button>
                     </div>
                 </section>
             )}
             {found !== undefined && (
                 <section className="hunt-next found" role="status">
-                    <small>{t('found')}</small>
+                    <small>{t('workshop.found')}</small>
                     <h2>{found.title}</h2>
-                    <p>{t('Noted: the next search in this studio knows of it.')}</p>
+                    <p>{t('workshop.notedTheNextSearchIn')}</p>
                 </section>
             )}
             {h.closed && found === undefined && (
                 <section className="hunt-next found" role="status">
-                    <small>{t('none of these')}</small>
-                    <h2>{t('Set everything back to its marks, tag the machine, and let a qualified technician look.')}</h2>
-                    <p>{t('Seat the student at another machine and sew the same row there: if it is gone, it is the machine.')}</p>
+                    <small>{t('workshop.noneOfThese')}</small>
+                    <h2>{t('workshop.setEverythingBackToIts')}</h2>
+                    <p>{t('workshop.seatTheStudentAtAnother')}</p>
                 </section>
             )}
             <Trouble error={answer.error} />
             {tried.length > 0 && (
                 <>
-                    <h3>{t('Tried')}</h3>
+                    <h3>{t('workshop.tried')}</h3>
                     <ol className="hunt-causes">
                         {tried.map((c) => (
                             <li key={c.id}>
@@ -93,7 +87,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             )}
             {open.length > 0 && !h.closed && (
                 <>
-                    <h3>{t('Then, in this order (about {n} min until it is found)', { n: Math.max(1, Math.round(h.expected_minutes)) })}</h3>
+                    <h3>{t('workshop.thenInThisOrderAbout', { n: Math.max(1, Math.round(h.expected_minutes)) })}</h3>
                     <ol className="hunt-causes">
                         {open
                             .filter((c) => c.id !== h.next)
@@ -102,7 +96,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
                                     <span>{c.title}</span>
                                     <span className="chance">
                                         <span className="chance-bar" style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />
-                                        {t('{n} %', { n: Math.round(c.chance * 100) })} · {t('{n} min', { n: c.minutes })}
+                                        {t('common.sign', { n: Math.round(c.chance * 100) })} · {t('common.min', { n: c.minutes })}
                                     </span>
                                 </li>
                             ))}
@@ -111,7 +105,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             )}
             <p>
                 <Button variant="default" onClick={onAgain}>
-                    {t('Look for something else')}
+                    {t('workshop.lookForSomethingElse')}
                 </Button>
             </p>
         </div>

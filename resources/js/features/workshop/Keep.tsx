@@ -4,7 +4,7 @@ import { useParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange, useClass, useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
 interface Props {
@@ -29,11 +29,11 @@ export function Keep({ tool, text, refused }: Props) {
         await ask(
             api.POST('/api/answers', { body: { tool, text, ...(kind === 'student' ? { student: id } : { lesson: id, ...(row === '' ? {} : { row }) }) } }),
         )
-        setSaid(t('Kept.'))
+        setSaid(t('workshop.kept'))
     })
     const copy = async () => {
         await navigator.clipboard.writeText(text ?? '')
-        setSaid(t('Copied.'))
+        setSaid(t('workshop.copied'))
     }
     return (
         <div className="keep">
@@ -45,21 +45,21 @@ export function Keep({ tool, text, refused }: Props) {
             )}
             <div className="keep-acts">
                 <Button variant="default" disabled={text === null} onClick={() => void copy()}>
-                    {t('Copy')}
+                    {t('common.copy')}
                 </Button>
                 <Button variant="default" disabled={text === null} onClick={() => window.print()}>
-                    {t('Print')}
+                    {t('workshop.print')}
                 </Button>
                 <NativeSelect
-                    label={t('Keep it with')}
+                    label={t('workshop.keepItWith')}
                     className="choice"
                     value={where}
                     onChange={(e) => {
                         setWhere(e.currentTarget.value)
                         setSaid('')
                     }}>
-                    <option value="">{t('Keep it with …')}</option>
-                    <optgroup label={t('a student')}>
+                    <option value="">{t('workshop.keepItWith2')}</option>
+                    <optgroup label={t('workshop.aStudent')}>
                         {students.data?.students.map((s) => (
                             <option key={s.student} value={`student:${s.student}`}>
                                 {s.name}
@@ -79,7 +79,7 @@ export function Keep({ tool, text, refused }: Props) {
                     ))}
                 </NativeSelect>
                 <Button disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>
-                    {t('Keep it')}
+                    {t('common.keepIt')}
                 </Button>
                 <span className="quiet" role="status">
                     {said}

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useAnswers, useChange } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 /** Workshop answers kept beside a lesson and, where a student is in hand, with the student. */
 export function KeptAnswers({ lesson, student, open = false }: { lesson: string; student?: string; open?: boolean }) {
@@ -12,13 +12,13 @@ export function KeptAnswers({ lesson, student, open = false }: { lesson: string;
     if (all.length === 0) return null
     return (
         <details className="kept-fold" open={open}>
-            <summary>{t('Settings kept for this ({n})', { n: all.length })}</summary>
+            <summary>{t('workshop.settingsKeptForThis', { n: all.length })}</summary>
             <ul className="kept-answers">
                 {all.map((a) => (
                     <li key={a.id}>
                         <span>{a.text}</span>
-                        <Button variant="subtle" aria-label={t('drop: {text}', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>
-                            {t('drop')}
+                        <Button variant="subtle" aria-label={t('workshop.drop2', { text: a.text.slice(0, 40) })} onClick={() => drop.mutate(a.id)}>
+                            {t('workshop.drop')}
                         </Button>
                     </li>
                 ))}

@@ -1,8 +1,8 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { mm, toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Choice } from './fields'
@@ -11,8 +11,8 @@ import type { ToolProps } from './tool'
 
 const UNITS = [
     { id: 'tex', title: 'tex' },
-    { id: 'weight', title: 'weight number' },
-    { id: 'ticket', title: 'metric ticket' },
+    { id: 'weight', title: t('workshop.weightNumber') },
+    { id: 'ticket', title: t('workshop.metricTicket') },
     { id: 'denier', title: 'denier' },
 ]
 const FIBRES = ['polyester', 'cotton', 'silk', 'nylon', 'wool'].map((id) => ({ id, title: id }))
@@ -36,24 +36,24 @@ export function NeedleTool({ room }: ToolProps) {
     return (
         <div className="tool-cols">
             <div className="tool-form">
-                <Choice label={t('Cloth')} value={f.weight} options={room.cloths} onChange={set('weight')} />
-                <Choice label={t('Made as')} value={f.cloth} options={room.made} onChange={set('cloth')} />
-                <NumberField label={t('All layers')} value={f.stack} min={0.1} max={8} step={0.1} onChange={set('stack')} />
+                <Choice label={t('common.cloth')} value={f.weight} options={room.cloths} onChange={set('weight')} />
+                <Choice label={t('workshop.madeAs')} value={f.cloth} options={room.made} onChange={set('cloth')} />
+                <NumberField label={t('workshop.allLayers')} value={f.stack} min={0.1} max={8} step={0.1} onChange={set('stack')} />
                 <div className="pair">
                     <TextInput
-                        label={t('Thread')}
+                        label={t('workshop.thread')}
                         className="choice"
                         classNames={{ input: 'num' }}
                         value={f.thread}
                         maxLength={10}
                         onChange={(e) => set('thread')(e.currentTarget.value)}
                     />
-                    <Choice label={t('the number is')} value={f.unit} options={UNITS} onChange={set('unit')} />
+                    <Choice label={t('workshop.theNumberIs')} value={f.unit} options={UNITS} onChange={set('unit')} />
                 </div>
-                <Choice label={t('Fibre')} value={f.fibre} options={FIBRES} onChange={set('fibre')} />
+                <Choice label={t('workshop.fibre')} value={f.fibre} options={FIBRES} onChange={set('fibre')} />
                 <div className="pair">
                     <TextInput
-                        label={t('Needle in it')}
+                        label={t('workshop.needleInIt')}
                         className="choice"
                         classNames={{ input: 'num' }}
                         value={f.fitted}
@@ -61,7 +61,7 @@ export function NeedleTool({ room }: ToolProps) {
                         onChange={(e) => set('fitted')(e.currentTarget.value)}
                     />
                     <TextInput
-                        label={t('sewn, hours')}
+                        label={t('workshop.sewnHours')}
                         className="choice"
                         classNames={{ input: 'num' }}
                         value={f.hours}
@@ -94,7 +94,7 @@ export function NeedleTool({ room }: ToolProps) {
                             <>
                                 <EyeDrawing needle={a.metric / 100} thread={a.thread.diameter_mm} />
                                 <p className="quiet">
-                                    {t('The thread: {tex} tex · {denier} denier · weight {weight} · ticket {ticket} · {d} mm thick', {
+                                    {t('workshop.theThreadTexDenierWeight', {
                                         tex: mm(a.thread.tex, 1),
                                         denier: Math.round(a.thread.denier),
                                         weight: mm(a.thread.weight, 1),
@@ -104,7 +104,7 @@ export function NeedleTool({ room }: ToolProps) {
                                 </p>
                             </>
                         )}
-                        <p className="caution">{t('Power off before the needle is changed. Old needles into a closed tin.')}</p>
+                        <p className="caution">{t('workshop.powerOffBeforeTheNeedle')}</p>
                     </>
                 )}
                 <Keep
@@ -112,12 +112,7 @@ export function NeedleTool({ room }: ToolProps) {
                     text={
                         a === undefined
                             ? null
-                            : t('Needle {metric}/{number}, {point}. {why}', {
-                                  metric: a.metric,
-                                  number: a.number,
-                                  point: a.point,
-                                  why: [...a.reasons, ...a.warnings].join(' '),
-                              })
+                            : t('workshop.needle', { metric: a.metric, number: a.number, point: a.point, why: [...a.reasons, ...a.warnings].join(' ') })
                     }
                 />
             </div>
@@ -129,14 +124,14 @@ export function NeedleTool({ room }: ToolProps) {
 function EyeDrawing({ needle, thread }: { needle: number; thread: number }) {
     const s = 40
     return (
-        <svg width={260} height={74} role="img" aria-label={t('Thread beside the needle’s shaft, to scale')} className="eye-drawing">
+        <svg width={260} height={74} role="img" aria-label={t('workshop.threadBesideTheNeedlesShaft')} className="eye-drawing">
             <rect x={0} y={37 - (needle / 2) * s} width={120} height={needle * s} rx={3} className="shaft" />
             <rect x={130} y={37 - (thread / 2) * s} width={110} height={thread * s} rx={(thread / 2) * s} className="thread-body" />
             <text x={4} y={14}>
-                {t('{n} mm shaft', { n: mm(needle) })}
+                {t('workshop.mmShaft', { n: mm(needle) })}
             </text>
             <text x={134} y={14}>
-                {t('{n} mm thread', { n: mm(thread) })}
+                {t('workshop.mmThread', { n: mm(thread) })}
             </text>
         </svg>
     )

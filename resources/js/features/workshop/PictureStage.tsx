@@ -1,5 +1,5 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 
 export type Spot = [number, number]
 export type What = 'scale' | 'corners' | 'needle' | 'edge'
@@ -50,10 +50,10 @@ export function PictureStage({ url, spots, size, image, onImage, onSize, onSet, 
             role="application"
             onKeyDown={key}
             onFocus={() => setCross((c) => c ?? [size[0] / 2, size[1] / 2])}
-            aria-label={t('The picture. Arrows move the cross, with Shift by a pixel; Enter sets a point, Backspace takes the last one back.')}>
+            aria-label={t('workshop.thePictureArrowsMoveThe')}>
             <img
                 src={url}
-                alt={t('the picture that is measured')}
+                alt={t('workshop.thePictureThatIsMeasured')}
                 ref={onImage}
                 onClick={click}
                 onLoad={(e) => onSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])}

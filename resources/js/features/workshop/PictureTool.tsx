@@ -3,8 +3,8 @@ import { useEffect, useState } from 'react'
 import { ask, type View } from '../../api/client'
 import { useCompute } from '../../api/compute'
 import { useChange } from '../../api/queries'
-import { t } from '../../app/text'
 import { mm, toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { PictureStage, type Spot, type What } from './PictureStage'
@@ -52,10 +52,10 @@ export function PictureTool() {
     )
     const back = () => setSpots({ ...spots, [what]: spots[what].slice(0, -1) })
     const steps: [What, string][] = [
-        ['scale', t('two points on a ruler, or on the 100 mm bar')],
-        ['corners', t('or four corners of a rectangle, in a photograph')],
-        ['needle', t('needle points, in order')],
-        ['edge', t('the cloth edge, two points or more')],
+        ['scale', t('workshop.twoPointsOnARuler')],
+        ['corners', t('workshop.orFourCornersOfA')],
+        ['needle', t('workshop.needlePointsInOrder')],
+        ['edge', t('workshop.theClothEdgeTwoPoints')],
     ]
     const found = measured.error === null ? measured.data : undefined
     const taken: Measured | null =
@@ -80,7 +80,7 @@ export function PictureTool() {
         <div className="picture-tool">
             <div>
                 {url === null ? (
-                    <p className="empty">{t('Load a scan or a photograph of a sewn row, or take the drawn one to try it.')}</p>
+                    <p className="empty">{t('workshop.loadAScanOrA')}</p>
                 ) : (
                     <PictureStage
                         url={url}
@@ -96,25 +96,25 @@ export function PictureTool() {
             </div>
             <div className="picture-acts">
                 <FileInput
-                    label={t('Picture')}
-                    placeholder={t('choose a picture')}
+                    label={t('workshop.picture')}
+                    placeholder={t('workshop.chooseAPicture')}
                     accept="image/*"
                     onChange={(file) => {
                         if (file !== null) open(URL.createObjectURL(file))
                     }}
                 />
                 <Button variant="default" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>
-                    {t('A drawn scan, to try it')}
+                    {t('workshop.aDrawnScanToTry')}
                 </Button>
                 {url !== null && (
                     <>
-                        <NumberField label={t('Scanned at')} unit="dpi" value={dpi} min={72} max={1200} step={100} slider={false} onChange={setDpi} />
+                        <NumberField label={t('workshop.scannedAt')} unit="dpi" value={dpi} min={72} max={1200} step={100} slider={false} onChange={setDpi} />
                         <Button disabled={read.isPending || shown === null} onClick={() => read.mutate(undefined)}>
-                            {read.isPending ? t('Reading …') : t('Read it by itself')}
+                            {read.isPending ? t('workshop.reading') : t('workshop.readItByItself')}
                         </Button>
                         <Trouble error={read.error} />
                         {read.data !== undefined && read.data !== null && <Read read={read.data} />}
-                        <div className="steps-of" role="group" aria-label={t('What is clicked')}>
+                        <div className="steps-of" role="group" aria-label={t('workshop.whatIsClicked')}>
                             {steps.map(([id, title]) => (
                                 <UnstyledButton key={id} aria-pressed={what === id} onClick={() => setWhat(id)}>
                                     {title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}
@@ -122,12 +122,20 @@ export function PictureTool() {
                             ))}
                         </div>
                         {what === 'scale' && (
-                            <NumberField label={t('Between the two points')} value={ruler} min={1} max={1000} step={10} slider={false} onChange={setRuler} />
+                            <NumberField
+                                label={t('workshop.betweenTheTwoPoints')}
+                                value={ruler}
+                                min={1}
+                                max={1000}
+                                step={10}
+                                slider={false}
+                                onChange={setRuler}
+                            />
                         )}
                         {what === 'corners' && (
                             <>
                                 <NumberField
-                                    label={t('First corner to second')}
+                                    label={t('workshop.firstCornerToSecond')}
                                     value={box.wide}
                                     min={1}
                                     max={1000}
@@ -136,7 +144,7 @@ export function PictureTool() {
                                     onChange={(v) => setBox({ ...box, wide: v })}
                                 />
                                 <NumberField
-                                    label={t('Second to third')}
+                                    label={t('workshop.secondToThird')}
                                     value={box.high}
                                     min={1}
                                     max={1000}
@@ -147,17 +155,17 @@ export function PictureTool() {
                             </>
                         )}
                         <Button variant="default" disabled={spots[what].length === 0} onClick={back}>
-                            {t('Take the last point back')}
+                            {t('workshop.takeTheLastPointBack')}
                         </Button>
                         <Trouble error={measured.error} />
                         {found?.length != null && (
                             <p className="picture-found" aria-live="polite">
                                 <strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)}{' '}
-                                {t('a stitch, over {n}', { n: found.lengths_mm.length })}
+                                {t('workshop.aStitchOver', { n: found.lengths_mm.length })}
                                 {found.allowance !== null && (
                                     <>
                                         <br />
-                                        <strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('to the edge')}
+                                        <strong>{mm(found.allowance.mm)} mm</strong> ± {mm(2 * found.allowance.u_mm)} {t('workshop.toTheEdge')}
                                     </>
                                 )}
                             </p>
@@ -165,7 +173,7 @@ export function PictureTool() {
                     </>
                 )}
                 <TakeOver found={taken} />
-                <p className="quiet">{t('The picture stays on this device, but for reading by itself: then its shades are sent, read and forgotten.')}</p>
+                <p className="quiet">{t('workshop.thePictureStaysOnThis')}</p>
             </div>
         </div>
     )
@@ -178,11 +186,7 @@ const half = (expanded: number | null) => (expanded === null ? null : expanded /
 const along = (marks: number[][]) => (marks.at(-1)?.[0] ?? 0) - (marks[0]?.[0] ?? 0)
 
 function Read({ read: r }: { read: View['ScanView'] }) {
-    const cannot = {
-        edge: t('It cannot be told: the cloth edge is not clear. Leave some lid to see beside it.'),
-        row: t('It cannot be told: no row stands out. Use a thread that contrasts.'),
-        stitches: t('It cannot be told: the row does not repeat clearly. Scan at 300 dpi, or click the points.'),
-    }
+    const cannot = { edge: t('workshop.itCannotBeToldThe'), row: t('workshop.itCannotBeToldNo'), stitches: t('workshop.itCannotBeToldTheRow') }
     if (r.cannot !== null || r.length_mm === null || r.allowance_mm === null)
         return (
             <p className="refused mild" role="status">
@@ -191,11 +195,11 @@ function Read({ read: r }: { read: View['ScanView'] }) {
         )
     return (
         <p className="picture-found" role="status">
-            <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('a stitch')}
+            <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('workshop.aStitch')}
             <br />
-            <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('to the right edge')}
+            <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('workshop.toTheRightEdge')}
             <br />
-            {t('drift {n} mm over the row', { n: mm(r.drift_mm ?? 0) })}
+            {t('workshop.driftMmOverTheRow', { n: mm(r.drift_mm ?? 0) })}
         </p>
     )
 }

@@ -1,10 +1,10 @@
 import { Checkbox, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
 import { mm, toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Calibrate, useTrueScale } from './Calibrate'
@@ -54,7 +54,7 @@ export function StitchTool({ room }: ToolProps) {
     const text =
         p === undefined
             ? null
-            : t('{title}: {size}; {n} stitches in {row} mm, thread {top} mm top and {bobbin} mm bobbin ({ratio} × the row), about {min} min.', {
+            : t('workshop.stitchesInMmThreadMm', {
                   title: p.title,
                   size: p.width_mm > 0 ? `${mm(p.width_mm)} wide × ${mm(p.length_mm)} long` : `${mm(p.length_mm)} mm long`,
                   n: p.stitches,
@@ -66,7 +66,7 @@ export function StitchTool({ room }: ToolProps) {
               })
     return (
         <>
-            <div className="stitch-list" role="group" aria-label={t('Stitch')}>
+            <div className="stitch-list" role="group" aria-label={t('common.stitch')}>
                 {room.stitches.map((s) => (
                     <UnstyledButton key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>
                         {s.title}
@@ -77,7 +77,7 @@ export function StitchTool({ room }: ToolProps) {
                 <div className="tool-form">
                     {kind?.generator !== 'button' && (
                         <NumberField
-                            label={t('Length')}
+                            label={t('common.length')}
                             value={typed.length}
                             min={p?.length_range_mm[0] ?? 0.1}
                             max={Math.min(6, p?.length_range_mm[1] ?? 6)}
@@ -87,7 +87,7 @@ export function StitchTool({ room }: ToolProps) {
                     )}
                     {kind?.swings === true && (
                         <NumberField
-                            label={t('Width')}
+                            label={t('common.width')}
                             value={typed.width}
                             min={p?.width_range_mm[0] ?? 0}
                             max={Math.min(9, p?.width_range_mm[1] ?? 9)}
@@ -97,7 +97,7 @@ export function StitchTool({ room }: ToolProps) {
                     )}
                     {kind?.generator !== 'button' && (
                         <NumberField
-                            label={kind?.generator === 'buttonhole' ? t('Finished length') : t('Row')}
+                            label={kind?.generator === 'buttonhole' ? t('workshop.finishedLength') : t('common.row')}
                             value={typed.row}
                             min={5}
                             max={300}
@@ -107,7 +107,7 @@ export function StitchTool({ room }: ToolProps) {
                     )}
                     {kind?.generator !== 'pattern' && (
                         <NumberField
-                            label={kind?.generator === 'button' ? t('Stitches a pair') : t('Stitches a bar')}
+                            label={kind?.generator === 'button' ? t('workshop.stitchesAPair') : t('workshop.stitchesABar')}
                             value={bars}
                             min={2}
                             max={20}
@@ -116,29 +116,29 @@ export function StitchTool({ room }: ToolProps) {
                             onChange={setBars}
                         />
                     )}
-                    <NumberField label={t('Needle position')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
-                    <NumberField label={t('All layers')} value={typed.stack} min={0.1} max={5} step={0.1} onChange={set('stack')} slider={false} />
+                    <NumberField label={t('workshop.needlePosition')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
+                    <NumberField label={t('workshop.allLayers')} value={typed.stack} min={0.1} max={5} step={0.1} onChange={set('stack')} slider={false} />
                 </div>
                 <div className="tool-answer">
-                    {wrong !== undefined && <p className="refused">{t('“{value}” is no number.', { value: typed[wrong[0] as keyof typeof typed] })}</p>}
+                    {wrong !== undefined && <p className="refused">{t('workshop.isNoNumber', { value: typed[wrong[0] as keyof typeof typed] })}</p>}
                     <Trouble error={picture.error} />
                     {p !== undefined && (
                         <>
                             <p className="lead">
                                 {p.about}
-                                {p.iso_4915 !== null && <small> · {t('ISO 4915 class {n}', { n: p.iso_4915 })}</small>}
+                                {p.iso_4915 !== null && <small> · {t('workshop.iso4915Class', { n: p.iso_4915 })}</small>}
                             </p>
-                            <h2>{t('right side')}</h2>
+                            <h2>{t('workshop.rightSide')}</h2>
                             <div className="faces" tabIndex={0}>
                                 <StitchRow
                                     points={p.right_side}
                                     scale={scale}
                                     rowMm={row}
                                     halfMm={half}
-                                    label={t('{stitch} from the right side, to scale', { stitch: p.title })}
+                                    label={t('workshop.fromTheRightSideTo', { stitch: p.title })}
                                 />
                             </div>
-                            <h2>{t('underside')}</h2>
+                            <h2>{t('workshop.underside')}</h2>
                             <div className="faces" tabIndex={0}>
                                 <StitchRow
                                     points={p.underside}
@@ -146,13 +146,18 @@ export function StitchTool({ room }: ToolProps) {
                                     rowMm={row}
                                     halfMm={half}
                                     thread="bobbin"
-                                    label={t('{stitch} from the underside, to scale', { stitch: p.title })}
+                                    label={t('workshop.fromTheUndersideToScale', { stitch: p.title })}
                                 />
                             </div>
                             <div className="under-drawing">
                                 <ScaleBar mm={10} scale={scale} />
-                                <Checkbox label={t('true size')} className="tick" checked={trueSize} onChange={(e) => setTrueSize(e.currentTarget.checked)} />
-                                {p.per_inch !== null && <span className="quiet">{t('{n} stitches an inch', { n: mm(p.per_inch, 1) })}</span>}
+                                <Checkbox
+                                    label={t('workshop.trueSize')}
+                                    className="tick"
+                                    checked={trueSize}
+                                    onChange={(e) => setTrueSize(e.currentTarget.checked)}
+                                />
+                                {p.per_inch !== null && <span className="quiet">{t('workshop.stitchesAnInch', { n: mm(p.per_inch, 1) })}</span>}
                             </div>
                             {trueSize && !known && <Calibrate />}
                         </>

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLook } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { addReadings } from '../look/useSample'
 
@@ -46,12 +46,12 @@ export function TakeOver({ found }: { found: Measured | null }) {
     if (of('class') === '') return null
     return (
         <div className="take-over">
-            <p>{t('For the sample in hand: {row}', { row: row?.title ?? of('row') })}</p>
+            <p>{t('workshop.forTheSampleInHand', { row: row?.title ?? of('row') })}</p>
             <Button disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>
-                {t('Take it over')}
+                {t('workshop.takeItOver')}
             </Button>
             <Button variant="default" onClick={() => void navigate(back)}>
-                {t('Back to the sample')}
+                {t('workshop.backToTheSample')}
             </Button>
             <Trouble error={take.error} />
         </div>

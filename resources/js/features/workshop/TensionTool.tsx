@@ -1,19 +1,23 @@
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
-import { t } from '../../app/text'
 import { StitchRow } from '../../drawing/StitchRow'
 import { toNumber } from '../../text/numbers'
+import { t, type Key } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
 
 const ROW = Array.from({ length: 13 }, (_, i): [number, number] => [i * 2.5, 0])
-const LOOK: Record<string, string> = { balanced: 'balanced', 'top-loose': 'top loose', 'top-tight': 'top tight' }
-const MOVE: Record<string, string> = {
-    none: 'Leave it. Change nothing that works.',
-    'notch-up': 'Top tension one small notch up, then sew beside the last row.',
-    'notch-down': 'Top tension one small notch down, then sew beside the last row.',
-    rethread: 'Two notches did not cure it: set the dial back, foot up, rethread both threads, new needle.',
+const LOOK: Record<'balanced' | 'top-loose' | 'top-tight', Key> = {
+    balanced: 'workshop.balanced',
+    'top-loose': 'workshop.topLoose',
+    'top-tight': 'workshop.topTight',
+}
+const MOVE: Record<'none' | 'notch-up' | 'notch-down' | 'rethread', Key> = {
+    none: 'workshop.leaveItChangeNothingThat',
+    'notch-up': 'workshop.topTensionOneSmallNotch',
+    'notch-down': 'workshop.topTensionOneSmallNotchDown',
+    rethread: 'workshop.twoNotchesDidNotCure',
 }
 
 /** Where the two threads lock, and how both faces look: an illustration. */
@@ -26,7 +30,7 @@ export function TensionTool() {
         <div className="tool-cols">
             <div className="tool-form">
                 <NumberField
-                    label={t('Top, notches from its mark')}
+                    label={t('workshop.topNotchesFromItsMark')}
                     value={typed.top}
                     min={-4}
                     max={4}
@@ -35,7 +39,7 @@ export function TensionTool() {
                     onChange={(v) => setTyped({ ...typed, top: v })}
                 />
                 <NumberField
-                    label={t('Bobbin, the same')}
+                    label={t('workshop.bobbinTheSame')}
                     value={typed.bobbin}
                     min={-4}
                     max={4}
@@ -43,19 +47,26 @@ export function TensionTool() {
                     unit=""
                     onChange={(v) => setTyped({ ...typed, bobbin: v })}
                 />
-                <p className="quiet">{t('Tighter is positive. A low number on the dial is a loose top thread.')}</p>
+                <p className="quiet">{t('workshop.tighterIsPositiveALow')}</p>
             </div>
             <div className="tool-answer">
                 <Trouble error={answer.error} />
                 {a !== undefined && (
                     <>
                         <p className="big-verdict">
-                            <strong>{t(LOOK[a.look] ?? a.look)}</strong> {t(MOVE[a.move] ?? a.move)}
+                            <strong>{t(LOOK[a.look])}</strong> {t(MOVE[a.move])}
                         </p>
                         <LockDrawing lock={a.lock} />
-                        <h2>{t('right side')}</h2>
-                        <StitchRow points={ROW} scale={18} rowMm={30} halfMm={2} shows={a.right_side} label={t('right side: {what}', { what: a.right_side })} />
-                        <h2>{t('underside')}</h2>
+                        <h2>{t('workshop.rightSide')}</h2>
+                        <StitchRow
+                            points={ROW}
+                            scale={18}
+                            rowMm={30}
+                            halfMm={2}
+                            shows={a.right_side}
+                            label={t('workshop.rightSide2', { what: a.right_side })}
+                        />
+                        <h2>{t('workshop.underside')}</h2>
                         <StitchRow
                             points={ROW}
                             scale={18}
@@ -63,15 +74,12 @@ export function TensionTool() {
                             halfMm={2}
                             shows={a.underside}
                             thread="bobbin"
-                            label={t('underside: {what}', { what: a.underside })}
+                            label={t('workshop.underside2', { what: a.underside })}
                         />
-                        <p className="quiet">{t('An illustration, not a measurement: dark is the top thread, red the bobbin thread.')}</p>
+                        <p className="quiet">{t('workshop.anIllustrationNotAMeasurement')}</p>
                     </>
                 )}
-                <Keep
-                    tool="tension-picture"
-                    text={a === undefined ? null : t('Tension: {look}. {move}', { look: t(LOOK[a.look] ?? a.look), move: t(MOVE[a.move] ?? a.move) })}
-                />
+                <Keep tool="tension-picture" text={a === undefined ? null : t('workshop.tension', { look: t(LOOK[a.look]), move: t(MOVE[a.move]) })} />
             </div>
         </div>
     )
@@ -90,7 +98,7 @@ function LockDrawing({ lock }: { lock: number }) {
             )
             .join('')
     return (
-        <svg width={w} height={108} role="img" aria-label={t('Where the threads lock, the cloth cut along the row')} className="lock-drawing">
+        <svg width={w} height={108} role="img" aria-label={t('workshop.whereTheThreadsLockThe')} className="lock-drawing">
             <rect x={0} y={top} width={w} height={bottom - top} className="cloth" />
             <line x1={0} y1={(top + bottom) / 2} x2={w} y2={(top + bottom) / 2} className="layer" />
             <path d={run(top - 3)} className="thread-run top" strokeWidth={4} />

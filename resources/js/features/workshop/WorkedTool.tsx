@@ -3,8 +3,8 @@ import { useDebouncedValue } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useMe, useSettingsLog } from '../../api/queries'
-import { t } from '../../app/text'
-import { day } from '../../app/time'
+import { day } from '../../text/time'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** What worked on which machine with which cloth: of good samples only, found again by a few words. */
@@ -16,34 +16,30 @@ export function WorkedTool() {
     return (
         <div className="worked">
             <TextInput
-                label={t('Machine, cloth, foot, lesson …')}
+                label={t('workshop.machineClothFootLesson')}
                 className="worked-find"
                 value={typed}
                 maxLength={80}
-                placeholder={t('Window 1 jersey')}
+                placeholder={t('workshop.window1Jersey')}
                 onChange={(e) => setTyped(e.currentTarget.value)}
             />
-            <p className="quiet">{t('Settings of samples that were met. They hold for that machine and that cloth; test on scrap first.')}</p>
+            <p className="quiet">{t('workshop.settingsOfSamplesThatWere')}</p>
             <Trouble error={log.error} />
-            {log.data === undefined && log.error === null && <Waiting what={t('Looking')} />}
-            {log.data?.length === 0 && (
-                <p className="empty">
-                    {asked === '' ? t('Nothing yet: fill in “Sewn with” when you look at a sample.') : t('Nothing good was kept with these words.')}
-                </p>
-            )}
+            {log.data === undefined && log.error === null && <Waiting what={t('common.looking')} />}
+            {log.data?.length === 0 && <p className="empty">{asked === '' ? t('workshop.nothingYetFillInSewn') : t('workshop.nothingGoodWasKeptWith')}</p>}
             {log.data !== undefined && log.data.length > 0 && (
                 <table className="checks">
                     <thead>
                         <tr>
-                            <th>{t('Lesson')}</th>
-                            <th>{t('Machine')}</th>
-                            <th>{t('Cloth')}</th>
-                            <th>{t('Foot')}</th>
-                            <th>{t('Needle')}</th>
-                            <th>{t('Length')}</th>
-                            <th>{t('Width')}</th>
-                            <th>{t('Tension')}</th>
-                            <th>{t('Last')}</th>
+                            <th>{t('common.lesson')}</th>
+                            <th>{t('common.machine')}</th>
+                            <th>{t('common.cloth')}</th>
+                            <th>{t('common.foot')}</th>
+                            <th>{t('common.needle')}</th>
+                            <th>{t('common.length')}</th>
+                            <th>{t('common.width')}</th>
+                            <th>{t('common.tension')}</th>
+                            <th>{t('workshop.last')}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -62,7 +58,7 @@ export function WorkedTool() {
                                 <td>{s.tension}</td>
                                 <td>
                                     {day(s.last_at, zone)}
-                                    {s.times > 1 && <small>{t('{n} times', { n: s.times })}</small>}
+                                    {s.times > 1 && <small>{t('workshop.times', { n: s.times })}</small>}
                                 </td>
                             </tr>
                         ))}

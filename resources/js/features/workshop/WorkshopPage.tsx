@@ -1,6 +1,6 @@
 import { NavLink, useParams } from 'react-router'
 import { useMe, useRoom } from '../../api/queries'
-import { t } from '../../app/text'
+import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClearanceTool } from './ClearanceTool'
 import { DialTool } from './DialTool'
@@ -14,16 +14,16 @@ import { TensionTool } from './TensionTool'
 import { WorkedTool } from './WorkedTool'
 
 const TOOLS = [
-    { id: 'stitch', name: 'Stitch picture', Tool: StitchTool },
-    { id: 'faults', name: 'Fault finder', Tool: FaultTool },
-    { id: 'picture', name: 'Picture ruler', Tool: PictureTool },
-    { id: 'worked', name: 'What worked', Tool: WorkedTool },
-    { id: 'guide', name: 'Guide finder', Tool: GuideTool },
-    { id: 'clearance', name: 'Clearance', Tool: ClearanceTool },
-    { id: 'needle', name: 'Needle and thread', Tool: NeedleTool },
-    { id: 'dial', name: 'Dial translator', Tool: DialTool },
-    { id: 'tension', name: 'Tension', Tool: TensionTool },
-    { id: 'feet', name: 'Which feet', Tool: FeetTool },
+    { id: 'stitch', name: 'workshop.stitchPicture', Tool: StitchTool },
+    { id: 'faults', name: 'workshop.faultFinder', Tool: FaultTool },
+    { id: 'picture', name: 'workshop.pictureRuler', Tool: PictureTool },
+    { id: 'worked', name: 'workshop.whatWorked', Tool: WorkedTool },
+    { id: 'guide', name: 'workshop.guideFinder', Tool: GuideTool },
+    { id: 'clearance', name: 'workshop.clearance', Tool: ClearanceTool },
+    { id: 'needle', name: 'workshop.needleAndThread', Tool: NeedleTool },
+    { id: 'dial', name: 'workshop.dialTranslator', Tool: DialTool },
+    { id: 'tension', name: 'common.tension', Tool: TensionTool },
+    { id: 'feet', name: 'workshop.whichFeet', Tool: FeetTool },
 ] as const
 
 /** The calculators as a bench: each answers from the core, for this room's machines and feet. */
@@ -33,10 +33,10 @@ export default function WorkshopPage() {
     const me = useMe()
     const [first] = TOOLS
     const { Tool, name } = TOOLS.find((tool) => tool.id === id) ?? first
-    if (room.data === undefined) return room.error === null ? <Waiting what={t('Opening the workshop')} /> : <Trouble error={room.error} />
+    if (room.data === undefined) return room.error === null ? <Waiting what={t('workshop.openingTheWorkshop')} /> : <Trouble error={room.error} />
     return (
         <div className="workshop">
-            <nav className="bench" aria-label={t('Tools')}>
+            <nav className="bench" aria-label={t('workshop.tools')}>
                 {TOOLS.map((tool) => (
                     <NavLink
                         key={tool.id}

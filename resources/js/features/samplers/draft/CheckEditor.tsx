@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../../api/client'
 import { useChange } from '../../../api/queries'
-import { t } from '../../../app/text'
+import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import type { Band, DraftCheck, DraftReading, DraftRow } from './lesson'
@@ -21,11 +21,11 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
         onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
     return (
         <div className="draft-checks">
-            <h3>{t('Checks')}</h3>
+            <h3>{t('samplers.checks')}</h3>
             {row.checks.map((c) => (
                 <div key={c.id} className="draft-check">
                     <TextInput
-                        aria-label={t('Name of the check')}
+                        aria-label={t('samplers.nameOfTheCheck')}
                         value={c.title}
                         maxLength={60}
                         onChange={(e) => {
@@ -49,9 +49,9 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
                     {row.checks.length > 1 && (
                         <Button
                             variant="subtle"
-                            aria-label={t('Take the check {name} away', { name: c.title })}
+                            aria-label={t('samplers.takeTheCheckAway', { name: c.title })}
                             onClick={() => onChange(`check away ${c.id}`, (r) => without(r, c.id))}>
-                            {t('away')}
+                            {t('samplers.away')}
                         </Button>
                     )}
                     <div className="draft-say">
@@ -59,7 +59,13 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
                             .filter((side) => side in c.changes || c.kind !== 'yes')
                             .map((side) => (
                                 <TextInput
-                                    label={side === 'low' ? (c.kind === 'yes' || c.kind === 'choice' ? t('If not') : t('Too little')) : t('Too much')}
+                                    label={
+                                        side === 'low'
+                                            ? c.kind === 'yes' || c.kind === 'choice'
+                                                ? t('samplers.ifNot')
+                                                : t('samplers.tooLittle')
+                                            : t('samplers.tooMuch')
+                                    }
                                     key={side}
                                     value={c.changes[side]?.text ?? ''}
                                     maxLength={200}
@@ -99,12 +105,12 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
     const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => (
         <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
     )
-    if (c.kind === 'yes' || c.kind === 'choice') return <span className="quiet">{c.kind === 'yes' ? t('yes or no') : t('described steps')}</span>
+    if (c.kind === 'yes' || c.kind === 'choice') return <span className="quiet">{c.kind === 'yes' ? t('samplers.yesOrNo') : t('samplers.describedSteps')}</span>
     if (c.kind === 'alike')
         return (
             <>
-                {num(t('met'), 'met_percent', '%', 1)}
-                {num(t('near'), 'near_percent', '%', 1)}
+                {num(t('common.met'), 'met_percent', '%', 1)}
+                {num(t('common.near'), 'near_percent', '%', 1)}
             </>
         )
     if (c.kind === 'band') {
@@ -120,18 +126,18 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
             )
         return (
             <>
-                {band('met', 'from', t('met from'))}
-                {band('met', 'to', t('met to'))}
-                {band('near', 'from', t('near from'))}
-                {band('near', 'to', t('near to'))}
+                {band('met', 'from', t('samplers.metFrom'))}
+                {band('met', 'to', t('samplers.metTo'))}
+                {band('near', 'from', t('samplers.nearFrom'))}
+                {band('near', 'to', t('samplers.nearTo'))}
             </>
         )
     }
     return (
         <>
-            {c.kind !== 'spread' && num(t('target'), 'target_mm', 'mm', 0.1)}
-            {num(c.kind === 'spread' ? t('met up to') : t('met ±'), 'met_mm')}
-            {num(c.kind === 'spread' ? t('near up to') : t('near ±'), 'near_mm')}
+            {c.kind !== 'spread' && num(t('samplers.target'), 'target_mm', 'mm', 0.1)}
+            {num(c.kind === 'spread' ? t('samplers.metUpTo') : t('samplers.met'), 'met_mm')}
+            {num(c.kind === 'spread' ? t('samplers.nearUpTo') : t('samplers.near'), 'near_mm')}
         </>
     )
 }
@@ -139,11 +145,11 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
 type Kind = View['NewCheckBody']['kind']
 
 const KINDS: { id: Kind; title: string }[] = [
-    { id: 'yes-no', title: t('yes or no') },
-    { id: 'length', title: t('one length') },
-    { id: 'lengths', title: t('a length at three marks') },
-    { id: 'count', title: t('a count') },
-    { id: 'stitches', title: t('stitches counted over mm') },
+    { id: 'yes-no', title: t('samplers.yesOrNo') },
+    { id: 'length', title: t('samplers.oneLength') },
+    { id: 'lengths', title: t('samplers.aLengthAtThreeMarks') },
+    { id: 'count', title: t('samplers.aCount') },
+    { id: 'stitches', title: t('samplers.stitchesCountedOverMm') },
 ]
 
 function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; onAdd: (reading: DraftReading, check: DraftCheck) => void }) {
@@ -157,16 +163,16 @@ function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; o
     return (
         <div className="draft-fields new-check">
             <TextInput
-                label={t('Look also for')}
+                label={t('samplers.lookAlsoFor')}
                 className="wide"
                 value={label}
                 maxLength={60}
-                placeholder={t('Corner lies flat')}
+                placeholder={t('samplers.cornerLiesFlat')}
                 onChange={(e) => setLabel(e.currentTarget.value)}
             />
-            <Choice label={t('read as')} value={kind} options={KINDS} onChange={(id) => setKind(KINDS.find((k) => k.id === id)?.id ?? 'yes-no')} />
+            <Choice label={t('samplers.readAs')} value={kind} options={KINDS} onChange={(id) => setKind(KINDS.find((k) => k.id === id)?.id ?? 'yes-no')} />
             <Button variant="default" disabled={label.trim() === '' || add.isPending} onClick={() => add.mutate(undefined)}>
-                {t('Add the check')}
+                {t('samplers.addTheCheck')}
             </Button>
             <Trouble error={add.error} />
         </div>

@@ -1,5 +1,5 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
-import { t } from '../../../app/text'
+import { t } from '../../../text/words'
 import { Choice } from '../../workshop/fields'
 import type { DraftLesson, DraftPiece } from './lesson'
 import { Num } from './Num'
@@ -10,11 +10,11 @@ interface Props {
 }
 
 const MATERIALS = [
-    { id: 'cloth', title: t('cotton') },
-    { id: 'knit', title: t('jersey') },
-    { id: 'paper', title: t('paper') },
-    { id: 'interfacing', title: t('interfacing') },
-    { id: 'leather', title: t('leather or coated') },
+    { id: 'cloth', title: t('samplers.cotton') },
+    { id: 'knit', title: t('samplers.jersey') },
+    { id: 'paper', title: t('samplers.paper') },
+    { id: 'interfacing', title: t('samplers.interfacing') },
+    { id: 'leather', title: t('samplers.leatherOrCoated') },
 ]
 
 /** Pieces of the sampler, and the colours of its two threads. */
@@ -28,7 +28,7 @@ export function ClothEditor({ lesson, onChange }: Props) {
         <TextInput
             label={label}
             value={lesson.threads?.[name] ?? ''}
-            placeholder={t('as the course has it')}
+            placeholder={t('samplers.asTheCourseHasIt')}
             maxLength={40}
             onChange={(e) => {
                 const value = e.currentTarget.value
@@ -44,30 +44,30 @@ export function ClothEditor({ lesson, onChange }: Props) {
             {lesson.sampler.pieces.map((p) => (
                 <div key={p.id} className="draft-fields piece-fields">
                     <TextInput
-                        label={t('Piece')}
+                        label={t('samplers.piece')}
                         className="wide"
                         value={p.label}
                         maxLength={80}
                         onChange={(e) => change(p.id, 'label', { label: e.currentTarget.value })}
                     />
-                    <Num label={t('Width')} value={p.width_mm} step={5} onChange={(v) => change(p.id, 'width', { width_mm: v })} />
-                    <Num label={t('Height')} value={p.height_mm} step={5} onChange={(v) => change(p.id, 'height', { height_mm: v })} />
-                    <Num label={t('Layers')} unit="" step={1} value={p.layers} onChange={(v) => change(p.id, 'layers', { layers: v })} />
+                    <Num label={t('common.width')} value={p.width_mm} step={5} onChange={(v) => change(p.id, 'width', { width_mm: v })} />
+                    <Num label={t('samplers.height')} value={p.height_mm} step={5} onChange={(v) => change(p.id, 'height', { height_mm: v })} />
+                    <Num label={t('samplers.layers')} unit="" step={1} value={p.layers} onChange={(v) => change(p.id, 'layers', { layers: v })} />
                     <Choice
-                        label={t('Cloth')}
+                        label={t('common.cloth')}
                         value={p.material ?? 'cloth'}
                         options={MATERIALS}
                         onChange={(material) => change(p.id, 'material', { material })}
                     />
                     <Checkbox
-                        label={t('stabiliser behind')}
+                        label={t('samplers.stabiliserBehind')}
                         className="tick"
                         checked={p.interfaced ?? false}
                         onChange={(e) => change(p.id, 'interfaced', { interfaced: e.currentTarget.checked })}
                     />
                     {!used.has(p.id) && (
                         <Button variant="subtle" onClick={() => pieces(`away ${p.id}`, (list) => list.filter((x) => x.id !== p.id))}>
-                            {t('Take the piece away')}
+                            {t('samplers.takeThePieceAway')}
                         </Button>
                     )}
                 </div>
@@ -78,16 +78,16 @@ export function ClothEditor({ lesson, onChange }: Props) {
                     pieces('new', (list) => {
                         let n = list.length + 1
                         while (list.some((p) => p.id === `piece-${n}`)) n++
-                        return [...list, { id: `piece-${n}`, width_mm: 100, height_mm: 150, layers: 2, label: t('2 layers') }]
+                        return [...list, { id: `piece-${n}`, width_mm: 100, height_mm: 150, layers: 2, label: t('samplers.n2Layers') }]
                     })
                 }>
-                {t('One piece more')}
+                {t('samplers.onePieceMore')}
             </Button>
             <div className="draft-fields">
-                {thread('top', t('Top thread'))}
-                {thread('bobbin', t('Bobbin thread'))}
+                {thread('top', t('samplers.topThread'))}
+                {thread('bobbin', t('samplers.bobbinThread'))}
             </div>
-            <p className="quiet">{t('Two colours that contrast let both faces be read.')}</p>
+            <p className="quiet">{t('samplers.twoColoursThatContrastLet')}</p>
         </div>
     )
 }

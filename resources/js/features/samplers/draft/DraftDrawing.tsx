@@ -1,9 +1,9 @@
 import { useElementSize } from '@mantine/hooks'
 import { useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { View } from '../../../api/client'
-import { t } from '../../../app/text'
 import { SheetParts } from '../../../drawing/SheetParts'
 import { linePath, stitchPath } from '../../../drawing/stitches'
+import { t } from '../../../text/words'
 import { handles, moveRow, withRow, type DraftLesson, type DraftRow } from './lesson'
 
 interface Props {
@@ -74,7 +74,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                     width={width}
                     height={height}
                     role="group"
-                    aria-label={t('The sampler to scale')}
+                    aria-label={t('samplers.theSamplerToScale')}
                     onPointerMove={go}
                     onPointerUp={() => setDrag(null)}
                     onPointerCancel={() => setDrag(null)}>
@@ -111,7 +111,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                         className="row-grip"
                                         tabIndex={0}
                                         role="button"
-                                        aria-label={t('{row}: drag it, or move it with the arrow keys', { row: row.title })}
+                                        aria-label={t('samplers.dragItOrMoveIt', { row: row.title })}
                                         aria-pressed={on}
                                         onPointerDown={(e) => start(e, row, moveRow, true)}
                                         onKeyDown={(e) => keys(e, row, moveRow)}
@@ -147,7 +147,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                               className="row-handle"
                                               tabIndex={0}
                                               role="button"
-                                              aria-label={t('An end of {row}: drag it, or move it with the arrow keys', { row: row.title })}
+                                              aria-label={t('samplers.anEndOfDragIt', { row: row.title })}
                                               onPointerDown={(e) => start(e, row, h.move, false)}
                                               onKeyDown={(e) => keys(e, row, h.move)}
                                           />

@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
 import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
-import { t } from '../../../app/text'
 import { mm } from '../../../text/numbers'
+import { t } from '../../../text/words'
 import { Trouble, Waiting } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import { ClothEditor } from './ClothEditor'
@@ -22,7 +22,7 @@ export default function DraftPage() {
     const room = useRoom(undefined)
     const studio = useMe().data?.studio
     if (text.data === undefined || room.data === undefined || studio === undefined)
-        return text.error === null ? <Waiting what={t('Laying it on the table')} /> : <Trouble error={text.error} />
+        return text.error === null ? <Waiting what={t('samplers.layingItOnTheTable')} /> : <Trouble error={text.error} />
     return <Table key={`${id}:${text.data.version}`} studio={studio} text={text.data} stitches={room.data.stitches} />
 }
 
@@ -60,42 +60,35 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
         <div className="draft">
             <div className="draft-head">
                 <h1>
-                    {t('Drafting table')}{' '}
+                    {t('samplers.draftingTable')}{' '}
                     <small>
-                        <Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('version {n} is on the shelf', { n: text.version })}
+                        <Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('samplers.versionIsOnTheShelf', { n: text.version })}
                     </small>
                 </h1>
                 <span className="quiet" role="status">
-                    {draft.changed ? t('Draft kept on this device') : t('Nothing changed yet')}
+                    {draft.changed ? t('samplers.draftKeptOnThisDevice') : t('samplers.nothingChangedYet')}
                 </span>
                 <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>
-                    {t('Undo')}
+                    {t('common.undo')}
                 </Button>
                 <Button variant="default" disabled={!draft.canRedo} onClick={draft.redo}>
-                    {t('Redo')}
+                    {t('samplers.redo')}
                 </Button>
                 {draft.changed && (
                     <Button variant="default" onClick={draft.drop}>
-                        {t('Drop the draft')}
+                        {t('samplers.dropTheDraft')}
                     </Button>
                 )}
                 {renamed && (
                     <Button variant="default" disabled={read?.fits !== true || keep.isPending} onClick={() => keep.mutate(true)}>
-                        {t('Keep as a new lesson')}
+                        {t('samplers.keepAsANewLesson')}
                     </Button>
                 )}
                 <Button disabled={!draft.changed || read?.fits !== true || keep.isPending} onClick={() => keep.mutate(false)}>
-                    {t('Keep as version {n}', { n: nextVersion })}
+                    {t('samplers.keepAsVersion', { n: nextVersion })}
                 </Button>
             </div>
-            {stale && (
-                <p className="draft-problem">
-                    {t(
-                        'Version {now} came to the shelf since this draft was begun from version {then}. Drop the draft to see it, or give yours another title and keep it as a new lesson.',
-                        { now: text.version, then: draft.from },
-                    )}
-                </p>
-            )}
+            {stale && <p className="draft-problem">{t('samplers.versionCameToTheShelf', { now: text.version, then: draft.from })}</p>}
             <Trouble error={keep.error ?? add.error ?? draft.read.error} place />
             {general.map((p) => (
                 <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'}>
@@ -117,16 +110,12 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             onChange={draft.change}
                         />
                     ) : (
-                        <p className="empty">
-                            {lesson.sampler.pieces.length === 0
-                                ? t('This lesson has no sampler yet. Give it a piece of cloth, then rows.')
-                                : t('It cannot be drawn like this.')}
-                        </p>
+                        <p className="empty">{lesson.sampler.pieces.length === 0 ? t('samplers.thisLessonHasNoSampler') : t('samplers.itCannotBeDrawnLike')}</p>
                     )}
                     {read !== undefined && (
                         <p className="draft-sum" role="status">
-                            {t('{rows} · {min} min for a beginner · {m} m of each thread', {
-                                rows: sewn === 1 ? t('1 row') : t('{n} rows', { n: sewn }),
+                            {t('samplers.minForABeginnerM', {
+                                rows: t('samplers.rows2', { n: sewn }),
                                 min: read.minutes.toFixed(1),
                                 m: (read.thread_mm / 1000).toFixed(2),
                             })}
@@ -134,7 +123,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     )}
                 </div>
                 <div className="draft-right">
-                    <div className="bench inline" role="tablist" aria-label={t('What to change')}>
+                    <div className="bench inline" role="tablist" aria-label={t('samplers.whatToChange')}>
                         {PARTS.map((p) => (
                             <a
                                 key={p}
@@ -146,7 +135,14 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                     e.preventDefault()
                                     setPart(p)
                                 }}>
-                                {{ rows: t('Rows'), cloth: t('Cloth and thread'), words: t('Words and settings'), versions: t('Versions') }[p]}
+                                {
+                                    {
+                                        rows: t('samplers.rows'),
+                                        cloth: t('samplers.clothAndThread'),
+                                        words: t('samplers.wordsAndSettings'),
+                                        versions: t('samplers.versions'),
+                                    }[p]
+                                }
                             </a>
                         ))}
                     </div>
@@ -165,28 +161,28 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                                         {figures === undefined
                                                             ? ''
                                                             : figures.stitches === 0
-                                                              ? t('looked at, not sewn')
-                                                              : t('{n} stitches, {mm} mm, {min} min', {
+                                                              ? t('samplers.lookedAtNotSewn')
+                                                              : t('samplers.stitchesMmMin', {
                                                                     n: figures.stitches,
                                                                     mm: mm(figures.row_mm, 0),
                                                                     min: figures.minutes.toFixed(1),
                                                                 })}
                                                     </small>
                                                     <small className={problem?.stops === true ? 'lacking' : 'due'}>
-                                                        {problem === undefined ? '' : problem.stops ? t('does not fit') : t('look here')}
+                                                        {problem === undefined ? '' : problem.stops ? t('samplers.doesNotFit') : t('samplers.lookHere')}
                                                     </small>
                                                 </UnstyledButton>
                                                 {lesson.sampler.rows.length > 1 && (
                                                     <Button
                                                         variant="subtle"
-                                                        aria-label={t('Take the row {name} away', { name: r.title })}
+                                                        aria-label={t('samplers.takeTheRowAway', { name: r.title })}
                                                         onClick={() =>
                                                             draft.change(`row away ${r.id}`, (l) => ({
                                                                 ...l,
                                                                 sampler: { ...l.sampler, rows: l.sampler.rows.filter((x) => x.id !== r.id) },
                                                             }))
                                                         }>
-                                                        {t('away')}
+                                                        {t('samplers.away')}
                                                     </Button>
                                                 )}
                                             </div>
@@ -208,13 +204,13 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             {lesson.sampler.pieces.length > 0 && (
                                 <div className="draft-fields add-row">
                                     <Choice
-                                        label={t('Add from the stitch list')}
+                                        label={t('samplers.addFromTheStitchList')}
                                         value={stitch}
                                         options={stitches.map((s) => ({ id: s.id, title: s.title }))}
                                         onChange={setStitch}
                                     />
                                     <Button variant="default" disabled={add.isPending} onClick={() => add.mutate(undefined)}>
-                                        {t('Add a row, one foot edge on')}
+                                        {t('samplers.addARowOneFoot')}
                                     </Button>
                                 </div>
                             )}
@@ -231,7 +227,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             }}
                         />
                     )}
-                    {keep.error instanceof Problem && keep.error.status === 409 && <p className="quiet">{t('Your draft is still here.')}</p>}
+                    {keep.error instanceof Problem && keep.error.status === 409 && <p className="quiet">{t('samplers.yourDraftIsStillHere')}</p>}
                 </div>
             </div>
         </div>

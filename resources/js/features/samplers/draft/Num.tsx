@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { api, ask } from '../../../api/client'
-import { t } from '../../../app/text'
 import { toNumber } from '../../../text/numbers'
+import { t } from '../../../text/words'
 import { StepField } from '../../../ui/StepField'
 
 interface Props {
@@ -53,7 +53,7 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = fa
             {...(bare ? { 'aria-label': label } : { label: shown })}
             maxLength={12}
             error={wrong}
-            title={wrong ? t('A number, or inches such as 5/8') : undefined}
+            title={wrong ? t('samplers.aNumberOrInchesSuch') : undefined}
             value={typed ?? (value === undefined ? '' : String(value))}
             onChange={(e) => write(e.currentTarget.value)}
             onBlur={() => void settle()}

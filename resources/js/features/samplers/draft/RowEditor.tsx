@@ -1,8 +1,8 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { api, ask, type View } from '../../../api/client'
 import { useChange, useLessons } from '../../../api/queries'
-import { t } from '../../../app/text'
 import { mm } from '../../../text/numbers'
+import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import { CheckEditor } from './CheckEditor'
@@ -20,13 +20,13 @@ interface Props {
 }
 
 const RUNS: { id: View['NewPathBody']['run']; title: string }[] = [
-    { id: 'edge', title: t('along an edge') },
-    { id: 'line', title: t('a line with corners') },
-    { id: 'arc', title: t('an arc') },
-    { id: 'circle', title: t('a circle') },
-    { id: 's-curve', title: t('an S') },
-    { id: 'square-spiral', title: t('a square spiral') },
-    { id: 'round-spiral', title: t('a round spiral') },
+    { id: 'edge', title: t('samplers.alongAnEdge') },
+    { id: 'line', title: t('samplers.aLineWithCorners') },
+    { id: 'arc', title: t('samplers.anArc') },
+    { id: 'circle', title: t('samplers.aCircle') },
+    { id: 's-curve', title: t('samplers.anS') },
+    { id: 'square-spiral', title: t('samplers.aSquareSpiral') },
+    { id: 'round-spiral', title: t('samplers.aRoundSpiral') },
 ]
 
 /** One row: its stitch, where it runs, what is looked for on it, and which machines sew it. */
@@ -46,14 +46,14 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                     {p.text}{' '}
                     {p.value !== null && (
                         <Button variant="default" onClick={() => onPut(p.place, p.value ?? 0)}>
-                            {t('Make it {n}', { n: mm(p.value) })}
+                            {t('samplers.makeIt', { n: mm(p.value) })}
                         </Button>
                     )}
                 </p>
             ))}
             <div className="draft-fields">
                 <TextInput
-                    label={t('Called')}
+                    label={t('samplers.called')}
                     className="wide"
                     value={row.title}
                     maxLength={80}
@@ -65,7 +65,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                 {row.path !== undefined && (
                     <>
                         <Choice
-                            label={t('Stitch')}
+                            label={t('common.stitch')}
                             value={row.stitch ?? 'straight'}
                             options={stitches.map((s) => ({ id: s.id, title: s.title }))}
                             onChange={(id) => {
@@ -78,24 +78,24 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                                 }))
                             }}
                         />
-                        <Num label={t('Length')} value={row.stitch_mm} step={0.1} onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))} />
+                        <Num label={t('common.length')} value={row.stitch_mm} step={0.1} onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))} />
                         {kind?.swings === true && (
-                            <Num label={t('Width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />
+                            <Num label={t('common.width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />
                         )}
                         <Num
-                            label={t('Needle, left −')}
+                            label={t('samplers.needleLeft')}
                             value={row.needle_position_mm ?? 0}
                             onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))}
                         />
                         <Num
-                            label={t('Back stitches')}
+                            label={t('samplers.backStitches')}
                             unit=""
                             step={1}
                             value={row.back_stitches ?? 0}
                             onChange={(v) => change('back', (r) => ({ ...r, back_stitches: v }))}
                         />
                         <TextInput
-                            label={t('Guide')}
+                            label={t('samplers.guide')}
                             value={row.guide ?? ''}
                             maxLength={60}
                             onChange={(e) => {
@@ -109,7 +109,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
             {row.path !== undefined && piece !== undefined && (
                 <div className="draft-fields">
                     <Choice
-                        label={t('Runs')}
+                        label={t('samplers.runs')}
                         value={row.path.run}
                         options={RUNS}
                         onChange={(id) => {
@@ -143,7 +143,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
         ([0, 1] as const).map((i) => (
             <Num
                 key={`${name}${i}`}
-                label={`${label} ${i === 0 ? t('from left') : t('from top')}`}
+                label={`${label} ${i === 0 ? t('samplers.fromLeft') : t('samplers.fromTop')}`}
                 value={path[name]?.[i]}
                 onChange={(v) => {
                     const old: Pair = path[name] ?? [0, 0]
@@ -156,17 +156,17 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
             return (
                 <>
                     <Choice
-                        label={t('Edge')}
+                        label={t('samplers.edge')}
                         value={path.edge ?? 'left'}
                         options={[
-                            { id: 'left', title: t('left') },
-                            { id: 'right', title: t('right') },
+                            { id: 'left', title: t('common.left') },
+                            { id: 'right', title: t('common.right') },
                         ]}
                         onChange={(edge) => onChange('edge', { ...path, edge })}
                     />
-                    {num(t('From the edge'), 'distance_mm')}
-                    {num(t('Begins at'), 'from_mm')}
-                    {num(t('Ends at'), 'to_mm')}
+                    {num(t('samplers.fromTheEdge'), 'distance_mm')}
+                    {num(t('samplers.beginsAt'), 'from_mm')}
+                    {num(t('samplers.endsAt'), 'to_mm')}
                 </>
             )
         case 'line':
@@ -177,7 +177,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                             {([0, 1] as const).map((k) => (
                                 <Num
                                     key={k}
-                                    label={`${i + 1} ${k === 0 ? t('from left') : t('from top')}`}
+                                    label={`${i + 1} ${k === 0 ? t('samplers.fromLeft') : t('samplers.fromTop')}`}
                                     value={p[k]}
                                     onChange={(v) =>
                                         onChange(`corner ${i} ${k}`, {
@@ -190,7 +190,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                             {(path.through ?? []).length > 2 && (
                                 <Button
                                     variant="subtle"
-                                    aria-label={t('Corner {n} away', { n: i + 1 })}
+                                    aria-label={t('samplers.cornerAway', { n: i + 1 })}
                                     onClick={() => onChange(`corner away ${i}`, { ...path, through: (path.through ?? []).filter((_, n) => n !== i) })}>
                                     ×
                                 </Button>
@@ -204,44 +204,44 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                             const end = through.at(-1) ?? [10, 10]
                             onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
                         }}>
-                        {t('One corner more')}
+                        {t('samplers.oneCornerMore')}
                     </Button>
                 </div>
             )
         case 'square-spiral':
             return (
                 <>
-                    {num(t('First sides from the edge'), 'margin_mm')}
-                    {num(t('Lanes apart'), 'lane_mm')}
-                    {num(t('Corners'), 'corners', '', 1)}
+                    {num(t('samplers.firstSidesFromTheEdge'), 'margin_mm')}
+                    {num(t('samplers.lanesApart'), 'lane_mm')}
+                    {num(t('samplers.corners'), 'corners', '', 1)}
                 </>
             )
         case 's-curve':
             return (
                 <>
-                    {pair(t('Begins'), 'from')}
-                    {pair(t('Ends'), 'to')}
-                    {num(t('Swings out'), 'swing_mm')}
+                    {pair(t('samplers.begins'), 'from')}
+                    {pair(t('samplers.ends'), 'to')}
+                    {num(t('samplers.swingsOut'), 'swing_mm')}
                 </>
             )
         case 'round-spiral':
             return (
                 <>
-                    {pair(t('Middle'), 'centre')}
-                    {num(t('Radius'), 'radius_mm')}
-                    {num(t('Lanes apart'), 'lane_mm')}
-                    {num(t('Turns'), 'turns', '', 0.5)}
+                    {pair(t('samplers.middle'), 'centre')}
+                    {num(t('samplers.radius'), 'radius_mm')}
+                    {num(t('samplers.lanesApart'), 'lane_mm')}
+                    {num(t('samplers.turns'), 'turns', '', 0.5)}
                 </>
             )
         default:
             return (
                 <>
-                    {pair(t('Middle'), 'centre')}
-                    {num(t('Radius'), 'radius_mm')}
+                    {pair(t('samplers.middle'), 'centre')}
+                    {num(t('samplers.radius'), 'radius_mm')}
                     {path.run === 'arc' && (
                         <>
-                            {num(t('From'), 'from_deg', '°', 5)}
-                            {num(t('To'), 'to_deg', '°', 5)}
+                            {num(t('samplers.from'), 'from_deg', '°', 5)}
+                            {num(t('common.to'), 'to_deg', '°', 5)}
                         </>
                     )}
                 </>
@@ -256,7 +256,7 @@ function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow;
     const on = row.faults ?? all.map((f) => f.id)
     return (
         <fieldset className="row-faults">
-            <legend>{t('Usual faults here')}</legend>
+            <legend>{t('samplers.usualFaultsHere')}</legend>
             {all.map((f) => (
                 <Checkbox
                     label={f.seen}
@@ -279,15 +279,15 @@ function Machines({ machines }: { machines: View['RowFitView'][] }) {
     const least = can.reduce<View['RowFitView'] | null>((a, m) => (m.margin_mm !== null && (a?.margin_mm == null || m.margin_mm < a.margin_mm) ? m : a), null)
     return (
         <div className="draft-machines">
-            <strong>{t('{n} of {all} machines sew it.', { n: can.length, all: machines.length })}</strong>
+            <strong>{t('samplers.ofMachinesSewIt', { n: can.length, all: machines.length })}</strong>
             {least?.margin_mm != null && (
                 <span className={least.clearance}>
                     {' '}
-                    {t('Least room beside the needle: {n} mm, {machine} with “{foot}”{word}.', {
+                    {t('samplers.leastRoomBesideTheNeedle', {
                         n: least.margin_mm.toFixed(1),
                         machine: least.machine,
                         foot: least.foot,
-                        word: least.clearance === 'close' ? t(', close: turn the hand wheel first') : '',
+                        word: least.clearance === 'close' ? t('samplers.closeTurnTheHandWheel') : '',
                     })}
                 </span>
             )}

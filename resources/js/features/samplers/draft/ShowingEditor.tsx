@@ -1,5 +1,5 @@
 import { ActionIcon, Button, Textarea, TextInput } from '@mantine/core'
-import { t } from '../../../app/text'
+import { t } from '../../../text/words'
 import type { DraftAct, DraftLesson, DraftMistake } from './lesson'
 
 interface Props {
@@ -20,9 +20,9 @@ export function ShowingEditor({ lesson, onChange }: Props) {
     const wrong = (what: string, next: DraftMistake[]) => onChange(`mistakes ${what}`, (l) => ({ ...l, mistakes: next }))
     return (
         <>
-            <h3>{t('Show it')}</h3>
+            <h3>{t('samplers.showIt')}</h3>
             <TextInput
-                label={t('What the last row of the room can see')}
+                label={t('samplers.whatTheLastRowOf')}
                 value={setup}
                 maxLength={300}
                 onChange={(e) => show('setup', { setup: e.currentTarget.value, acts })}
@@ -32,8 +32,8 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     <Textarea
                         autosize
                         minRows={1}
-                        aria-label={t('Act {n}: shown', { n: i + 1 })}
-                        placeholder={t('shown')}
+                        aria-label={t('samplers.actShown', { n: i + 1 })}
+                        placeholder={t('samplers.shown')}
                         value={a.show}
                         maxLength={200}
                         onChange={(e) => act(i, 'show', e.currentTarget.value)}
@@ -41,8 +41,8 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     <Textarea
                         autosize
                         minRows={1}
-                        aria-label={t('Act {n}: said', { n: i + 1 })}
-                        placeholder={t('said')}
+                        aria-label={t('samplers.actSaid', { n: i + 1 })}
+                        placeholder={t('samplers.said')}
                         value={a.say}
                         maxLength={200}
                         onChange={(e) => act(i, 'say', e.currentTarget.value)}
@@ -50,15 +50,15 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     <Textarea
                         autosize
                         minRows={1}
-                        aria-label={t('Act {n}: watched for', { n: i + 1 })}
-                        placeholder={t('watched for')}
+                        aria-label={t('samplers.actWatchedFor', { n: i + 1 })}
+                        placeholder={t('samplers.watchedFor')}
                         value={a.watch}
                         maxLength={200}
                         onChange={(e) => act(i, 'watch', e.currentTarget.value)}
                     />
                     <ActionIcon
                         variant="subtle"
-                        aria-label={t('Take act {n} away', { n: i + 1 })}
+                        aria-label={t('samplers.takeActAway', { n: i + 1 })}
                         onClick={() => show(`away ${i}`, { setup, acts: acts.filter((_, k) => k !== i) })}>
                         ×
                     </ActionIcon>
@@ -66,17 +66,17 @@ export function ShowingEditor({ lesson, onChange }: Props) {
             ))}
             {acts.length < MOST_ACTS && (
                 <Button variant="subtle" onClick={() => show('new', { setup, acts: [...acts, { show: '', say: '', watch: '' }] })}>
-                    {t('One act more')}
+                    {t('samplers.oneActMore')}
                 </Button>
             )}
-            <h3>{t('Usual mistakes')}</h3>
+            <h3>{t('samplers.usualMistakes')}</h3>
             {mistakes.map((m, i) => (
                 <div key={i} className="draft-act two">
                     <Textarea
                         autosize
                         minRows={1}
-                        aria-label={t('Mistake {n}', { n: i + 1 })}
-                        placeholder={t('mistake')}
+                        aria-label={t('samplers.mistake2', { n: i + 1 })}
+                        placeholder={t('samplers.mistake')}
                         value={m.mistake}
                         maxLength={120}
                         onChange={(e) => {
@@ -90,8 +90,8 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     <Textarea
                         autosize
                         minRows={1}
-                        aria-label={t('Mistake {n}: how it looks', { n: i + 1 })}
-                        placeholder={t('how it looks')}
+                        aria-label={t('samplers.mistakeHowItLooks', { n: i + 1 })}
+                        placeholder={t('samplers.howItLooks')}
                         value={m.looks}
                         maxLength={160}
                         onChange={(e) => {
@@ -104,7 +104,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     />
                     <ActionIcon
                         variant="subtle"
-                        aria-label={t('Take mistake {n} away', { n: i + 1 })}
+                        aria-label={t('samplers.takeMistakeAway', { n: i + 1 })}
                         onClick={() =>
                             wrong(
                                 `away ${i}`,
@@ -117,7 +117,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
             ))}
             {mistakes.length < MOST_MISTAKES && (
                 <Button variant="subtle" onClick={() => wrong('new', [...mistakes, { mistake: '', looks: '' }])}>
-                    {t('One mistake more')}
+                    {t('samplers.oneMistakeMore')}
                 </Button>
             )}
         </>

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../../api/client'
 import { useChange, useMe } from '../../../api/queries'
-import { t } from '../../../app/text'
-import { day } from '../../../app/time'
+import { day } from '../../../text/time'
+import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
 import type { DraftLesson } from './lesson'
 
@@ -16,21 +16,21 @@ export function Versions({ text, onTake }: { text: View['LessonTextView']; onTak
     })
     return (
         <>
-            <p className="quiet">{t('Samples are always judged by the version they were sewn from. Keeping a draft makes a new version.')}</p>
+            <p className="quiet">{t('samplers.samplesAreAlwaysJudgedBy')}</p>
             <Trouble error={take.error} />
             <table className="checks">
                 <tbody>
                     {text.versions.map((v) => (
                         <tr key={v.version}>
-                            <th scope="row">{t('Version {n}', { n: v.version })}</th>
-                            <td>{v.kept_at === null ? t('came with the course') : t('kept {when}', { when: day(v.kept_at, zone) })}</td>
-                            <td>{t('{n} samples', { n: v.samples })}</td>
+                            <th scope="row">{t('samplers.version2', { n: v.version })}</th>
+                            <td>{v.kept_at === null ? t('samplers.cameWithTheCourse') : t('samplers.kept', { when: day(v.kept_at, zone) })}</td>
+                            <td>{t('common.samples', { n: v.samples })}</td>
                             <td>
                                 {v.on_shelf ? (
-                                    t('on the shelf')
+                                    t('samplers.onTheShelf')
                                 ) : (
                                     <Button variant="default" onClick={() => take.mutate(v.version)}>
-                                        {t('Take it into the draft')}
+                                        {t('samplers.takeItIntoTheDraft')}
                                     </Button>
                                 )}
                             </td>

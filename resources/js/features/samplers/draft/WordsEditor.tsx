@@ -1,5 +1,5 @@
 import { Button, NativeSelect, TextInput, Textarea } from '@mantine/core'
-import { t } from '../../../app/text'
+import { t } from '../../../text/words'
 import type { DraftLesson, DraftSetting } from './lesson'
 import { Num } from './Num'
 import { ShowingEditor } from './ShowingEditor'
@@ -56,18 +56,18 @@ export function WordsEditor({ lesson, onChange }: Props) {
         onChange(`setting ${i} ${what}`, (l) => ({ ...l, settings: l.settings.map((s, k) => (k === i ? by(s) : s)) }))
     return (
         <div className="row-editor">
-            <div className="draft-fields">{text('title', t('Title'), 80)}</div>
-            <div className="draft-fields">{text('why', t('Why'), 300)}</div>
+            <div className="draft-fields">{text('title', t('samplers.title'), 80)}</div>
+            <div className="draft-fields">{text('why', t('samplers.why'), 300)}</div>
             <div className="draft-fields">
-                {minutes('demo', t('Show'))}
-                {minutes('sew', t('Sew'))}
-                {minutes('inspect', t('Look'))}
+                {minutes('demo', t('samplers.show'))}
+                {minutes('sew', t('samplers.sew'))}
+                {minutes('inspect', t('samplers.look'))}
             </div>
-            <h3>{t('Set')}</h3>
+            <h3>{t('samplers.set')}</h3>
             {lesson.settings.map((s, i) => (
                 <div key={i} className="draft-setting">
                     <TextInput
-                        aria-label={t('What is set')}
+                        aria-label={t('samplers.whatIsSet')}
                         value={s.name}
                         maxLength={40}
                         onChange={(e) => {
@@ -76,7 +76,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
                         }}
                     />
                     <TextInput
-                        aria-label={t('{name} is set to', { name: s.name })}
+                        aria-label={t('samplers.isSetTo', { name: s.name })}
                         value={s.value}
                         maxLength={120}
                         onChange={(e) => {
@@ -86,13 +86,13 @@ export function WordsEditor({ lesson, onChange }: Props) {
                     />
                     {(s.schools ?? []).length > 0 && (
                         <NativeSelect
-                            aria-label={t('{name}: as another school has it', { name: s.name })}
+                            aria-label={t('samplers.asAnotherSchoolHasIt', { name: s.name })}
                             value={s.schools?.find((o) => o.value === s.value)?.school ?? ''}
                             onChange={(e) => {
                                 const found = s.schools?.find((o) => o.school === e.currentTarget.value)
                                 if (found !== undefined) setting(i, 'school', (x) => ({ ...x, value: found.value }))
                             }}>
-                            <option value="">{t('our own')}</option>
+                            <option value="">{t('samplers.ourOwn')}</option>
                             {s.schools?.map((o) => (
                                 <option key={o.school} value={o.school}>
                                     {o.school}: {o.value}
@@ -102,20 +102,22 @@ export function WordsEditor({ lesson, onChange }: Props) {
                     )}
                     <Button
                         variant="subtle"
-                        aria-label={t('Take {name} away', { name: s.name })}
+                        aria-label={t('samplers.takeAway', { name: s.name })}
                         onClick={() => onChange(`setting away ${i}`, (l) => ({ ...l, settings: l.settings.filter((_, k) => k !== i) }))}>
                         ×
                     </Button>
                 </div>
             ))}
-            <Button variant="subtle" onClick={() => onChange('setting new', (l) => ({ ...l, settings: [...l.settings, { name: t('Needle'), value: '80' }] }))}>
-                {t('One setting more')}
+            <Button
+                variant="subtle"
+                onClick={() => onChange('setting new', (l) => ({ ...l, settings: [...l.settings, { name: t('common.needle'), value: '80' }] }))}>
+                {t('samplers.oneSettingMore')}
             </Button>
             <ShowingEditor lesson={lesson} onChange={onChange} />
             <div className="draft-lines">
-                {lines('cautions', t('Cautions, one on each line'))}
-                {lines('steps', t('Steps'))}
-                {lines('teaching_points', t('Say'))}
+                {lines('cautions', t('samplers.cautionsOneOnEachLine'))}
+                {lines('steps', t('samplers.steps'))}
+                {lines('teaching_points', t('samplers.say'))}
             </div>
         </div>
     )

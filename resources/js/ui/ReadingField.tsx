@@ -1,10 +1,10 @@
 import { SegmentedControl } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import type { KeyboardEvent } from 'react'
-import type { View } from '../../api/client'
-import { t } from '../../app/text'
-import { stepNumber, stepSixteenths } from '../../text/numbers'
-import { StepField } from '../../ui/StepField'
+import type { View } from '../api/client'
+import { stepNumber, stepSixteenths } from '../text/numbers'
+import { t } from '../text/words'
+import { StepField } from './StepField'
 
 interface Props {
     field: View['FieldView']
@@ -50,7 +50,13 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
             <div className="values" data-size={field.size}>
                 {Array.from({ length: field.size }, (_, i) => {
                     const name =
-                        field.kind === 'stitches' ? (i === 0 ? t('stitches') : t('over {unit}', { unit })) : field.size > 1 ? t('mark {n}', { n: i + 1 }) : ''
+                        field.kind === 'stitches'
+                            ? i === 0
+                                ? t('look.stitches')
+                                : t('look.over', { unit })
+                            : field.size > 1
+                              ? t('look.mark', { n: i + 1 })
+                              : ''
                     const bad = problem !== null && (problemAt === null || problemAt === i)
                     return (
                         <StepField
@@ -79,15 +85,15 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                 <SegmentedControl
                     size="xs"
                     value={counting}
-                    aria-label={t('How stitches are counted')}
+                    aria-label={t('look.howStitchesAreCounted')}
                     onChange={(how) => {
                         const to = how === 'complete' ? 'complete' : 'nearest'
                         setUsual(to)
                         if ((values[0] ?? '') !== '') change(0, counted(values[0] ?? '', to))
                     }}
                     data={[
-                        { value: 'nearest', label: t('to the nearest half') },
-                        { value: 'complete', label: t('only whole ones') },
+                        { value: 'nearest', label: t('look.toTheNearestHalf') },
+                        { value: 'complete', label: t('look.onlyWholeOnes') },
                     ]}
                 />
             )}
@@ -134,8 +140,8 @@ function YesNo({
         <div className="reading yes-no">
             <span id={`q-${field.key}`}>{field.label}</span>
             <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="keys" onKeyDown={onKey} onFocus={onEye}>
-                {key('1', t('yes'))}
-                {key('0', t('no'))}
+                {key('1', t('look.yes'))}
+                {key('0', t('look.no'))}
             </div>
             {problem !== null && (
                 <p className="wrong" role="alert">
