@@ -1,6 +1,7 @@
 import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { api, ask, Problem, type View } from './client'
+import { TOUCHES, touched } from './places'
 
 export const queries = new QueryClient({
     defaultOptions: {
@@ -85,9 +86,7 @@ export function usePulse(id: string) {
     useEffect(() => {
         if (pulse === undefined) return
         if (seen.current !== undefined && seen.current !== pulse) {
-            void queries.invalidateQueries({
-                predicate: (q) => ['today', 'class', 'student', 'evidence', 'sample', 'next', 'bench'].includes(String(q.queryKey[0])),
-            })
+            void readAgain('others')
         }
         seen.current = pulse
     }, [pulse])
@@ -136,9 +135,14 @@ export function useNext(id: string, student: string, wanted: boolean) {
     })
 }
 
-/** A change: everything that may have moved is read again afterwards. */
-export function useChange<In, Out>(act: (input: In) => Promise<Out>) {
-    return useMutation<Out, Problem, In>({ mutationFn: act, onSuccess: () => queries.invalidateQueries() })
+/** A change, and what it touches: that much is read again afterwards. */
+export function useChange<In, Out>(touches: keyof typeof TOUCHES, act: (input: In) => Promise<Out>) {
+    return useMutation<Out, Problem, In>({ mutationFn: act, onSuccess: () => readAgain(touches) })
+}
+
+/** Reads again what a change of this kind touches. */
+export function readAgain(what: keyof typeof TOUCHES): Promise<void> {
+    return queries.invalidateQueries({ predicate: (q) => touched(TOUCHES[what], q.queryKey) })
 }
 
 export type Lesson = View['LessonView']

@@ -7,8 +7,8 @@ import { Trouble } from '../ui/Trouble'
 
 /** A studio that was deleted can be brought back by its owner for thirty days. */
 export function DeletedStudio({ me }: { me: View['MeView'] }) {
-    const back = useChange(() => ask(api.POST('/api/studio/reopen')))
-    const out = useChange(async () => {
+    const back = useChange('everything', () => ask(api.POST('/api/studio/reopen')))
+    const out = useChange('everything', async () => {
         await ask(api.POST('/api/sign-out'))
         queries.clear()
     })

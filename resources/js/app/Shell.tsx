@@ -114,8 +114,8 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
 function Who({ me }: { me: View['MeView'] }) {
     const { colorScheme, setColorScheme } = useMantineColorScheme()
     const navigate = useNavigate()
-    const unit = useChange((to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
-    const signOut = useChange(async () => {
+    const unit = useChange('everything', (to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
+    const signOut = useChange('everything', async () => {
         // What still waits is sent first; what cannot be sent keeps the sign-in.
         await sendAll()
         const waits = keeping.all().length

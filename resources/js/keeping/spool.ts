@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { api, ask, Problem, type View } from '../api/client'
-import { queries } from '../api/queries'
+import { readAgain } from '../api/queries'
 import { sendPhoto } from './photos'
 import { keeping, type Waiting } from './store'
 
@@ -62,7 +62,7 @@ export async function sendAll(): Promise<void> {
                 await keeping.put({ ...item, asks: { field: problem.field, message: problem.message } })
             }
         }
-        if (sent > 0) await queries.invalidateQueries()
+        if (sent > 0) await readAgain('sample')
     })
 }
 

@@ -25,7 +25,7 @@ export default function AccountPage() {
 
 function Profile({ me }: { me: View['MeView'] }) {
     const [name, setName] = useState(me.name)
-    const set = useChange((body: View['MeBody']) => ask(api.PATCH('/api/me', { body })))
+    const set = useChange('account', (body: View['MeBody']) => ask(api.PATCH('/api/me', { body })))
     return (
         <section>
             <TextInput
@@ -70,7 +70,7 @@ function Profile({ me }: { me: View['MeView'] }) {
 function Password() {
     const [current, setCurrent] = useState('')
     const [password, setPassword] = useState('')
-    const change = useChange(async () => {
+    const change = useChange('account', async () => {
         await ask(api.PUT('/api/me/password', { body: { current, password } }))
         setCurrent('')
         setPassword('')
@@ -112,7 +112,7 @@ function Password() {
 
 function Devices({ zone }: { zone: string }) {
     const read = useQuery({ queryKey: ['devices'], queryFn: () => ask(api.GET('/api/me/devices')) })
-    const end = useChange(() => ask(api.DELETE('/api/me/devices')))
+    const end = useChange('account', () => ask(api.DELETE('/api/me/devices')))
     return (
         <section>
             <h2>{t('account.whereYouAreSignedIn')}</h2>

@@ -13,11 +13,11 @@ export function ClassData({ id, name }: { id: string; name: string }) {
     const [doing, setDoing] = useState<'rename' | 'away' | 'delete' | null>(null)
     const [typed, setTyped] = useState(name)
     const path = { params: { path: { class: id } } }
-    const rename = useChange(async () => {
+    const rename = useChange('people', async () => {
         await ask(api.PATCH('/api/classes/{class}', { ...path, body: { name: typed } }))
         setDoing(null)
     })
-    const away = useChange(async () => {
+    const away = useChange('people', async () => {
         await ask(api.POST('/api/classes/{class}/archive', path))
         await navigate('/studio')
     })

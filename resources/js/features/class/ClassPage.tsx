@@ -147,7 +147,7 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
 
 function AddStudents({ id, empty }: { id: string; empty: boolean }) {
     const [name, setName] = useState('')
-    const add = useChange(async () => {
+    const add = useChange('people', async () => {
         await ask(
             api.POST('/api/classes/{class}/students', {
                 params: { path: { class: id } },

@@ -13,7 +13,7 @@ export function Returning({ id }: { id: string }) {
     const [q] = useDebouncedValue(typed.trim(), 200)
     const known = useQuery({ queryKey: ['known', q], queryFn: () => ask(api.GET('/api/students', { params: { query: { q } } })), enabled: q !== '' })
     const label = (k: { name: string; was: string }) => `${k.name} (${k.was})`
-    const back = useChange(async (student: string) => {
+    const back = useChange('people', async (student: string) => {
         await ask(api.POST('/api/classes/{class}/students', { params: { path: { class: id } }, body: { students: [], returning: [student] } }))
         setTyped('')
     })

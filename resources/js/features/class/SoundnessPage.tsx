@@ -27,8 +27,8 @@ const share = (part: number, of: number) => (of === 0 ? '–' : `${Math.round((1
 /** The studio's history gone through again: what was called sure and held, what was given and taken, and how its students learn. */
 export default function SoundnessPage() {
     const read = useQuery({ queryKey: ['soundness'], queryFn: () => ask(api.GET('/api/soundness')) })
-    const fit = useChange(() => ask(api.POST('/api/soundness')))
-    const forget = useChange(() => ask(api.DELETE('/api/soundness')))
+    const fit = useChange('sample', () => ask(api.POST('/api/soundness')))
+    const forget = useChange('sample', () => ask(api.DELETE('/api/soundness')))
     const s = read.data
     if (s === undefined) return read.error === null ? <Waiting what={t('class.goingThroughTheSamples')} /> : <Trouble error={read.error} />
     return (

@@ -19,7 +19,7 @@ interface Props {
 export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: Props) {
     const [because, setBecause] = useState('')
     const asked = useNext(id, student, advice === undefined)
-    const choose = useChange(async (choice: View['ChoiceBody']) => {
+    const choose = useChange('sample', async (choice: View['ChoiceBody']) => {
         await ask(api.POST('/api/classes/{class}/students/{student}/next', { params: { path: { class: id, student } }, body: choice }))
         onClose()
     })

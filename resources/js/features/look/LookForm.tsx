@@ -53,7 +53,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
         if (document.activeElement?.hasAttribute('data-reading') === true) document.activeElement.scrollIntoView({ block: 'nearest' })
     }, [height])
     const judged = sample.touched ? sample.judged.data : undefined
-    const keep = useChange(async (sure: boolean) => {
+    const keep = useChange('sample', async (sure: boolean) => {
         const kept = await keepSample({
             body: sample.toKeep(choice?.body ?? null, look.number - 1, sure),
             name: look.name,

@@ -42,7 +42,7 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
         setOpen(null)
         setSure(false)
     }
-    const drop = useChange(async (photo: string) => {
+    const drop = useChange('sample', async (photo: string) => {
         await ask(api.DELETE('/api/photos/{photo}', { params: { path: { photo } } }))
         close()
     })

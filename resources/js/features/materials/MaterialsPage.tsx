@@ -19,7 +19,9 @@ export default function MaterialsPage() {
     const typed = toNumber(each)
     const zone = useMe().data?.timezone ?? 'UTC'
     const read = useMaterials(id, session === '' ? null : Number(session), typed)
-    const note = useChange((body: View['CupboardBody']) => ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })))
+    const note = useChange('cupboard', (body: View['CupboardBody']) =>
+        ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })),
+    )
     if (read.data === undefined) return read.error === null ? <Waiting what={t('materials.counting')} /> : <Trouble error={read.error} />
     const m = read.data
     const print = `/api/classes/${id}/print`
@@ -132,7 +134,7 @@ export default function MaterialsPage() {
 
 /** How things come from the shop: what the list is counted in. */
 function Shop({ shop }: { shop: View['ShopView'] }) {
-    const keep = useChange((next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
+    const keep = useChange('cupboard', (next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
     return (
         <div className="shop">
             <span>

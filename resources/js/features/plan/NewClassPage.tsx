@@ -63,7 +63,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const { home, order, ...plain } = form
     // What is taken over from last term is not sent again: its whole plan is copied.
     const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
-    const make = useChange(async (began: boolean) => {
+    const make = useChange('everything', async (began: boolean) => {
         const made = await ask(
             api.POST('/api/classes', {
                 body: { ...plain, began, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names },

@@ -35,12 +35,12 @@ export function usePlanning(id: string, plan: Plan | undefined) {
             setJob(null)
         }
     }
-    const store = useChange(async (change: { sessions: string[][]; home?: string[][]; pins?: Record<string, number> }) => {
+    const store = useChange('plan', async (change: { sessions: string[][]; home?: string[][]; pins?: Record<string, number> }) => {
         if (plan === undefined) return
         await put({ ...change, version: plan.version })
         remember(null)
     })
-    const layOut = useChange(async (wishes: Wishes) => {
+    const layOut = useChange('plan', async (wishes: Wishes) => {
         if (plan === undefined) return
         await named((name) => ask(api.POST('/api/classes/{class}/plan/lay-out', { params: { path }, body: { ...wishes, version: plan.version, job: name } })))
         remember(plan.wishes)
@@ -58,13 +58,13 @@ export function usePlanning(id: string, plan: Plan | undefined) {
             })
         },
     })
-    const mend = useChange(async () => {
+    const mend = useChange('plan', async () => {
         if (plan === undefined) return
         const answer = await ask(api.POST('/api/classes/{class}/plan/mend', { params: { path }, body: { version: plan.version } }))
         setMoved({ lessons: answer.moved, fewest: answer.fewest })
         remember(null)
     })
-    const back = useChange(async () => {
+    const back = useChange('plan', async () => {
         const step = undo.at(-1)
         if (plan === undefined || step === undefined) return
         let version = plan.version

@@ -58,7 +58,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                 ? null
                 : { min_mm: number('min_mm'), max_mm: number('max_mm'), step_mm: number('step_mm') },
     }
-    const save = useChange(async () => {
+    const save = useChange('machines', async () => {
         await ask(
             foot === null
                 ? api.POST('/api/feet', { body: { facts: whole } })
@@ -66,7 +66,7 @@ export function FootForm({ room, foot, onDone }: Props) {
         )
         onDone()
     })
-    const retire = useChange(async () => {
+    const retire = useChange('machines', async () => {
         if (foot !== null) await ask(api.DELETE('/api/feet/{foot}', { params: { path: { foot: foot.id } } }))
         onDone()
     })

@@ -66,7 +66,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
         plate_lines_mm: readList(typed.plate_lines_mm),
         fixed_zigzags: readFixed(typed.fixed_zigzags),
     }
-    const save = useChange(async () => {
+    const save = useChange('machines', async () => {
         const body = {
             name: whole.name,
             drive: whole.drive,
@@ -80,7 +80,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
         )
         onDone()
     })
-    const retire = useChange(async () => {
+    const retire = useChange('machines', async () => {
         if (machine === null) return
         await ask(api.DELETE('/api/machines/{machine}', { params: { path: { machine: machine.id }, query: sure ? { sure: 1 } : {} } }))
         onDone()

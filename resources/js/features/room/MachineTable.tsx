@@ -23,7 +23,7 @@ interface Props {
 
 /** Machines with their care: needle, cleaning, and what must not be used. */
 export function MachineTable({ room, zone, onEdit }: Props) {
-    const log = useChange(async ({ id, kind, note }: { id: string; kind: Service; note: string }) => {
+    const log = useChange('machines', async ({ id, kind, note }: { id: string; kind: Service; note: string }) => {
         await ask(api.POST('/api/machines/{machine}/service', { params: { path: { machine: id } }, body: { kind, note } }))
     })
     return (

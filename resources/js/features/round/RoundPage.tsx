@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import type { Problem, View } from '../../api/client'
-import { lookAt, queries, useLessons, useMe, usePulse, useToday, type Lesson } from '../../api/queries'
+import { lookAt, readAgain, type Lesson, useLessons, useMe, usePulse, useToday } from '../../api/queries'
 import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
@@ -178,7 +178,7 @@ function Walk(props: WalkProps) {
             setSaid((was) => ({ ...was, [who.student]: answer === null ? 'waits' : (answer.judged.verdict ?? '') }))
             await put(Object.fromEntries(Object.entries(looks).filter(([s]) => s !== who.student)))
             onward(who.student)
-            void queries.invalidateQueries({ queryKey: ['today', id] })
+            void readAgain('sample')
         },
     })
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {

@@ -83,15 +83,15 @@ function Acts({ s }: { s: View['SampleView'] }) {
         setWriting(null)
         setText('')
     }
-    const note = useChange(async () => {
+    const note = useChange('sample', async () => {
         await ask(api.POST('/api/samples/{sample}/notes', { ...path, body: { text } }))
         done()
     })
-    const withdraw = useChange(async () => {
+    const withdraw = useChange('sample', async () => {
         await ask(api.POST('/api/samples/{sample}/withdraw', { ...path, body: { because: text } }))
         done()
     })
-    const back = useChange(() => ask(api.DELETE('/api/samples/{sample}/withdraw', path)))
+    const back = useChange('sample', () => ask(api.DELETE('/api/samples/{sample}/withdraw', path)))
     return (
         <div className="sample-acts">
             <Group gap="sm">

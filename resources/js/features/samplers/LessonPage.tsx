@@ -176,7 +176,7 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
 
 /** What to set; where schools of teaching differ, the class in hand follows one of them, and the whole sheet follows. */
 function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedView'] | undefined }) {
-    const choose = useChange((schools: string[]) =>
+    const choose = useChange('lessons', (schools: string[]) =>
         ask(api.PUT('/api/classes/{class}/schools', { params: { path: { class: of?.id ?? '' } }, body: { lesson: lesson.id, schools } })),
     )
     if (lesson.settings.length === 0) return null

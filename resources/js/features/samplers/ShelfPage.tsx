@@ -23,17 +23,17 @@ export default function ShelfPage() {
     const [brought, setBrought] = useState<Brought | null>(null)
     const [done, setDone] = useState<View['BundleChangesView'] | null>(null)
     const [course, setCourse] = useState('')
-    const read = useChange(async (file: File) => {
+    const read = useChange('lessons', async (file: File) => {
         setDone(null)
         setBrought(null)
         const bundle = await readFile(file)
         setBrought({ bundle, shown: await ask(api.POST('/api/shelf/compare', { body: { bundle } })) })
     })
-    const bring = useChange(async (b: Brought) => {
+    const bring = useChange('lessons', async (b: Brought) => {
         setDone(await ask(api.POST('/api/shelf/import', { body: { bundle: b.bundle, edition: b.shown.edition } })))
         setBrought(null)
     })
-    const back = useChange(async (number: number) => {
+    const back = useChange('lessons', async (number: number) => {
         await ask(api.POST('/api/shelf/back', { body: { number, edition: shelf.data?.edition ?? 0 } }))
         setDone(null)
     })

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
-import { queries, useChange } from '../../api/queries'
+import { readAgain, useChange } from '../../api/queries'
 
 type Bench = View['BenchView']
 export type Held = View['BenchBody']['held']
@@ -50,13 +50,13 @@ export function useBench(id: string) {
             return null
         },
     })
-    const keep = useChange(async (wish: Wish) => {
+    const keep = useChange('bench', async (wish: Wish) => {
         if (shown.data === undefined) return
         await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, false) }))
         setTried(null)
     })
-    const note = useChange((of: View['StateBody']) => ask(api.PUT('/api/classes/{class}/bench/state', { ...path(id), body: of })))
-    const start = useChange(async () => {
+    const note = useChange('bench', (of: View['StateBody']) => ask(api.PUT('/api/classes/{class}/bench/state', { ...path(id), body: of })))
+    const start = useChange('bench', async () => {
         if (shown.data !== undefined) await ask(api.POST('/api/classes/{class}/bench/start', { ...path(id), body: { version: shown.data.version } }))
     })
     const error = attempt.error ?? keep.error ?? note.error ?? start.error
@@ -76,7 +76,7 @@ export function useBench(id: string) {
             note.reset()
             start.reset()
             setTried(null)
-            void queries.invalidateQueries({ queryKey: ['bench', id] })
+            void readAgain('bench')
         },
     }
 }

@@ -10,7 +10,7 @@ import { Frame } from './Frame'
 /** Asks for a link to choose a new password; says the same whoever asks. */
 export function ForgotPage() {
     const [email, setEmail] = useState('')
-    const send = useChange(() => ask(api.POST('/api/forgot-password', { body: { email } })))
+    const send = useChange('account', () => ask(api.POST('/api/forgot-password', { body: { email } })))
     return (
         <Frame title={t('signin.aNewPassword')} onSubmit={() => send.mutate(undefined)}>
             {send.isSuccess ? (
@@ -44,7 +44,7 @@ export function NewPasswordPage() {
     const [search] = useSearchParams()
     const [password, setPassword] = useState('')
     const navigate = useNavigate()
-    const change = useChange(async () => {
+    const change = useChange('account', async () => {
         await ask(api.POST('/api/new-password', { body: { token, email: search.get('email') ?? '', password } }))
         await navigate('/', { replace: true })
     })

@@ -16,7 +16,7 @@ export function SignInPage({ opening = false }: { opening?: boolean }) {
     const [form, setForm] = useState(EMPTY)
     const navigate = useNavigate()
     const registration = useQuery({ queryKey: ['registration'], queryFn: () => ask(api.GET('/api/registration')), staleTime: 60_000 })
-    const enter = useChange(async () => {
+    const enter = useChange('everything', async () => {
         await ask(
             opening
                 ? api.POST('/api/studios', { body: { ...form, timezone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', link: link ?? null } })

@@ -12,7 +12,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
     const [note, setNote] = useState(s.note)
     const [wish, setWish] = useState('')
     const path = { params: { path: { class: id, student: s.student } } }
-    const keep = useChange((but: Partial<View['StudentBody']>) =>
+    const keep = useChange('people', (but: Partial<View['StudentBody']>) =>
         ask(
             api.PUT('/api/classes/{class}/students/{student}', {
                 ...path,
@@ -20,8 +20,8 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
             }),
         ),
     )
-    const open = useChange(() => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
-    const close = useChange(() => ask(api.DELETE('/api/classes/{class}/students/{student}/page', path)))
+    const open = useChange('people', () => ask(api.POST('/api/classes/{class}/students/{student}/page', path)))
+    const close = useChange('people', () => ask(api.DELETE('/api/classes/{class}/students/{student}/page', path)))
     // The link is told once: only its digest is kept.
     const address = open.data === undefined ? '' : `${window.location.origin}/my/${open.data.page}`
     const zone = useMe().data?.timezone ?? 'UTC'

@@ -1,7 +1,7 @@
 import { Button, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
-import { queries, useChange } from '../../api/queries'
+import { readAgain, useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 
@@ -11,7 +11,7 @@ const FIRST = 4
 export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
     const [because, setBecause] = useState('')
     const [all, setAll] = useState(false)
-    const choose = useChange(async (c: { lesson: string; drill: string | null }) => {
+    const choose = useChange('sample', async (c: { lesson: string; drill: string | null }) => {
         await ask(
             api.POST('/api/classes/{class}/students/{student}/next', {
                 params: { path: { class: id, student: s.student } },
@@ -66,7 +66,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                     variant="default"
                     onClick={() => {
                         choose.reset()
-                        void queries.invalidateQueries()
+                        void readAgain('sample')
                     }}>
                     {t('student.lookAtThat')}
                 </Button>

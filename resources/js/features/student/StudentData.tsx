@@ -22,19 +22,19 @@ export function StudentData({ id, s }: { id: string; s: View['StudentView'] }) {
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}/goes', path)),
         enabled: doing === 'delete',
     })
-    const rename = useChange(async () => {
+    const rename = useChange('people', async () => {
         await ask(api.PUT('/api/classes/{class}/students/{student}/name', { ...path, body: { name } }))
         done()
     })
-    const move = useChange(async () => {
+    const move = useChange('people', async () => {
         await ask(api.POST('/api/classes/{class}/students/{student}/move', { ...path, body: { to } }))
         await navigate(`/class/${to}/student/${s.student}`)
     })
-    const out = useChange(async () => {
+    const out = useChange('people', async () => {
         await ask(api.DELETE('/api/classes/{class}/students/{student}/seat', path))
         await navigate(`/class/${id}`)
     })
-    const remove = useChange(async () => {
+    const remove = useChange('people', async () => {
         await ask(api.DELETE('/api/classes/{class}/students/{student}', path))
         await navigate(`/class/${id}`)
     })

@@ -11,7 +11,7 @@ export function DeleteClass({ of, onClose }: { of: { id: string; name: string } 
         queryFn: () => ask(api.GET('/api/classes/{class}/goes', { params: { path: { class: of?.id ?? '' } } })),
         enabled: of !== null,
     })
-    const remove = useChange(async () => {
+    const remove = useChange('people', async () => {
         await ask(api.DELETE('/api/classes/{class}', { params: { path: { class: of?.id ?? '' } } }))
         onClose()
     })

@@ -18,14 +18,14 @@ const ROLES: { value: Role; label: string }[] = [
 /** Who is in the studio and what they do; who is asked in. */
 export function People({ s }: { s: View['StudioView'] }) {
     const [gone, setGone] = useState<View['PersonView'] | null>(null)
-    const role = useChange((of: { id: string; role: Role }) =>
+    const role = useChange('people', (of: { id: string; role: Role }) =>
         ask(api.PUT('/api/studio/people/{person}', { params: { path: { person: of.id } }, body: { role: of.role } })),
     )
-    const remove = useChange(async (id: string) => {
+    const remove = useChange('people', async (id: string) => {
         await ask(api.DELETE('/api/studio/people/{person}', { params: { path: { person: id } } }))
         setGone(null)
     })
-    const back = useChange((id: string) => ask(api.DELETE('/api/studio/invitations/{invitation}', { params: { path: { invitation: id } } })))
+    const back = useChange('people', (id: string) => ask(api.DELETE('/api/studio/invitations/{invitation}', { params: { path: { invitation: id } } })))
     return (
         <section>
             <h2>{t('studio.people')}</h2>
@@ -81,7 +81,7 @@ export function People({ s }: { s: View['StudioView'] }) {
 function Invite({ mails }: { mails: boolean }) {
     const [email, setEmail] = useState('')
     const [role, setRole] = useState<Role>('teacher')
-    const invite = useChange((by: 'mail' | 'link') => ask(api.POST('/api/studio/invitations', { body: by === 'mail' ? { role, email } : { role } })))
+    const invite = useChange('people', (by: 'mail' | 'link') => ask(api.POST('/api/studio/invitations', { body: by === 'mail' ? { role, email } : { role } })))
     const made = invite.data
     return (
         <form

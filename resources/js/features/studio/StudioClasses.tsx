@@ -11,11 +11,13 @@ import { DeleteClass } from './DeleteClass'
 export function StudioClasses({ s }: { s: View['StudioView'] }) {
     const [gone, setGone] = useState<View['StudioClassView'] | null>(null)
     const path = (id: string) => ({ params: { path: { class: id } } })
-    const put = useChange((id: string) => ask(api.POST('/api/classes/{class}/archive', path(id))))
-    const take = useChange((id: string) => ask(api.DELETE('/api/classes/{class}/archive', path(id))))
-    const back = useChange((id: string) => ask(api.POST('/api/classes/{class}/restore', path(id))))
-    const share = useChange((of: { id: string; shared: boolean }) => ask(api.PATCH('/api/classes/{class}', { ...path(of.id), body: { shared: of.shared } })))
-    const restore = useChange((id: string) => ask(api.POST('/api/students/{student}/restore', { params: { path: { student: id } } })))
+    const put = useChange('people', (id: string) => ask(api.POST('/api/classes/{class}/archive', path(id))))
+    const take = useChange('people', (id: string) => ask(api.DELETE('/api/classes/{class}/archive', path(id))))
+    const back = useChange('people', (id: string) => ask(api.POST('/api/classes/{class}/restore', path(id))))
+    const share = useChange('people', (of: { id: string; shared: boolean }) =>
+        ask(api.PATCH('/api/classes/{class}', { ...path(of.id), body: { shared: of.shared } })),
+    )
+    const restore = useChange('people', (id: string) => ask(api.POST('/api/students/{student}/restore', { params: { path: { student: id } } })))
     const rows = [
         { title: t('studio.classes'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at === null) },
         { title: t('common.putAway'), list: s.classes.filter((c) => c.deleted_at === null && c.archived_at !== null) },

@@ -46,7 +46,7 @@ export default function StudioPage() {
 
 function About({ s }: { s: View['StudioView'] }) {
     const [name, setName] = useState(s.name)
-    const set = useChange((body: View['StudioBody']) => ask(api.PATCH('/api/studio', { body })))
+    const set = useChange('everything', (body: View['StudioBody']) => ask(api.PATCH('/api/studio', { body })))
     return (
         <section>
             <h2>{t('studio.theStudio')}</h2>
@@ -69,7 +69,7 @@ function About({ s }: { s: View['StudioView'] }) {
 }
 
 function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
-    const set = useChange((body: View['StudioBody']) => ask(api.PATCH('/api/studio', { body })))
+    const set = useChange('everything', (body: View['StudioBody']) => ask(api.PATCH('/api/studio', { body })))
     const [archive, setArchive] = useState<number | string>(s.archive_after_days)
     const [remove, setRemove] = useState<number | string>(s.delete_after_days ?? '')
     const [weeks, setWeeks] = useState<number | string>(s.page_weeks)
@@ -116,7 +116,7 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
 function Close({ s }: { s: View['StudioView'] }) {
     const [open, setOpen] = useState(false)
     const [name, setName] = useState('')
-    const close = useChange(() => ask(api.POST('/api/studio/close', { body: { name } })))
+    const close = useChange('everything', () => ask(api.POST('/api/studio/close', { body: { name } })))
     return (
         <section>
             <h2>{t('studio.deleteTheStudio')}</h2>

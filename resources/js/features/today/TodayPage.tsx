@@ -98,7 +98,7 @@ export default function TodayPage() {
 
 /** Seats, machines and lessons for the rest of the evening as things stand now, in one touch. */
 function RePlan({ id, version, away }: { id: string; version: number; away: number }) {
-    const start = useChange(() => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
+    const start = useChange('bench', () => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
     return (
         <p className="re-plan">
             <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>
@@ -112,7 +112,7 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
 
 /** Late, absent, left early: noted where the name stands. */
 function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
-    const note = useChange((state: View['StateBody']['state']) =>
+    const note = useChange('bench', (state: View['StateBody']['state']) =>
         ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })),
     )
     const [chosen, setChosen] = useState<View['StateBody']['state'] | null>(null)

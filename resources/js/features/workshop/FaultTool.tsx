@@ -31,7 +31,7 @@ export function FaultTool({ room }: ToolProps) {
     const [known, setKnown] = useState<Known>({})
     const student = search.get('student')
     const sample = search.get('sample')
-    const open = useChange(async () => {
+    const open = useChange('workshop', async () => {
         const made = await ask(
             api.POST('/api/hunts', { body: { id: ulid().toLowerCase(), seen, machine: machine === '' ? null : machine, student, sample, known } }),
         )

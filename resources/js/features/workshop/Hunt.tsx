@@ -16,7 +16,7 @@ const RESULTS = { cured: 'workshop.thatWasIt', same: 'workshop.stillTheSame', wo
 
 /** One change at a time: what to try now, what was tried, and what it was in the end. */
 export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
-    const answer = useChange((result: keyof typeof RESULTS) =>
+    const answer = useChange('workshop', (result: keyof typeof RESULTS) =>
         ask(api.POST('/api/hunts/{hunt}/trials', { params: { path: { hunt: h.id } }, body: { after: h.trials, cause: h.next ?? '', result } })),
     )
     const next = h.causes.find((c) => c.id === h.next)

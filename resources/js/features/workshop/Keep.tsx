@@ -23,7 +23,7 @@ export function Keep({ tool, text, refused }: Props) {
     const classId = useParams().classId ?? inHand?.id ?? ''
     const lessons = useLessons(inHand?.id)
     const students = useClass(classId)
-    const keep = useChange(async () => {
+    const keep = useChange('workshop', async () => {
         if (text === null) return
         const [kind = '', id = '', row = ''] = where.split(':')
         await ask(

@@ -7,7 +7,7 @@ import { t } from '../../text/words'
 export function KeptAnswers({ lesson, student, open = false }: { lesson: string; student?: string; open?: boolean }) {
     const beside = useAnswers({ lesson })
     const own = useAnswers(student === undefined ? { lesson } : { student })
-    const drop = useChange((id: string) => ask(api.DELETE('/api/answers/{answer}', { params: { path: { answer: id } } })))
+    const drop = useChange('workshop', (id: string) => ask(api.DELETE('/api/answers/{answer}', { params: { path: { answer: id } } })))
     const all: View['KeptAnswerView'][] = [...(student === undefined ? [] : (own.data ?? [])), ...(beside.data ?? [])]
     if (all.length === 0) return null
     return (

@@ -30,7 +30,7 @@ export function PictureTool() {
         },
         [url],
     )
-    const read = useChange(async () => (shown === null ? null : ask<View['ScanView']>(sendScan(shades(shown), Number(dpi)))))
+    const read = useChange('nothing', async () => (shown === null ? null : ask<View['ScanView']>(sendScan(shades(shown), Number(dpi)))))
     const open = (address: string) => {
         setUrl(address)
         setSpots(EMPTY)

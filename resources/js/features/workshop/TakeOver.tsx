@@ -28,7 +28,7 @@ export function TakeOver({ found }: { found: Measured | null }) {
         of('class') !== '',
     ).data?.lesson.rows.find((r) => r.id === of('row'))
     const back = `/look/${of('class')}/${of('student')}?${new URLSearchParams([...search].filter(([name]) => ['lesson', 'version', 'replaces', 'machine', 'schools'].includes(name))).toString()}`
-    const take = useChange(async (measured: Measured) => {
+    const take = useChange('nothing', async (measured: Measured) => {
         const readings = await ask(
             api.POST('/api/scans/readings', {
                 body: {

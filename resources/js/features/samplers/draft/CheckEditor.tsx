@@ -155,7 +155,7 @@ const KINDS: { id: Kind; title: string }[] = [
 function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; onAdd: (reading: DraftReading, check: DraftCheck) => void }) {
     const [label, setLabel] = useState('')
     const [kind, setKind] = useState<Kind>('yes-no')
-    const add = useChange(async () => {
+    const add = useChange('nothing', async () => {
         const started = await ask(api.POST('/api/drafts/check', { body: { row: row as unknown as Record<string, unknown>, label, kind, teaches } }))
         onAdd(started.reading as unknown as DraftReading, started.check as unknown as DraftCheck)
         setLabel('')

@@ -38,13 +38,13 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
     const [stitch, setStitch] = useState('straight')
     const read = draft.read.data
     const row = lesson.sampler.rows.find((r) => r.id === chosen) ?? lesson.sampler.rows[0]
-    const keep = useChange(async (asNew: boolean) => {
+    const keep = useChange('lessons', async (asNew: boolean) => {
         const kept = await ask(api.POST('/api/drafts', { body: { lesson, version: asNew ? 0 : draft.from } }))
         draft.forget()
         void navigate(`/samplers/${kept.id}`)
         return kept
     })
-    const add = useChange(async () => {
+    const add = useChange('nothing', async () => {
         const piece = row?.piece ?? lesson.sampler.pieces[0]?.id ?? ''
         const { row: fresh } = await ask(api.POST('/api/drafts/row', { body: { lesson, piece, stitch } }))
         const next = fresh as unknown as DraftLesson['sampler']['rows'][number]

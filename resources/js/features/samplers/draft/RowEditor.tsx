@@ -34,7 +34,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
     const change = (what: string, by: (row: DraftRow) => DraftRow) => onChange(`${row.id} ${what}`, (l) => withRow(l, row.id, by))
     const kind = stitches.find((s) => s.id === (row.stitch ?? 'straight'))
     const piece = lesson.sampler.pieces.find((p) => p.id === row.piece)
-    const run = useChange(async (to: View['NewPathBody']['run']) => {
+    const run = useChange('nothing', async (to: View['NewPathBody']['run']) => {
         if (piece === undefined) return
         const { path } = await ask(api.POST('/api/drafts/path', { body: { run: to, width_mm: piece.width_mm, height_mm: piece.height_mm } }))
         change('run', (r) => ({ ...r, path: path as unknown as DraftPath }))

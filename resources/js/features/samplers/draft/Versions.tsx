@@ -10,7 +10,7 @@ import type { DraftLesson } from './lesson'
 export function Versions({ text, onTake }: { text: View['LessonTextView']; onTake: (lesson: DraftLesson) => void }) {
     const id = (text.lesson as unknown as DraftLesson).id
     const zone = useMe().data?.timezone ?? 'UTC'
-    const take = useChange(async (version: number) => {
+    const take = useChange('nothing', async (version: number) => {
         const old = await ask(api.GET('/api/lessons/{lesson}/text', { params: { path: { lesson: id }, query: { version } } }))
         onTake(old.lesson as unknown as DraftLesson)
     })
