@@ -45,7 +45,7 @@ final class ContractCommand extends Command
                 $schema['required'] = array_keys($schema['properties']);
             }
         }
-        $contract['components']['schemas'] = ['MachineFacts' => RoomSchema::machine(), 'FootFacts' => RoomSchema::foot()] + $contract['components']['schemas'];
+        $contract['components']['schemas'] = ['MachineFacts' => RoomSchema::machine(), 'FootFacts' => RoomSchema::foot()] + self::bundle() + $contract['components']['schemas'];
         foreach (['MachineFacts', 'FootFacts'] as $facts) {
             $contract['components']['schemas'][$facts]['required'] = array_keys((array) ($contract['components']['schemas'][$facts]['properties'] ?? []));
         }
@@ -58,6 +58,26 @@ final class ContractCommand extends Command
         file_put_contents(str_starts_with($to, '/') ? $to : base_path($to), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 
         return self::SUCCESS;
+    }
+
+    /**
+     * A lesson of a bundle and its parts, by name.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private static function bundle(): array
+    {
+        /** @var array{properties: array{lessons: array{items: array{properties: array{sampler: array{properties: array{rows: array{items: array{properties: array<string, array<string, mixed>>}}}}}}}}} $schema */
+        $schema = json_decode((string) file_get_contents(base_path('docs/formats/course-bundle.schema.json')), true, 64, JSON_THROW_ON_ERROR);
+        $lesson = $schema['properties']['lessons']['items'];
+        $row = $lesson['properties']['sampler']['properties']['rows']['items'];
+        $parts = ['BundlePath' => $row['properties']['path'], 'BundleReading' => $row['properties']['readings']['items'] ?? [], 'BundleCheck' => $row['properties']['checks']['items'] ?? []];
+        $row['properties']['path'] = ['$ref' => '#/components/schemas/BundlePath'];
+        $row['properties']['readings']['items'] = ['$ref' => '#/components/schemas/BundleReading'];
+        $row['properties']['checks']['items'] = ['$ref' => '#/components/schemas/BundleCheck'];
+        $lesson['properties']['sampler']['properties']['rows']['items'] = ['$ref' => '#/components/schemas/BundleRow'];
+
+        return ['BundleLesson' => $lesson, 'BundleRow' => $row, ...$parts];
     }
 
     /**

@@ -7,7 +7,7 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson'], properties: [new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as in a bundle')])]
+#[OA\Schema(required: ['lesson'], properties: [new OA\Property(property: 'lesson', ref: '#/components/schemas/BundleLesson')])]
 class DraftBody extends Body
 {
     public function rules(): array

@@ -62,7 +62,7 @@ final readonly class DraftController
         path: '/api/drafts/row',
         operationId: 'startRow',
         requestBody: new Sent(NewRowBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', type: 'object', additionalProperties: true)], required: ['row'], type: 'object')), new Problem],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', ref: '#/components/schemas/BundleRow')], required: ['row'], type: 'object')), new Problem],
     )]
     public function row(NewRowBody $body): JsonResponse
     {
@@ -73,7 +73,7 @@ final readonly class DraftController
         path: '/api/drafts/check',
         operationId: 'startCheck',
         requestBody: new Sent(NewCheckBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', type: 'object', additionalProperties: true), new OA\Property(property: 'check', type: 'object', additionalProperties: true)], required: ['reading', 'check'], type: 'object')), new Problem],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', ref: '#/components/schemas/BundleReading'), new OA\Property(property: 'check', ref: '#/components/schemas/BundleCheck')], required: ['reading', 'check'], type: 'object')), new Problem],
     )]
     public function check(NewCheckBody $body): JsonResponse
     {
@@ -84,7 +84,7 @@ final readonly class DraftController
         path: '/api/drafts/path',
         operationId: 'startPath',
         requestBody: new Sent(NewPathBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', type: 'object', additionalProperties: true)], required: ['path'], type: 'object')), new Problem],
+        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', ref: '#/components/schemas/BundlePath')], required: ['path'], type: 'object')), new Problem],
     )]
     public function path(NewPathBody $body): JsonResponse
     {

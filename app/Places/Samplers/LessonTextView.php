@@ -15,7 +15,7 @@ final readonly class LessonTextView
      * @param  list<LessonVersionView>  $versions
      */
     public function __construct(
-        #[OA\Property(type: 'object', additionalProperties: true, description: 'as described by course-bundle.schema.json')] public array $lesson,
+        #[OA\Property(type: 'object', ref: '#/components/schemas/BundleLesson')] public array $lesson,
         #[OA\Property(description: 'the one on the shelf')] public int $version,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LessonVersionView::class))] public array $versions,
     ) {}

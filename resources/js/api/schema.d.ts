@@ -2134,6 +2134,315 @@ export interface components {
             edition: number;
             changes: components["schemas"]["BundleChangeView"][];
         };
+        BundleCheck: {
+            /** @description an id: small letters, digits and single hyphens */
+            id: string;
+            title: string;
+            /** @description an id: small letters, digits and single hyphens */
+            of: string;
+            /** @enum {string} */
+            kind: "mean" | "spread" | "each" | "band" | "stitch-length" | "yes" | "choice" | "alike";
+            target_mm?: number;
+            met_mm?: number;
+            near_mm?: number;
+            met?: {
+                from?: number;
+                to?: number;
+            };
+            near?: {
+                from?: number;
+                to?: number;
+            };
+            verdicts?: ("met" | "near" | "not-yet")[];
+            shows: string[];
+            /** @description in words; said from the numbers where it is missing */
+            allows?: string;
+            source: string;
+            changes: {
+                [key: string]: {
+                    /**
+                     * @description what is changed
+                     * @enum {string}
+                     */
+                    kind: "setting" | "guide" | "habit";
+                    text: string;
+                };
+            };
+            met_percent?: number;
+            near_percent?: number;
+            /** @description beyond what its skills must show: it adds to them, and may stay unread */
+            extra?: boolean;
+            /** @description for a band: the value the lesson tells to sew, which is met when read perfectly */
+            taught?: number;
+            /** @description for each: id of the length of the same row that says what is aimed at, target_mm where it is not read */
+            target_of?: string;
+        };
+        BundleLesson: {
+            /** @description an id: small letters, digits and single hyphens */
+            id: string;
+            title: string;
+            version: number;
+            why: string;
+            teaches: string[];
+            minutes: {
+                demo: number;
+                sew: number;
+                inspect: number;
+            };
+            machine: boolean;
+            /** @description small things for one sample */
+            extras?: {
+                /** @description an id: small letters, digits and single hyphens */
+                what: string;
+                count: number;
+            }[];
+            /** @description what must be sewn: stitch and settings, under any of these kinds of foot; shared: one foot goes from hand to hand */
+            sews?: {
+                stitch: string;
+                length_mm?: number;
+                width_mm?: number;
+                needle_position_mm?: number;
+                feet: string[];
+                sticky_cloth?: boolean;
+                shared?: boolean;
+                /** @description this width and no other, even where rows with the same stitch swing wider */
+                exact?: boolean;
+            }[];
+            /** @description its sampler made from one machine’s own stitches: a row for each, side by side. In row and instead {name}, {title}, {width}, {length}, {foot}, {number} and {count} stand for what the stitch or the list has, {count*0.9} for that share of the list, rounded up */
+            on_machine?: {
+                /**
+                 * @description of a dial where width is not free; or all on the machine’s list. A machine that has none sews the lesson as it is written
+                 * @enum {unknown}
+                 */
+                each: "fixed-zigzags" | "stitches";
+                /** @description id of the piece they lie on; it grows with them */
+                piece: string;
+                first_mm: number;
+                /** @description from row to row */
+                step_mm: number;
+                least_width_mm?: number;
+                /** @description each stitch is then asked of the room under one of these; left out: the lesson’s own needs stay */
+                feet?: string[];
+                /** @description a reading of lengths that gets a mark from each row to the next */
+                gaps?: {
+                    row: string;
+                    reading: string;
+                    /** @description goes with it where there is only one row */
+                    check: string;
+                    at_mm: number;
+                };
+                /** @description what else of the lesson is different then, as in a school’s instead */
+                instead?: {
+                    [key: string]: unknown;
+                };
+                /** @description a row as in a sampler, without what the stitch gives it: id, piece, stitch and its settings, and where its path runs */
+                row: {
+                    [key: string]: unknown;
+                };
+            };
+            foot?: string;
+            settings: {
+                name: string;
+                value: string;
+                /** @description where schools of teaching differ: what each sets. A class follows one of them; the one whose value is the setting’s is the usual one */
+                schools?: {
+                    /** @description of its own in the lesson; made from its name where it is left out */
+                    id?: string;
+                    school: string;
+                    value: string;
+                    /** @description what else of the lesson is different then, laid over it as a JSON merge patch (RFC 7396); a list whose entries have an id (settings: a name) is changed by an object of entries by that id; an entry that says its id itself is new, one that is not there is passed over. Only what a lesson may have is left when it is laid over */
+                    instead?: {
+                        [key: string]: unknown;
+                    };
+                }[];
+            }[];
+            cautions: string[];
+            teaching_points: string[];
+            steps: string[];
+            sampler: {
+                pieces: {
+                    /** @description an id: small letters, digits and single hyphens */
+                    id: string;
+                    width_mm: number;
+                    height_mm: number;
+                    layers: number;
+                    label: string;
+                    /** @enum {string} */
+                    material?: "cloth" | "paper" | "knit" | "interfacing" | "leather";
+                    /** @description stabiliser behind it */
+                    interfaced?: boolean;
+                }[];
+                rows: components["schemas"]["BundleRow"][];
+                /** @description drawn, not sewn */
+                lines?: {
+                    /** @enum {string} */
+                    kind: "fold" | "cut" | "chalk";
+                    /** @description an id: small letters, digits and single hyphens */
+                    piece: string;
+                    from: number[];
+                    to: number[];
+                }[];
+            };
+            faults: string[];
+            drills: {
+                /** @description an id: small letters, digits and single hyphens */
+                id: string;
+                title: string;
+                /** @description an id: small letters, digits and single hyphens */
+                skill: string;
+                minutes: number;
+                text: string;
+                /** @description the short rows of the drill; sewn on scrap, looked at with the lesson's readings */
+                sampler?: {
+                    pieces: {
+                        /** @description an id: small letters, digits and single hyphens */
+                        id: string;
+                        width_mm: number;
+                        height_mm: number;
+                        layers: number;
+                        label: string;
+                        /** @enum {string} */
+                        material?: "cloth" | "paper" | "knit" | "interfacing" | "leather";
+                        /** @description stabiliser behind it */
+                        interfaced?: boolean;
+                    }[];
+                    rows: {
+                        /** @description an id: small letters, digits and single hyphens */
+                        id: string;
+                        title: string;
+                        /** @description an id: small letters, digits and single hyphens */
+                        piece: string;
+                        path: {
+                            /** @enum {string} */
+                            run: "edge" | "line" | "square-spiral" | "arc" | "circle" | "s-curve" | "round-spiral";
+                            /** @enum {string} */
+                            edge?: "left" | "right";
+                            distance_mm?: number;
+                            from_mm?: number;
+                            to_mm?: number;
+                            through?: number[][];
+                            margin_mm?: number;
+                            lane_mm?: number;
+                            corners?: number;
+                            centre?: number[];
+                            from?: number[];
+                            to?: number[];
+                            radius_mm?: number;
+                            from_deg?: number;
+                            to_deg?: number;
+                            swing_mm?: number;
+                            turns?: number;
+                        };
+                        stitch_mm?: number;
+                        back_stitches?: number;
+                        guide?: string;
+                        /** @description id of a stitch; default straight */
+                        stitch?: string;
+                        width_mm?: number;
+                        needle_position_mm?: number;
+                    }[];
+                    /** @description drawn, not sewn */
+                    lines?: {
+                        /** @enum {string} */
+                        kind: "fold" | "cut" | "chalk";
+                        /** @description an id: small letters, digits and single hyphens */
+                        piece: string;
+                        from: number[];
+                        to: number[];
+                    }[];
+                };
+            }[];
+            /** @description colours of the two threads, in words; contrasting where both faces are read */
+            threads?: {
+                top?: string;
+                bobbin?: string;
+            };
+            /** @description how it is shown to a room */
+            demonstration?: {
+                /** @description cloth, thread and stitch that the last row of the room can see */
+                setup: string;
+                acts: {
+                    show: string;
+                    say: string;
+                    watch: string;
+                }[];
+            };
+            /** @description common ones, with what they look like */
+            mistakes?: {
+                mistake: string;
+                looks: string;
+            }[];
+        };
+        BundlePath: {
+            /** @enum {string} */
+            run: "edge" | "line" | "square-spiral" | "arc" | "circle" | "s-curve" | "round-spiral";
+            /** @enum {string} */
+            edge?: "left" | "right";
+            distance_mm?: number;
+            from_mm?: number;
+            to_mm?: number;
+            through?: number[][];
+            margin_mm?: number;
+            lane_mm?: number;
+            corners?: number;
+            centre?: number[];
+            from?: number[];
+            to?: number[];
+            radius_mm?: number;
+            from_deg?: number;
+            to_deg?: number;
+            swing_mm?: number;
+            turns?: number;
+        };
+        BundleReading: {
+            /** @description an id: small letters, digits and single hyphens */
+            id: string;
+            label: string;
+            /** @enum {string} */
+            kind: "length" | "lengths" | "count" | "counts" | "stitches" | "yes-no" | "choice";
+            min?: number;
+            max?: number;
+            step?: number;
+            hint?: string;
+            options?: string[];
+            marks?: {
+                at_mm?: number;
+                corner?: number;
+                from?: number[];
+                to?: number[];
+            }[];
+            /** @description how closely it is read, ± mm; default 0.5 */
+            limit_mm?: number;
+            /**
+             * @description of stitches: one-side counts a zigzag's points on one side, two strokes each
+             * @enum {string}
+             */
+            counted?: "strokes" | "one-side";
+        };
+        BundleRow: {
+            /** @description an id: small letters, digits and single hyphens */
+            id: string;
+            title: string;
+            /** @description an id: small letters, digits and single hyphens */
+            piece?: string;
+            path?: components["schemas"]["BundlePath"];
+            stitch_mm?: number;
+            back_stitches?: number;
+            guide?: string;
+            readings: components["schemas"]["BundleReading"][];
+            checks: components["schemas"]["BundleCheck"][];
+            /** @description id of a stitch; default straight */
+            stitch?: string;
+            width_mm?: number;
+            needle_position_mm?: number;
+            /** @description colours of the two threads, in words; contrasting where both faces are read */
+            threads?: {
+                top?: string;
+                bobbin?: string;
+            };
+            /** @description faults of the lesson that are usual on this row; all of them where it is not given */
+            faults?: string[];
+        };
         /** @description Something that could be sewn next. */
         CandidateView: {
             /** @enum {string} */
@@ -2289,10 +2598,7 @@ export interface components {
             instead: string | null;
         };
         DraftBody: {
-            /** @description as in a bundle */
-            lesson: {
-                [key: string]: unknown;
-            };
+            lesson: components["schemas"]["BundleLesson"];
         };
         /** @description Something about a lesson being drafted. */
         DraftProblemView: {
@@ -2730,9 +3036,7 @@ export interface components {
             before: components["schemas"]["MeasuredRowView"][];
         };
         KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: {
-                [key: string]: unknown;
-            };
+            lesson: components["schemas"]["BundleLesson"];
             /** @description the one it was made from; 0: a new lesson */
             version: number;
         };
@@ -2864,10 +3168,7 @@ export interface components {
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {
-            /** @description as described by course-bundle.schema.json */
-            lesson: {
-                [key: string]: unknown;
-            };
+            lesson: components["schemas"]["BundleLesson"];
             /** @description the one on the shelf */
             version: number;
             versions: components["schemas"]["LessonVersionView"][];
@@ -3142,9 +3443,7 @@ export interface components {
             title: string;
         };
         NewCheckBody: {
-            row: {
-                [key: string]: unknown;
-            };
+            row: components["schemas"]["BundleRow"];
             label: string;
             /** @enum {string} */
             kind: "yes-no" | "length" | "lengths" | "count" | "stitches";
@@ -3198,9 +3497,7 @@ export interface components {
             height_mm: number;
         };
         NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: {
-                [key: string]: unknown;
-            };
+            lesson: components["schemas"]["BundleLesson"];
             piece: string;
             stitch: string;
         };
@@ -8413,12 +8710,8 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        reading: {
-                            [key: string]: unknown;
-                        };
-                        check: {
-                            [key: string]: unknown;
-                        };
+                        reading: components["schemas"]["BundleReading"];
+                        check: components["schemas"]["BundleCheck"];
                     };
                 };
             };
@@ -8455,9 +8748,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        path: {
-                            [key: string]: unknown;
-                        };
+                        path: components["schemas"]["BundlePath"];
                     };
                 };
             };
@@ -8529,9 +8820,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        row: {
-                            [key: string]: unknown;
-                        };
+                        row: components["schemas"]["BundleRow"];
                     };
                 };
             };

@@ -161,7 +161,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                         { id: 'right', title: t('common.right') },
                         { id: 'either', title: t('room.eitherAsItIsClipped') },
                     ]}
-                    onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : (o as Facts['open_side']) })}
+                    onChange={(o) => setFacts({ ...facts, open_side: o === '' ? null : o })}
                 />
                 <Choice
                     label={t('room.sole')}
@@ -170,7 +170,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                         { id: 'flat', title: t('room.flat') },
                         { id: 'grooved', title: t('room.grooved') },
                     ]}
-                    onChange={(s) => setFacts({ ...facts, sole: s as Facts['sole'] })}
+                    onChange={(s) => setFacts({ ...facts, sole: s })}
                 />
                 <Choice
                     label={t('room.needlePositions')}
@@ -179,7 +179,7 @@ export function FootForm({ room, foot, onDone }: Props) {
                         { id: 'all', title: t('room.all') },
                         { id: 'centre', title: t('room.centreOnly') },
                     ]}
-                    onChange={(p) => setFacts({ ...facts, positions: p as Facts['positions'] })}
+                    onChange={(p) => setFacts({ ...facts, positions: p })}
                 />
                 <NumberField
                     label={t('room.leftEdge')}

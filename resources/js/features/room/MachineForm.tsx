@@ -217,7 +217,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                             { id: 'per-stroke', title: t('room.forEachStroke') },
                             { id: 'per-cycle', title: t('room.forTheWholeZigzag') },
                         ]}
-                        onChange={(z) => setFacts({ ...facts, zigzag_length: z as Facts['zigzag_length'] })}
+                        onChange={(z) => setFacts({ ...facts, zigzag_length: z })}
                     />
                 )}
                 <Choice
@@ -253,7 +253,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                         { id: 'cover', title: t('room.hasACover') },
                         { id: 'none', title: t('room.alwaysOn') },
                     ]}
-                    onChange={(d) => setFacts({ ...facts, feed_drop: d as Facts['feed_drop'] })}
+                    onChange={(d) => setFacts({ ...facts, feed_drop: d })}
                 />
                 <NumberField
                     label={t('room.fullSpeed')}

@@ -2,16 +2,16 @@ import { NativeSelect } from '@mantine/core'
 import type { ReactNode } from 'react'
 import type { View } from '../../api/client'
 
-interface ChoiceProps {
+interface ChoiceProps<Id extends string> {
     label: string
-    value: string
-    options: { id: string; title: string }[]
-    onChange: (id: string) => void
+    value: NoInfer<Id>
+    options: readonly { id: Id; title: string }[]
+    onChange: (id: Id) => void
 }
 
-export function Choice({ label, value, options, onChange }: ChoiceProps) {
+export function Choice<Id extends string>({ label, value, options, onChange }: ChoiceProps<Id>) {
     return (
-        <NativeSelect label={label} className="choice" value={value} onChange={(e) => onChange(e.currentTarget.value)}>
+        <NativeSelect label={label} className="choice" value={value} onChange={(e) => onChange(e.currentTarget.value as Id)}>
             {options.map((o) => (
                 <option key={o.id} value={o.id}>
                     {o.title}

@@ -156,8 +156,8 @@ function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; o
     const [label, setLabel] = useState('')
     const [kind, setKind] = useState<Kind>('yes-no')
     const add = useChange('nothing', async () => {
-        const started = await ask(api.POST('/api/drafts/check', { body: { row: row as unknown as Record<string, unknown>, label, kind, teaches } }))
-        onAdd(started.reading as unknown as DraftReading, started.check as unknown as DraftCheck)
+        const started = await ask(api.POST('/api/drafts/check', { body: { row: row, label, kind, teaches } }))
+        onAdd(started.reading, started.check)
         setLabel('')
     })
     return (

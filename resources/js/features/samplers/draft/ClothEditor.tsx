@@ -15,7 +15,7 @@ const MATERIALS = [
     { id: 'paper', title: t('samplers.paper') },
     { id: 'interfacing', title: t('samplers.interfacing') },
     { id: 'leather', title: t('samplers.leatherOrCoated') },
-]
+] as const
 
 /** Pieces of the sampler, and the colours of its two threads. */
 export function ClothEditor({ lesson, onChange }: Props) {

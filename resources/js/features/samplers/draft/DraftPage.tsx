@@ -9,7 +9,7 @@ import { Trouble, Waiting } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
-import { put, type DraftLesson } from './lesson'
+import { put } from './lesson'
 import { RowEditor } from './RowEditor'
 import { useDraft } from './useDraft'
 import { Versions } from './Versions'
@@ -29,7 +29,7 @@ export default function DraftPage() {
 const PARTS = ['rows', 'cloth', 'words', 'versions'] as const
 
 function Table({ studio, text, stitches }: { studio: string; text: View['LessonTextView']; stitches: View['StitchView'][] }) {
-    const shelf = text.lesson as unknown as DraftLesson
+    const shelf = text.lesson
     const draft = useDraft(studio, shelf, text.version)
     const lesson = draft.draft
     const navigate = useNavigate()
@@ -47,7 +47,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
     const add = useChange('nothing', async () => {
         const piece = row?.piece ?? lesson.sampler.pieces[0]?.id ?? ''
         const { row: fresh } = await ask(api.POST('/api/drafts/row', { body: { lesson, piece, stitch } }))
-        const next = fresh as unknown as DraftLesson['sampler']['rows'][number]
+        const next = fresh
         draft.change(`row new ${next.id}`, (l) => ({ ...l, sampler: { ...l.sampler, rows: [...l.sampler.rows, next] } }))
         setChosen(next.id)
     })

@@ -6,7 +6,7 @@ import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
 import { Choice } from '../../workshop/fields'
 import { CheckEditor } from './CheckEditor'
-import { withRow, type DraftLesson, type DraftPath, type DraftRow, type Pair } from './lesson'
+import { withRow, type DraftLesson, type DraftPath, type DraftRow, pair } from './lesson'
 import { Num } from './Num'
 
 interface Props {
@@ -37,7 +37,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
     const run = useChange('nothing', async (to: View['NewPathBody']['run']) => {
         if (piece === undefined) return
         const { path } = await ask(api.POST('/api/drafts/path', { body: { run: to, width_mm: piece.width_mm, height_mm: piece.height_mm } }))
-        change('run', (r) => ({ ...r, path: path as unknown as DraftPath }))
+        change('run', (r) => ({ ...r, path: path }))
     })
     return (
         <div className="row-editor">
@@ -139,14 +139,14 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
             onChange={(v) => onChange(name, { ...path, [name]: v })}
         />
     )
-    const pair = (label: string, name: 'centre' | 'from' | 'to') =>
+    const two = (label: string, name: 'centre' | 'from' | 'to') =>
         ([0, 1] as const).map((i) => (
             <Num
                 key={`${name}${i}`}
                 label={`${label} ${i === 0 ? t('samplers.fromLeft') : t('samplers.fromTop')}`}
                 value={path[name]?.[i]}
                 onChange={(v) => {
-                    const old: Pair = path[name] ?? [0, 0]
+                    const old = pair(path[name])
                     onChange(`${name}${i}`, { ...path, [name]: i === 0 ? [v, old[1]] : [old[0], v] })
                 }}
             />
@@ -182,7 +182,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                                     onChange={(v) =>
                                         onChange(`corner ${i} ${k}`, {
                                             ...path,
-                                            through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, q[1]] : [q[0], v]) : q)),
+                                            through: (path.through ?? []).map((q, n) => (n === i ? (k === 0 ? [v, pair(q)[1]] : [pair(q)[0], v]) : q)),
                                         })
                                     }
                                 />
@@ -201,7 +201,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
                         variant="subtle"
                         onClick={() => {
                             const through = path.through ?? []
-                            const end = through.at(-1) ?? [10, 10]
+                            const end = pair(through.at(-1) ?? [10, 10])
                             onChange(`corner more ${through.length}`, { ...path, through: [...through, [end[0] + 10, end[1]]] })
                         }}>
                         {t('samplers.oneCornerMore')}
@@ -219,15 +219,15 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
         case 's-curve':
             return (
                 <>
-                    {pair(t('samplers.begins'), 'from')}
-                    {pair(t('samplers.ends'), 'to')}
+                    {two(t('samplers.begins'), 'from')}
+                    {two(t('samplers.ends'), 'to')}
                     {num(t('samplers.swingsOut'), 'swing_mm')}
                 </>
             )
         case 'round-spiral':
             return (
                 <>
-                    {pair(t('samplers.middle'), 'centre')}
+                    {two(t('samplers.middle'), 'centre')}
                     {num(t('samplers.radius'), 'radius_mm')}
                     {num(t('samplers.lanesApart'), 'lane_mm')}
                     {num(t('samplers.turns'), 'turns', '', 0.5)}
@@ -236,7 +236,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
         default:
             return (
                 <>
-                    {pair(t('samplers.middle'), 'centre')}
+                    {two(t('samplers.middle'), 'centre')}
                     {num(t('samplers.radius'), 'radius_mm')}
                     {path.run === 'arc' && (
                         <>

@@ -8,11 +8,11 @@ import type { DraftLesson } from './lesson'
 
 /** Every version of a lesson and what was sewn of it; an old one can be taken into the draft. */
 export function Versions({ text, onTake }: { text: View['LessonTextView']; onTake: (lesson: DraftLesson) => void }) {
-    const id = (text.lesson as unknown as DraftLesson).id
+    const id = text.lesson.id
     const zone = useMe().data?.timezone ?? 'UTC'
     const take = useChange('nothing', async (version: number) => {
         const old = await ask(api.GET('/api/lessons/{lesson}/text', { params: { path: { lesson: id }, query: { version } } }))
-        onTake(old.lesson as unknown as DraftLesson)
+        onTake(old.lesson)
     })
     return (
         <>

@@ -1,121 +1,24 @@
-/** A lesson as it stands in a course bundle; see docs/formats/course-bundle.schema.json. */
-export interface DraftLesson {
-    id: string
-    title: string
-    version: number
-    why: string
-    teaches: string[]
-    minutes: { demo: number; sew: number; inspect: number }
-    settings: DraftSetting[]
-    cautions: string[]
-    teaching_points: string[]
-    steps: string[]
-    demonstration?: { setup: string; acts: DraftAct[] }
-    mistakes?: DraftMistake[]
-    threads?: { top?: string; bobbin?: string }
-    sampler: { pieces: DraftPiece[]; rows: DraftRow[] }
-    [other: string]: unknown
-}
+import type { View } from '../../../api/client'
 
+/** A lesson as it stands in a course bundle, and its parts: all from the bundle's own schema. */
+export type DraftLesson = View['BundleLesson']
+export type DraftRow = View['BundleRow']
+export type DraftPath = View['BundlePath']
+export type DraftReading = View['BundleReading']
+export type DraftCheck = View['BundleCheck']
+export type DraftPiece = DraftLesson['sampler']['pieces'][number]
+export type DraftSetting = DraftLesson['settings'][number]
+type Showing = NonNullable<DraftLesson['demonstration']>
 /** One act of showing it: what is shown, said and watched for. */
-export interface DraftAct {
-    show: string
-    say: string
-    watch: string
-}
+export type DraftAct = Showing['acts'][number]
+export type DraftMistake = NonNullable<DraftLesson['mistakes']>[number]
+export type Band = NonNullable<DraftCheck['met']>
 
-export interface DraftMistake {
-    mistake: string
-    looks: string
-}
-
-export interface DraftSetting {
-    name: string
-    value: string
-    schools?: { school: string; value: string }[]
-}
-
-export interface DraftPiece {
-    id: string
-    width_mm: number
-    height_mm: number
-    layers: number
-    label: string
-    material?: string
-    interfaced?: boolean
-}
-
+/** Right and down on its piece, mm. */
 export type Pair = [number, number]
 
-export interface DraftPath {
-    run: string
-    edge?: string
-    distance_mm?: number
-    from_mm?: number
-    to_mm?: number
-    through?: Pair[]
-    margin_mm?: number
-    lane_mm?: number
-    corners?: number
-    centre?: Pair
-    from?: Pair
-    to?: Pair
-    radius_mm?: number
-    from_deg?: number
-    to_deg?: number
-    swing_mm?: number
-    turns?: number
-}
-
-export interface DraftReading {
-    id: string
-    label: string
-    kind: string
-    min?: number
-    max?: number
-    marks?: { at_mm?: number }[]
-    [other: string]: unknown
-}
-
-export interface Band {
-    from?: number
-    to?: number
-}
-
-export interface DraftCheck {
-    id: string
-    title: string
-    of: string
-    kind: string
-    target_mm?: number
-    met_mm?: number
-    near_mm?: number
-    met?: Band
-    near?: Band
-    met_percent?: number
-    near_percent?: number
-    shows: string[]
-    allows?: string
-    source: string
-    changes: Record<string, { kind: string; text: string }>
-    [other: string]: unknown
-}
-
-export interface DraftRow {
-    id: string
-    title: string
-    piece?: string
-    path?: DraftPath
-    stitch?: string
-    stitch_mm?: number
-    width_mm?: number
-    needle_position_mm?: number
-    back_stitches?: number
-    guide?: string
-    faults?: string[]
-    readings: DraftReading[]
-    checks: DraftCheck[]
-}
+/** A point as the schema has it, a list of two. */
+export const pair = (p: readonly number[] | undefined): Pair => [p?.[0] ?? 0, p?.[1] ?? 0]
 
 /** The lesson with one of its rows changed. */
 export function withRow(lesson: DraftLesson, id: string, change: (row: DraftRow) => DraftRow): DraftLesson {
@@ -123,7 +26,7 @@ export function withRow(lesson: DraftLesson, id: string, change: (row: DraftRow)
 }
 
 const to = (mm: number) => Math.round(mm * 100) / 100
-const moved = (p: Pair | undefined, dx: number, dy: number): Pair => [to((p?.[0] ?? 0) + dx), to((p?.[1] ?? 0) + dy)]
+const moved = (p: readonly number[] | undefined, dx: number, dy: number): Pair => [to(pair(p)[0] + dx), to(pair(p)[1] + dy)]
 
 /** The row so much further right and down on its piece, mm. */
 export function moveRow(row: DraftRow, dx: number, dy: number): DraftRow {
@@ -165,14 +68,14 @@ export function handles(row: DraftRow, pieceWidth: number): Handle[] {
     }
     if (path?.run === 'line' && (path.through ?? []).length <= 12) {
         return (path.through ?? []).map((p, i) => ({
-            at: p,
+            at: pair(p),
             name: String(i),
             move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), through: (path.through ?? []).map((q, k) => (k === i ? moved(p, dx, dy) : q)) } }),
         }))
     }
     if (path?.run === 's-curve') {
         return (['from', 'to'] as const).map((end) => ({
-            at: path[end] ?? [0, 0],
+            at: pair(path[end]),
             name: end,
             move: (r, dx, dy) => ({ ...r, path: { ...(r.path ?? path), [end]: moved(path[end], dx, dy) } }),
         }))
