@@ -21,6 +21,7 @@ use Illuminate\Testing\TestResponse;
 abstract class TestCase extends FrameworkTestCase
 {
     use DatabaseTransactions;
+    use HeldToContract;
 
     protected const NOW = '2030-05-09 19:00:00';
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\BenchPlanFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * What the teacher says of who sits where in one session, and how it began.
@@ -26,6 +28,9 @@ use Carbon\CarbonImmutable;
  */
 final class BenchPlan extends OwnedByStudio
 {
+    /** @use HasFactory<BenchPlanFactory> */
+    use HasFactory;
+
     /** Different lessons at once that one teacher keeps an eye on; common practice, no source. */
     public const MOST_LESSONS = 4;
 

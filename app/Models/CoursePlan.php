@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\CoursePlanFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use OpenSeam\Core\Course\Planning\PlanWishes;
 use OpenSeam\Core\Course\Repeats;
@@ -20,6 +22,9 @@ use OpenSeam\Core\Course\Repeats;
  */
 final class CoursePlan extends OwnedByStudio
 {
+    /** @use HasFactory<CoursePlanFactory> */
+    use HasFactory;
+
     protected $attributes = ['version' => 1];
 
     protected $casts = ['version' => 'int', 'wishes' => 'array', 'dates' => 'array', 'repeats' => 'array', 'proof' => 'array'];

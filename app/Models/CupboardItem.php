@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\CupboardItemFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+
 /**
  * What the cupboard holds of something, and what it costs.
  *
@@ -13,5 +16,8 @@ namespace App\Models;
  */
 final class CupboardItem extends OwnedByStudio
 {
+    /** @use HasFactory<CupboardItemFactory> */
+    use HasFactory;
+
     protected $casts = ['have' => 'float', 'price' => 'float'];
 }

@@ -6,8 +6,10 @@ namespace App\Models;
 
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
+use Database\Factories\EnrolmentFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
 
@@ -26,6 +28,9 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  */
 final class Enrolment extends OwnedByStudio
 {
+    /** @use HasFactory<EnrolmentFactory> */
+    use HasFactory;
+
     use SoftDeletes;
 
     protected static function booted(): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\FaultHuntFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * The search for what is behind a fault: what is seen, what was tried, what it was.
@@ -21,6 +23,9 @@ use Carbon\CarbonImmutable;
  */
 final class FaultHunt extends OwnedByStudio
 {
+    /** @use HasFactory<FaultHuntFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\FootFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
 
@@ -20,6 +23,9 @@ use OpenSeam\Core\Machine\Foot as CoreFoot;
  */
 final class Foot extends OwnedByStudio
 {
+    /** @use HasFactory<FootFactory> */
+    use HasFactory;
+
     protected $table = 'feet';
 
     protected $casts = ['count' => 'int', 'facts' => 'array', 'retired_at' => 'immutable_datetime'];
@@ -28,6 +34,12 @@ final class Foot extends OwnedByStudio
     public static function standing(): Builder
     {
         return self::query()->where('retired_at', null)->orderBy('id');
+    }
+
+    /** What was taken out of the room has no address any more. */
+    public function resolveRouteBinding($value, $field = null): ?Model
+    {
+        return is_string($value) ? self::standing()->find($value) : null;
     }
 
     /** @param  array<string, mixed>  $facts */

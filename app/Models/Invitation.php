@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\InvitationFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * Somebody is asked into a studio; the link itself is not kept.
@@ -18,5 +20,8 @@ use Carbon\CarbonImmutable;
  */
 final class Invitation extends OwnedByStudio
 {
+    /** @use HasFactory<InvitationFactory> */
+    use HasFactory;
+
     protected $casts = ['role' => Role::class, 'expires_at' => 'immutable_datetime', 'accepted_at' => 'immutable_datetime'];
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\KeptAnswerFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * An answer of the workshop that a teacher kept beside a lesson's row or with a student.
@@ -18,6 +20,9 @@ use Carbon\CarbonImmutable;
  */
 final class KeptAnswer extends OwnedByStudio
 {
+    /** @use HasFactory<KeptAnswerFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\LessonAssignmentFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use OpenSeam\Core\NextLesson\Kind;
 
 /**
@@ -29,6 +31,9 @@ use OpenSeam\Core\NextLesson\Kind;
  */
 final class LessonAssignment extends OwnedByStudio
 {
+    /** @use HasFactory<LessonAssignmentFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

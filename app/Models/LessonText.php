@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\LessonTextFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * One version of a lesson of the studio's own, as in a bundle. Written once.
@@ -17,6 +19,9 @@ use Carbon\CarbonImmutable;
  */
 final class LessonText extends OwnedByStudio
 {
+    /** @use HasFactory<LessonTextFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

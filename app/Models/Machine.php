@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\MachineFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 
@@ -20,6 +23,9 @@ use OpenSeam\Core\Machine\Machine as CoreMachine;
  */
 final class Machine extends OwnedByStudio
 {
+    /** @use HasFactory<MachineFactory> */
+    use HasFactory;
+
     /** The ways a machine is driven. */
     public const DRIVES = ['mechanical', 'computerised', 'straight-only'];
 
@@ -31,6 +37,12 @@ final class Machine extends OwnedByStudio
     public static function standing(): Builder
     {
         return self::query()->where('retired_at', null)->orderBy('id');
+    }
+
+    /** What was taken out of the room has no address any more. */
+    public function resolveRouteBinding($value, $field = null): ?Model
+    {
+        return is_string($value) ? self::standing()->find($value) : null;
     }
 
     public function core(): CoreMachine

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\PlanSessionFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -20,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class PlanSession extends OwnedByStudio
 {
+    /** @use HasFactory<PlanSessionFactory> */
+    use HasFactory;
+
     protected $casts = ['starts_at' => 'immutable_datetime', 'position' => 'int', 'minutes' => 'int'];
 
     /** @return HasMany<PlannedLesson, $this> */

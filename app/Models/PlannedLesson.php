@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\PlannedLessonFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+
 /**
  * @property string $plan_session_id
  * @property string $lesson
@@ -12,5 +15,8 @@ namespace App\Models;
  */
 final class PlannedLesson extends OwnedByStudio
 {
+    /** @use HasFactory<PlannedLessonFactory> */
+    use HasFactory;
+
     protected $casts = ['position' => 'int', 'at_home' => 'bool'];
 }

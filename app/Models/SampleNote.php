@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\SampleNoteFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SampleNote extends OwnedByStudio
 {
+    /** @use HasFactory<SampleNoteFactory> */
+    use HasFactory;
+
     public const NOTE = 'note';
 
     public const WITHDRAWN = 'withdrawn';

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\SamplePhotoFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * A photo pinned to a row of a sample.
@@ -20,6 +22,9 @@ use Illuminate\Database\Eloquent\Collection;
  */
 final class SamplePhoto extends OwnedByStudio
 {
+    /** @use HasFactory<SamplePhotoFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

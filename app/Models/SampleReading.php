@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\SampleReadingFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+
 /**
  * @property string $sample_id
  * @property string $reading "row.reading"
@@ -13,6 +16,9 @@ namespace App\Models;
  */
 final class SampleReading extends OwnedByStudio
 {
+    /** @use HasFactory<SampleReadingFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $casts = ['value' => 'float', 'limit_mm' => 'float', 'position' => 'int'];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\ServiceEntryFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * Something that was done to a machine.
@@ -16,6 +18,9 @@ use Carbon\CarbonImmutable;
  */
 final class ServiceEntry extends OwnedByStudio
 {
+    /** @use HasFactory<ServiceEntryFactory> */
+    use HasFactory;
+
     public const KINDS = ['needle', 'clean', 'service', 'out-of-use', 'in-use'];
 
     public $timestamps = false;

@@ -6,8 +6,11 @@ namespace App\Models;
 
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
+use Database\Factories\SewingClassFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -36,6 +39,9 @@ use OpenSeam\Core\Skill\School;
  */
 final class SewingClass extends OwnedByStudio
 {
+    /** @use HasFactory<SewingClassFactory> */
+    use HasFactory;
+
     use SoftDeletes;
 
     protected static function booted(): void
@@ -54,6 +60,12 @@ final class SewingClass extends OwnedByStudio
     public function enrolments(): HasMany
     {
         return $this->hasMany(Enrolment::class, 'class_id')->orderBy('seat')->orderBy('id');
+    }
+
+    /** @return BelongsToMany<Student, $this> who sits in it now */
+    public function students(): BelongsToMany
+    {
+        return $this->belongsToMany(Student::class, 'enrolments', 'class_id', 'student_id')->wherePivotNull('deleted_at');
     }
 
     /** @return HasOne<CoursePlan, $this> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\ShelfEditionFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * The studio's shelf at a moment: which version of which lesson lies over the
@@ -18,6 +20,9 @@ use Carbon\CarbonImmutable;
  */
 final class ShelfEdition extends OwnedByStudio
 {
+    /** @use HasFactory<ShelfEditionFactory> */
+    use HasFactory;
+
     public const NOTHING = ['lessons' => [], 'skills' => [], 'faults' => [], 'courses' => []];
 
     public $timestamps = false;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\SkillStandingFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 
 /**
  * Where a student stands with a skill. Derived from the samples; rebuilt by
@@ -19,6 +21,9 @@ use Carbon\CarbonImmutable;
  */
 final class SkillStanding extends OwnedByStudio
 {
+    /** @use HasFactory<SkillStandingFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

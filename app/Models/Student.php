@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\StudentFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 
@@ -18,6 +20,9 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  */
 final class Student extends OwnedByStudio
 {
+    /** @use HasFactory<StudentFactory> */
+    use HasFactory;
+
     use SoftDeletes;
 
     /** @return HasMany<Enrolment, $this> */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\StudioFactory;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -25,6 +27,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Studio extends Model
 {
+    /** @use HasFactory<StudioFactory> */
+    use HasFactory;
+
     use HasUlids;
 
     protected $guarded = [];

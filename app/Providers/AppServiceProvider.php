@@ -6,7 +6,9 @@ namespace App\Providers;
 
 use App\Models\Role;
 use App\Models\Sample;
+use App\Models\SamplePhoto;
 use App\Models\User;
+use App\Policies\SamplePhotoPolicy;
 use App\Policies\SamplePolicy;
 use App\Records\Shelf;
 use App\Records\Standings;
@@ -52,6 +54,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::define('own', fn (User $user): bool => $user->role === Role::Owner);
         Gate::define('teach', fn (User $user): bool => $user->role->teaches());
         Gate::policy(Sample::class, SamplePolicy::class);
+        Gate::policy(SamplePhoto::class, SamplePhotoPolicy::class);
         TrustProxies::at(array_filter(config()->array('seam.proxies'), is_string(...)));
         // What a balancer asks at /up: without its database the application is not there.
         Event::listen(DiagnosingHealth::class, fn () => DB::select('SELECT 1'));

@@ -58,9 +58,7 @@ final readonly class MachineCare
         foreach ($sewn as $row) {
             /** @var object{machine: string, lesson: string, times: int|string} $row */
             $lesson = $shelf->bundle()->lessons[$row->lesson] ?? null;
-            if ($lesson !== null && $lesson->machine) {
-                $hours[$row->machine] = ($hours[$row->machine] ?? 0.0) + (int) $row->times * $lesson->minutes->sew / 60;
-            }
+            $hours[$row->machine] = ($hours[$row->machine] ?? 0.0) + ($lesson?->hoursOfSewing((int) $row->times) ?? 0.0);
         }
 
         return $hours;

@@ -117,7 +117,7 @@ final readonly class LessonView
     {
         return new RowView(
             $row->id, $row->title, $row->guide, $figures['stitches'] ?? 0, $figures['thread_mm'] ?? 0.0, $figures['minutes'] ?? 0.0, PictureReadings::canRead($row),
-            array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->min, $f->max, $f->step, $f->options, $f->hint), $row->fields)),
+            array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->options, $f->hint, array_map(FieldValueView::of(...), $f->values())), $row->fields)),
             array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
         );
     }

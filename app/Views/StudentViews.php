@@ -10,10 +10,8 @@ use App\Records\KeptSample;
 use App\Records\Shelf;
 use App\Records\StudentReading;
 use OpenSeam\Core\Measure\Verdict;
-use OpenSeam\Core\NextLesson\Finding;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Reason;
-use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\Level;
 use OpenSeam\Core\Words;
 
@@ -66,9 +64,7 @@ final readonly class StudentViews
             return '';
         }
         $past = array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples);
-        // Three good showings of each skill stand for "met, also where it was weak".
-        $shown = array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, [1.0, 1.0, 1.0]);
-        $met = new PastSample($lesson, new Evidence('if met', $reading->now, $shown), [new Finding('met', '', '', Verdict::Met, array_keys($shown))]);
+        $met = PastSample::met($this->shelf->bundle()->lesson($lesson), $reading->now);
         $advice = $this->adviser->advise($reading->class, [...$past, $met], $s->enrolment->student->wishes, $reading->now, $reading->words);
 
         return Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id);
@@ -83,12 +79,9 @@ final readonly class StudentViews
     /** The weakest of the skills that the lesson in hand works on. */
     public function levelOf(StudentReading $s): Level
     {
-        $rank = [Level::RefreshDue->value => 0, Level::NotTried->value => 1, Level::Begun->value => 2, Level::Coming->value => 3, Level::Sure->value => 4];
         $skills = $s->lesson() === null ? array_keys($s->levels) : $this->shelf->bundle()->lesson($s->lesson())->teaches;
-        $levels = array_map($s->level(...), $skills);
-        usort($levels, fn (Level $a, Level $b): int => $rank[$a->value] <=> $rank[$b->value]);
 
-        return $levels[0] ?? Level::NotTried;
+        return Level::weakest(array_map($s->level(...), array_values($skills)));
     }
 
     private function drillText(?string $lesson, ?string $drill): ?string

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Enrolment;
 use App\Models\SewingClass;
+use App\Models\User;
 use App\Records\MachineCare;
 use App\Records\RoomBook;
 use App\Records\Shelf;
@@ -101,6 +102,8 @@ final class CareTest extends TestCase
         $this->actingAs($other)->postJson("/api/machines/{$this->machine}/service", ['kind' => 'clean', 'note' => ''])->assertNotFound();
         $this->actingAs($other)->deleteJson("/api/machines/{$this->machine}?sure=1")->assertNotFound();
         self::assertSame($before, DB::table('service_entries')->count());
-        $this->assertProblem($this->actingAs($other)->postJson('/api/machines/none/service', ['kind' => 'polish', 'note' => '']), 422, 'kind', 'needle');
+        $this->actingAs($other)->postJson('/api/machines/none/service', ['kind' => 'polish', 'note' => ''])->assertNotFound();
+        $own = User::query()->where('studio_id', $this->class->studio_id)->firstOrFail();
+        $this->assertProblem($this->actingAs($own)->postJson("/api/machines/{$this->machine}/service", ['kind' => 'polish', 'note' => '']), 422, 'kind', 'needle');
     }
 }

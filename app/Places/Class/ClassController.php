@@ -34,9 +34,9 @@ final readonly class ClassController
         parameters: [new InPath('class')],
         responses: [new Answer(ClassView::class), new Problem],
     )]
-    public function show(Request $request, string $class, ShowClass $show): JsonResponse
+    public function show(Request $request, SewingClass $class, ShowClass $show): JsonResponse
     {
-        return new JsonResponse($show($this->find($class), Who::asks($request)->unit));
+        return new JsonResponse($show($class, Who::asks($request)->unit));
     }
 
     #[OA\Post(
@@ -46,13 +46,12 @@ final readonly class ClassController
         requestBody: new Sent(StudentsBody::class),
         responses: [new Answer, new Problem],
     )]
-    public function addStudents(StudentsBody $body, string $class, AddStudents $add, MoveStudent $move): JsonResponse
+    public function addStudents(StudentsBody $body, SewingClass $class, AddStudents $add, MoveStudent $move): JsonResponse
     {
-        $found = $this->find($class);
-        DB::transaction(function () use ($found, $body, $add, $move): void {
-            $add($found, $body->words('students'));
+        DB::transaction(function () use ($class, $body, $add, $move): void {
+            $add($class, $body->words('students'));
             foreach ($body->words('returning') as $student) {
-                $move->comeBack($found->studio_id, Student::query()->findOrFail($student)->id, $found);
+                $move->comeBack($class->studio_id, Student::query()->findOrFail($student)->id, $class);
             }
         });
 
@@ -65,9 +64,9 @@ final readonly class ClassController
         parameters: [new InPath('class'), new InPath('student'), new InPath('skill')],
         responses: [new Answer(SkillEvidenceView::class), new Problem],
     )]
-    public function evidence(Request $request, string $class, string $student, string $skill, ShowClass $show): JsonResponse
+    public function evidence(Request $request, SewingClass $class, Student $student, string $skill, ShowClass $show): JsonResponse
     {
-        return new JsonResponse($show->evidence($this->find($class), $student, $skill, Who::asks($request)->unit));
+        return new JsonResponse($show->evidence($class, $student->id, $skill, Who::asks($request)->unit));
     }
 
     #[OA\Get(
@@ -76,9 +75,9 @@ final readonly class ClassController
         parameters: [new InPath('class'), new InPath('student')],
         responses: [new Answer(AdviceView::class), new Problem],
     )]
-    public function next(Request $request, string $class, string $student, ReadClass $read, Shelf $shelf): JsonResponse
+    public function next(Request $request, SewingClass $class, Student $student, ReadClass $read, Shelf $shelf): JsonResponse
     {
-        $s = $read($this->find($class), Who::asks($request)->unit, $student)->students[$student] ?? throw new ModelNotFoundException;
+        $s = $read($class, Who::asks($request)->unit, $student->id)->students[$student->id] ?? throw new ModelNotFoundException;
 
         return new JsonResponse(AdviceView::of($s->advice, $shelf->bundle(), RoomBook::read()));
     }
@@ -90,20 +89,13 @@ final readonly class ClassController
         requestBody: new Sent(ChoiceBody::class),
         responses: [new Answer, new Problem],
     )]
-    public function chooseNext(ChoiceBody $body, string $class, string $student, ReadClass $read, AssignLesson $assign): JsonResponse
+    public function chooseNext(ChoiceBody $body, SewingClass $class, Student $student, ReadClass $read, AssignLesson $assign): JsonResponse
     {
-        $found = $this->find($class);
-        $s = $read($found, $body->teacher()->unit, $student)->students[$student] ?? throw new ModelNotFoundException;
+        $s = $read($class, $body->teacher()->unit, $student->id)->students[$student->id] ?? throw new ModelNotFoundException;
         $choice = $body->choice();
         $choice->given === null || $choice->given === ($s->assigned->id ?? '') || throw Conflict::staleChoice($s->enrolment->student->name);
-        $assign($found, $s->enrolment->student, $s->advice, $choice);
+        $assign($class, $s->enrolment->student, $s->advice, $choice);
 
         return new JsonResponse(null, 204);
-    }
-
-    /** Another studio's class is not found. */
-    private function find(string $class): SewingClass
-    {
-        return SewingClass::query()->findOrFail($class);
     }
 }

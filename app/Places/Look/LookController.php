@@ -8,6 +8,7 @@ use App\Http\Answer;
 use App\Http\InPath;
 use App\Http\Problem;
 use App\Models\SewingClass;
+use App\Models\Student;
 use App\Support\Who;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,7 +23,7 @@ final readonly class LookController
         parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'machine', in: 'query', required: false, description: 'it was sewn on; where the student sits when it is not given', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'schools', in: 'query', required: false, description: 'it was sewn by, ids with commas; as the class is taught when it is not given', schema: new OA\Schema(type: 'string'))],
         responses: [new Answer(LookView::class), new Problem],
     )]
-    public function look(Request $request, string $class, string $student, ShowLook $show): JsonResponse
+    public function look(Request $request, SewingClass $class, Student $student, ShowLook $show): JsonResponse
     {
         $lesson = $request->query('lesson');
         $version = $request->query('version');
@@ -30,7 +31,7 @@ final readonly class LookController
         $machine = $request->string('machine')->toString();
 
         return new JsonResponse($show(
-            SewingClass::query()->findOrFail($class), $student, is_string($lesson) && $lesson !== '' ? $lesson : null, Who::asks($request)->unit,
+            $class, $student->id, is_string($lesson) && $lesson !== '' ? $lesson : null, Who::asks($request)->unit,
             is_string($version) && ctype_digit($version) ? (int) $version : null, is_string($replaces) && $replaces !== '' ? strtolower($replaces) : null,
             $machine !== '' ? $machine : null, $request->has('schools') ? array_values(array_filter(explode(',', $request->string('schools')->toString()))) : null,
         ));

@@ -7,17 +7,16 @@ namespace App\Places\Look;
 use App\Http\Answer;
 use App\Http\InPath;
 use App\Http\Problem;
-use App\Models\Enrolment;
 use App\Models\Sample;
 use App\Models\SamplePhoto;
+use App\Models\SewingClass;
+use App\Models\Student;
 use App\Views\PhotoView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
-use OpenSeam\Core\InputError;
 
 /** Photos of samples: seen by their own studio and nobody else. */
 final readonly class PhotoController
@@ -29,15 +28,11 @@ final readonly class PhotoController
         parameters: [new InPath('sample'), new OA\Parameter(name: 'id', in: 'query', required: true, description: 'a ULID made where it was taken', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'row', in: 'query', required: false, description: 'of the lesson; left out for the whole piece', schema: new OA\Schema(type: 'string'))],
         responses: [new Answer(PhotoView::class, status: 201, description: 'kept'), new Problem],
     )]
-    public function store(Request $request, string $sample, KeepPhoto $keep): JsonResponse
+    public function store(PhotoBody $body, Sample $sample, KeepPhoto $keep): JsonResponse
     {
-        $of = Sample::query()->findOrFail($sample);
-        Gate::authorize('view', $of);
-        $id = $request->query('id');
-        is_string($id) && Str::isUlid($id) || throw InputError::at('id', $id, '“id” must be an id of 26 letters and digits (ULID).');
-        $row = $request->query('row');
+        Gate::authorize('view', $sample);
 
-        return new JsonResponse(PhotoView::of($keep($of, strtolower($id), is_string($row) && $row !== '' ? $row : null, $request->getContent())), 201);
+        return new JsonResponse(PhotoView::of($keep($sample, strtolower($body->word('id')), $body->wordOrNull('row'), $body->getContent())), 201);
     }
 
     #[OA\Get(
@@ -46,11 +41,9 @@ final readonly class PhotoController
         parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [new Answer(PhotoView::class, list: true, description: 'of the samples of this lesson, newest first'), new Problem],
     )]
-    public function index(Request $request, string $class, string $student): JsonResponse
+    public function index(Request $request, SewingClass $class, Student $student): JsonResponse
     {
-        Enrolment::query()->where('class_id', $class)->where('student_id', $student)->firstOrFail();
-
-        return new JsonResponse(array_values(SamplePhoto::ofLesson($student, $request->string('lesson')->toString())->map(PhotoView::of(...))->all()));
+        return new JsonResponse(array_values(SamplePhoto::ofLesson($student->id, $request->string('lesson')->toString())->map(PhotoView::of(...))->all()));
     }
 
     #[OA\Get(
@@ -59,12 +52,11 @@ final readonly class PhotoController
         parameters: [new InPath('photo')],
         responses: [new OA\Response(response: 200, description: 'the picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
-    public function show(string $photo): Response
+    public function show(SamplePhoto $photo): Response
     {
-        $found = SamplePhoto::query()->findOrFail($photo);
-        Gate::authorize('view', Sample::query()->findOrFail($found->sample_id));
+        Gate::authorize('view', $photo);
 
-        return new Response($found->image, 200, ['Content-Type' => 'image/jpeg']);
+        return new Response($photo->image, 200, ['Content-Type' => 'image/jpeg']);
     }
 
     #[OA\Delete(
@@ -73,11 +65,10 @@ final readonly class PhotoController
         parameters: [new InPath('photo')],
         responses: [new Answer(description: 'removed for good'), new Problem],
     )]
-    public function drop(string $photo): JsonResponse
+    public function drop(SamplePhoto $photo): JsonResponse
     {
-        $found = SamplePhoto::listed()->findOrFail($photo);
-        Gate::authorize('change', Sample::query()->findOrFail($found->sample_id));
-        $found->delete();
+        Gate::authorize('change', $photo);
+        $photo->delete();
 
         return new JsonResponse(null, 204);
     }

@@ -44,7 +44,7 @@ final class SewnWith
         }
         $setup = new Setup(
             StitchSettings::of($kind, null, $width ?? $need->setup->stitch->widthMm, $need->setup->stitch->positionMm),
-            min(Clearance::LARGEST_NEEDLE, max(Clearance::SMALLEST_NEEDLE, (float) ($settings['needle'] ?? '80') ?: 80.0)),
+            Clearance::needleOf($settings['needle'] ?? null),
         );
         foreach ([...Fit::ofMachine($machine->core(), $setup), ...Fit::ofFoot($machine->core(), $foot->core(), $setup)] as $refusal) {
             if ($refusal->danger) {

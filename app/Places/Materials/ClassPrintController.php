@@ -25,10 +25,10 @@ final readonly class ClassPrintController
         parameters: [new InPath('class'), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'bench', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
-    public function class(Request $request, string $class): Response
+    public function class(Request $request, SewingClass $class): Response
     {
         $what = $request->string('what')->toString();
 
-        return Pdf::of($this->print->class(SewingClass::query()->findOrFail($class), $what, Format::asked($request->query('format')), LongJob::named($request, $request->query('job'))), $what);
+        return Pdf::of($this->print->class($class, $what, Format::asked($request->query('format')), LongJob::named($request, $request->query('job'))), $what);
     }
 }

@@ -31,14 +31,14 @@ final readonly class MaterialController
         parameters: [new InPath('class'), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
         responses: [new Answer(MaterialsView::class), new Problem],
     )]
-    public function show(Request $request, string $class, ShowMaterials $show): JsonResponse
+    public function show(Request $request, SewingClass $class, ShowMaterials $show): JsonResponse
     {
         $session = $request->query('session');
         $each = $request->query('samples_each');
         $each === null || is_numeric($each) && $each >= 1 && $each <= self::MOST_SAMPLES || throw InputError::at('samples_each', $each, 'From 1 to 20 samples of a lesson for each student.');
         $session === null || ctype_digit($session) || throw InputError::at('session', $session, 'It must be the number of a session.');
 
-        return new JsonResponse($show(SewingClass::query()->findOrFail($class), $session === null ? null : (int) $session, $each === null ? null : (float) $each));
+        return new JsonResponse($show($class, $session === null ? null : (int) $session, $each === null ? null : (float) $each));
     }
 
     #[OA\Put(
@@ -48,10 +48,9 @@ final readonly class MaterialController
         requestBody: new Sent(CupboardBody::class),
         responses: [new Answer, new Problem],
     )]
-    public function note(CupboardBody $body, string $class): JsonResponse
+    public function note(CupboardBody $body, SewingClass $class): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
-        DB::transaction(function () use ($body, $found): void {
+        DB::transaction(function () use ($body, $class): void {
             $item = $body->word('item');
             $values = [];
             foreach (['have', 'price'] as $name) {
@@ -59,10 +58,10 @@ final readonly class MaterialController
                     $values[$name] = $body->amount($name);
                 }
             }
-            $values === [] || CupboardItem::query()->updateOrCreate(['studio_id' => $found->studio_id, 'item' => $item], $values);
+            $values === [] || CupboardItem::query()->updateOrCreate(['studio_id' => $class->studio_id, 'item' => $item], $values);
             if ($body->has('ticked')) {
-                MaterialTick::query()->where('class_id', $found->id)->where('item', $item)->delete();
-                $body->boolean('ticked') && MaterialTick::query()->create(['studio_id' => $found->studio_id, 'class_id' => $found->id, 'item' => $item]);
+                MaterialTick::query()->where('class_id', $class->id)->where('item', $item)->delete();
+                $body->boolean('ticked') && MaterialTick::query()->create(['studio_id' => $class->studio_id, 'class_id' => $class->id, 'item' => $item]);
             }
         });
 

@@ -51,6 +51,6 @@ final readonly class EstimateCourse
         $inClass = array_filter(array_column($lessons, 'minutes', 'id'), fn (string $id): bool => ! in_array($id, $wishes->home, true), ARRAY_FILTER_USE_KEY);
         $longest = (string) array_search(max([0.0, ...array_values($inClass)]), $inClass, true);
 
-        return new EstimateView(array_map($named, array_column($lessons, 'id')), count($lessons), array_sum($inClass), $laid->plan->count(), $laid->plan->proven, $sure->plan->count() + $repeats->sessions, $named($longest), $inClass[$longest], array_map($named, $laid->left));
+        return new EstimateView(array_map($named, array_column($lessons, 'id')), count($lessons), array_sum($inClass), $laid->plan->count(), $laid->plan->proven, $sure->plan->count() + $repeats->sessions, $named($longest), $inClass[$longest], array_map($named, $laid->left), $wishes->order->spreads());
     }
 }

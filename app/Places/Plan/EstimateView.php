@@ -25,5 +25,6 @@ final readonly class EstimateView
         #[OA\Property] public NamedView $longest,
         #[OA\Property] public float $longest_minutes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $left,
+        #[OA\Property(description: 'over as many sessions as it takes; otherwise what the first one holds')] public bool $spreads,
     ) {}
 }

@@ -32,9 +32,9 @@ final readonly class PlanController
         parameters: [new InPath('class')],
         responses: [new Answer(PlanView::class), new Problem],
     )]
-    public function show(string $class): JsonResponse
+    public function show(SewingClass $class): JsonResponse
     {
-        return new JsonResponse(($this->show)(SewingClass::query()->findOrFail($class)));
+        return new JsonResponse(($this->show)($class));
     }
 
     #[OA\Put(
@@ -44,12 +44,11 @@ final readonly class PlanController
         requestBody: new Sent(PlanBody::class),
         responses: [new Answer(PlanView::class), new Problem],
     )]
-    public function store(PlanBody $body, string $class, StorePlan $store): JsonResponse
+    public function store(PlanBody $body, SewingClass $class, StorePlan $store): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
-        $store($found, $body->sessions(), $body->whole('version'), $body->pins(), $body->home());
+        $store($class, $body->sessions(), $body->whole('version'), $body->pins(), $body->home());
 
-        return new JsonResponse(($this->show)($found));
+        return new JsonResponse(($this->show)($class));
     }
 
     #[OA\Post(
@@ -59,12 +58,11 @@ final readonly class PlanController
         requestBody: new Sent(LayOutBody::class),
         responses: [new Answer(PlanView::class), new Problem],
     )]
-    public function layOut(LayOutBody $body, string $class, LayOutPlan $layOut): JsonResponse
+    public function layOut(LayOutBody $body, SewingClass $class, LayOutPlan $layOut): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
-        $layOut($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job')));
+        $layOut($class, $body->dates(self::known($class, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job')));
 
-        return new JsonResponse(($this->show)($found->refresh()));
+        return new JsonResponse(($this->show)($class->refresh()));
     }
 
     #[OA\Post(
@@ -74,11 +72,10 @@ final readonly class PlanController
         requestBody: new Sent(LayOutBody::class),
         responses: [new Answer(PlanView::class, description: 'how it would look; nothing is kept'), new Problem],
     )]
-    public function tryOut(LayOutBody $body, string $class, TryPlan $try): JsonResponse
+    public function tryOut(LayOutBody $body, SewingClass $class, TryPlan $try): JsonResponse
     {
-        $found = SewingClass::query()->findOrFail($class);
 
-        return new JsonResponse($try($found, $body->dates(self::known($found, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job'))));
+        return new JsonResponse($try($class, $body->dates(self::known($class, $body->teacher()->studio->timezone)), $body->whole('version'), $body->wishes(), $body->frame(), LongJob::named($body, $body->wordOrNull('job'))));
     }
 
     /** The dates a plan has: what a body leaves out stays. */
@@ -96,9 +93,9 @@ final readonly class PlanController
         requestBody: new Sent(MendBody::class),
         responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new Problem],
     )]
-    public function mend(MendBody $body, string $class, MendPlan $mend, Shelf $shelf): JsonResponse
+    public function mend(MendBody $body, SewingClass $class, MendPlan $mend, Shelf $shelf): JsonResponse
     {
-        $mended = $mend(SewingClass::query()->findOrFail($class), $body->whole('version'));
+        $mended = $mend($class, $body->whole('version'));
 
         return new JsonResponse(['moved' => array_map(fn (string $id): NamedView => new NamedView($id, $shelf->bundle()->lesson($id)->title), $mended->moved), 'fewest' => $mended->fewest]);
     }
@@ -109,14 +106,13 @@ final readonly class PlanController
         parameters: [new InPath('class'), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
         responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
-    public function export(Request $request, string $class, ExportPlan $export, ExportBundle $bundle): Response
+    public function export(Request $request, SewingClass $class, ExportPlan $export, ExportBundle $bundle): Response
     {
-        $found = SewingClass::query()->findOrFail($class);
         $as = $request->string('as')->toString();
         [$type, $name, $text] = match ($as) {
-            'calendar' => ['text/calendar; charset=utf-8', 'plan.ics', $export->calendar($found)],
-            'table' => ['text/csv; charset=utf-8', 'plan.csv', $export->table($found)],
-            'bundle' => ['application/json', 'plan.bundle.json', BundleJson::encode($bundle->asPlanned($found), JSON_PRETTY_PRINT)."\n"],
+            'calendar' => ['text/calendar; charset=utf-8', 'plan.ics', $export->calendar($class)],
+            'table' => ['text/csv; charset=utf-8', 'plan.csv', $export->table($class)],
+            'bundle' => ['application/json', 'plan.bundle.json', BundleJson::encode($bundle->asPlanned($class), JSON_PRETTY_PRINT)."\n"],
             default => throw InputError::at('as', $as, 'It must be one of: calendar, table, bundle.'),
         };
 

@@ -25,9 +25,9 @@ final readonly class PlanFiguresController
         parameters: [new InPath('class')],
         responses: [new Answer(PlanNeedsView::class, list: true, description: 'what must stand ready on each day'), new Problem],
     )]
-    public function needs(string $class, ShowPlanNeeds $needs): JsonResponse
+    public function needs(SewingClass $class, ShowPlanNeeds $needs): JsonResponse
     {
-        return new JsonResponse($needs(SewingClass::query()->findOrFail($class)));
+        return new JsonResponse($needs($class));
     }
 
     #[OA\Get(
@@ -36,9 +36,9 @@ final readonly class PlanFiguresController
         parameters: [new InPath('class')],
         responses: [new Answer(PlanCostView::class, list: true, description: 'one sample of each lesson, and with time to sew again'), new Problem],
     )]
-    public function costs(string $class, CostPlan $cost): JsonResponse
+    public function costs(SewingClass $class, CostPlan $cost): JsonResponse
     {
-        return new JsonResponse($cost(SewingClass::query()->findOrFail($class)));
+        return new JsonResponse($cost($class));
     }
 
     #[OA\Get(
@@ -47,10 +47,10 @@ final readonly class PlanFiguresController
         parameters: [new InPath('class')],
         responses: [new Answer(ForecastView::class), new Problem],
     )]
-    public function forecast(Request $request, string $class, ForecastClass $forecast): JsonResponse
+    public function forecast(Request $request, SewingClass $class, ForecastClass $forecast): JsonResponse
     {
         $user = $request->user();
 
-        return new JsonResponse($forecast(SewingClass::query()->findOrFail($class), $user instanceof User ? $user->unit : Unit::Millimetre));
+        return new JsonResponse($forecast($class, $user instanceof User ? $user->unit : Unit::Millimetre));
     }
 }

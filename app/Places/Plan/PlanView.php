@@ -34,5 +34,7 @@ final readonly class PlanView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'days without a class')] public array $closed,
         #[OA\Property(nullable: true, description: 'null once the plan was changed by hand')] public ?PlanProofView $proof,
         #[OA\Property] public PlanWishesView $wishes,
+        #[OA\Property(description: 'sessions that hold a lesson')] public int $used_sessions,
+        #[OA\Property(description: 'share of its time that the fullest of them takes')] public float $fullest,
     ) {}
 }

@@ -37,13 +37,15 @@ final readonly class ShowPlan
             new NamedView($class->id, $class->name), $this->shelf->bundle()->courses[$class->course]['title'], $class->plan->version ?? 0,
             $room->students, $room->machines, $room->helpers,
             array_map(fn (array $l): PlanLessonView => new PlanLessonView($l['id'], $this->title($l['id']), $l['minutes'], $plan->repeats()->minutes[$l['id']] ?? 0.0, $room->minutes($this->shelf, $l['id'])->rounds, $l['needs'], $l['strand']), $lessons),
-            $this->sessions($class, $sessions, array_column($lessons, 'minutes', 'id')),
+            $shown = $this->sessions($class, $sessions, array_column($lessons, 'minutes', 'id')),
             array_values(array_diff($this->shelf->order($class->course), array_merge([], ...$laid, ...$home))),
             [...$this->cannot($room, $laid), ...$this->problems($class, $lessons, $sessions, $laid, $home)],
             array_map(fn (string|int $lesson, int $session): PlanPinView => new PlanPinView((string) $lesson, $session + 1), array_keys($pins), $pins),
             $dates->closed,
             $this->proof($class, $dates),
             PlanWishesView::of($class, $dates, $plan->wishes(), $plan->repeats()),
+            count(array_filter($shown, fn (PlanSessionView $s): bool => $s->lessons !== [])),
+            PlanReview::fullest(array_column($shown, 'used'), array_column($shown, 'usable')),
         );
     }
 

@@ -59,12 +59,11 @@ final readonly class MachineController
         requestBody: new Sent(MachineBody::class),
         responses: [new Answer(MachineView::class), new Problem],
     )]
-    public function update(MachineBody $body, string $machine): JsonResponse
+    public function update(MachineBody $body, Machine $machine): JsonResponse
     {
-        $found = Machine::standing()->findOrFail($machine);
-        $found->fill($body->machine())->save();
+        $machine->fill($body->machine())->save();
 
-        return new JsonResponse(MachineView::of($found));
+        return new JsonResponse(MachineView::of($machine));
     }
 
     #[OA\Delete(
@@ -73,9 +72,9 @@ final readonly class MachineController
         parameters: [new InPath('machine'), new OA\Parameter(name: 'sure', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
         responses: [new Answer, new Problem],
     )]
-    public function retire(Request $request, string $machine, RetireMachine $retire): JsonResponse
+    public function retire(Request $request, Machine $machine, RetireMachine $retire): JsonResponse
     {
-        $retire(Machine::standing()->findOrFail($machine), $request->boolean('sure'));
+        $retire($machine, $request->boolean('sure'));
 
         return new JsonResponse(null, 204);
     }
@@ -87,14 +86,13 @@ final readonly class MachineController
         requestBody: new Sent(ServiceBody::class),
         responses: [new Answer, new Problem],
     )]
-    public function service(ServiceBody $body, string $machine): JsonResponse
+    public function service(ServiceBody $body, Machine $machine): JsonResponse
     {
-        $found = Machine::standing()->findOrFail($machine);
-        DB::transaction(function () use ($body, $found): void {
-            ServiceEntry::query()->create(['machine_id' => $found->id, 'kind' => $body->word('kind'), 'note' => $body->word('note'), 'done_at' => Clock::now()]);
+        DB::transaction(function () use ($body, $machine): void {
+            ServiceEntry::query()->create(['machine_id' => $machine->id, 'kind' => $body->word('kind'), 'note' => $body->word('note'), 'done_at' => Clock::now()]);
             match ($body->word('kind')) {
-                'out-of-use' => $found->update(['usable' => false, 'note' => $body->word('note')]),
-                'in-use' => $found->update(['usable' => true, 'note' => '']),
+                'out-of-use' => $machine->update(['usable' => false, 'note' => $body->word('note')]),
+                'in-use' => $machine->update(['usable' => true, 'note' => '']),
                 default => null,
             };
         });

@@ -50,13 +50,12 @@ final readonly class RoomController
         requestBody: new Sent(FootBody::class),
         responses: [new Answer(FootView::class), new Problem],
     )]
-    public function update(FootBody $body, string $foot): JsonResponse
+    public function update(FootBody $body, Foot $foot): JsonResponse
     {
-        $found = Foot::standing()->findOrFail($foot);
         $facts = $body->facts();
-        $found->fill(['name' => $facts['name'], 'kind' => $facts['kind'], 'count' => $facts['count'], 'facts' => $facts])->save();
+        $foot->fill(['name' => $facts['name'], 'kind' => $facts['kind'], 'count' => $facts['count'], 'facts' => $facts])->save();
 
-        return new JsonResponse(FootView::of($found));
+        return new JsonResponse(FootView::of($foot));
     }
 
     #[OA\Delete(
@@ -65,9 +64,9 @@ final readonly class RoomController
         parameters: [new InPath('foot')],
         responses: [new Answer, new Problem],
     )]
-    public function retire(string $foot): JsonResponse
+    public function retire(Foot $foot): JsonResponse
     {
-        Foot::standing()->findOrFail($foot)->update(['retired_at' => Clock::now()]);
+        $foot->update(['retired_at' => Clock::now()]);
 
         return new JsonResponse(null, 204);
     }

@@ -27,12 +27,12 @@ final readonly class BenchController
         parameters: [new InPath('class')],
         responses: [new Answer(BenchView::class, description: 'as it would be seated now'), new Problem],
     )]
-    public function show(Request $request, string $class, SeatSession $seat): JsonResponse
+    public function show(Request $request, SewingClass $class, SeatSession $seat): JsonResponse
     {
         /** @var User $user the route is behind sign-in */
         $user = $request->user();
 
-        return new JsonResponse(($this->show)($seat($this->find($class), $user->unit)));
+        return new JsonResponse(($this->show)($seat($class, $user->unit)));
     }
 
     #[OA\Put(
@@ -42,14 +42,13 @@ final readonly class BenchController
         requestBody: new Sent(BenchBody::class),
         responses: [new Answer(BenchView::class, description: 'with what the teacher says'), new Problem],
     )]
-    public function keep(BenchBody $body, string $class, SeatSession $seat, KeepBench $keep): JsonResponse
+    public function keep(BenchBody $body, SewingClass $class, SeatSession $seat, KeepBench $keep): JsonResponse
     {
-        $found = $this->find($class);
         [$most, $held, $away] = [$body->whole('most_lessons'), $body->held(), $body->away()];
 
         return new JsonResponse(($this->show)($body->boolean('try')
-            ? $seat($found, $body->teacher()->unit, fn (BenchPlan $b) => $b->fill(['most_lessons' => $most, 'held' => $held, 'away' => $away]))
-            : $keep($found, $body->teacher()->unit, $body->whole('version'), $most, $held, $away)));
+            ? $seat($class, $body->teacher()->unit, fn (BenchPlan $b) => $b->fill(['most_lessons' => $most, 'held' => $held, 'away' => $away]))
+            : $keep($class, $body->teacher()->unit, $body->whole('version'), $most, $held, $away)));
     }
 
     #[OA\Put(
@@ -59,9 +58,9 @@ final readonly class BenchController
         requestBody: new Sent(StateBody::class),
         responses: [new Answer(BenchView::class, description: 'seated anew'), new Problem],
     )]
-    public function state(StateBody $body, string $class, KeepBench $keep): JsonResponse
+    public function state(StateBody $body, SewingClass $class, KeepBench $keep): JsonResponse
     {
-        return new JsonResponse(($this->show)($keep->note($this->find($class), $body->teacher()->unit, $body->word('student'), $body->word('state'))));
+        return new JsonResponse(($this->show)($keep->note($class, $body->teacher()->unit, $body->word('student'), $body->word('state'))));
     }
 
     #[OA\Post(
@@ -71,14 +70,8 @@ final readonly class BenchController
         requestBody: new Sent(VersionBody::class),
         responses: [new Answer(BenchView::class, description: 'begun: machines and lessons are handed out'), new Problem],
     )]
-    public function start(VersionBody $body, string $class, KeepBench $keep): JsonResponse
+    public function start(VersionBody $body, SewingClass $class, KeepBench $keep): JsonResponse
     {
-        return new JsonResponse(($this->show)($keep->start($this->find($class), $body->teacher()->unit, $body->whole('version'))));
-    }
-
-    /** Another studio's class is not found. */
-    private function find(string $class): SewingClass
-    {
-        return SewingClass::query()->findOrFail($class);
+        return new JsonResponse(($this->show)($keep->start($class, $body->teacher()->unit, $body->whole('version'))));
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
+use App\Models\Student;
 use App\Models\User;
 use App\Printing\Format;
 use App\Printing\Pdf;
@@ -38,12 +39,12 @@ final readonly class StudentController
         parameters: [new InPath('class'), new InPath('student')],
         responses: [new Answer(StudentView::class, description: 'everything about them'), new Problem],
     )]
-    public function show(Request $request, string $class, string $student): JsonResponse
+    public function show(Request $request, SewingClass $class, Student $student): JsonResponse
     {
         /** @var User $user the route is behind sign-in */
         $user = $request->user();
 
-        return new JsonResponse(($this->show)(SewingClass::query()->findOrFail($class), $student, $user->unit));
+        return new JsonResponse(($this->show)($class, $student->id, $user->unit));
     }
 
     #[OA\Put(
@@ -53,9 +54,9 @@ final readonly class StudentController
         requestBody: new Sent(StudentBody::class),
         responses: [new Answer(description: 'noted'), new Problem],
     )]
-    public function update(StudentBody $body, string $class, string $student, Shelf $shelf): JsonResponse
+    public function update(StudentBody $body, SewingClass $class, Student $student, Shelf $shelf): JsonResponse
     {
-        $enrolment = $this->enrolment($class, $student);
+        $enrolment = $this->enrolment($class->id, $student->id);
         foreach ($body->words('wishes') as $i => $wish) {
             isset($shelf->bundle()->lessons[$wish]) || throw InputError::at("wishes[$i]", $wish, 'There is no such lesson on the shelf.');
         }
@@ -73,10 +74,10 @@ final readonly class StudentController
         parameters: [new InPath('class'), new InPath('student')],
         responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new Problem],
     )]
-    public function openPage(string $class, string $student): JsonResponse
+    public function openPage(SewingClass $class, Student $student): JsonResponse
     {
         $link = Link::new();
-        $found = $this->enrolment($class, $student);
+        $found = $this->enrolment($class->id, $student->id);
         // An older link ends with the new one.
         $found->update(['page_hash' => $link->hash, 'page_until' => $until = OwnPageEnd::of($found)]);
 
@@ -89,9 +90,9 @@ final readonly class StudentController
         parameters: [new InPath('class'), new InPath('student')],
         responses: [new Answer(description: 'the link no longer works'), new Problem],
     )]
-    public function closePage(string $class, string $student): JsonResponse
+    public function closePage(SewingClass $class, Student $student): JsonResponse
     {
-        $this->enrolment($class, $student)->update(['page_hash' => null, 'page_until' => null]);
+        $this->enrolment($class->id, $student->id)->update(['page_hash' => null, 'page_until' => null]);
 
         return new JsonResponse(null, 204);
     }
@@ -131,11 +132,10 @@ final readonly class StudentController
         parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
         responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
     )]
-    public function print(Request $request, string $class, string $student, ShowStudent $show): Response
+    public function print(Request $request, SewingClass $class, Student $student, ShowStudent $show): Response
     {
-        $found = SewingClass::query()->findOrFail($class);
-        $sheet = new Sheet(Format::asked($request->query('format')), $found->name);
-        ProgressCard::add($sheet, $found->name, $show($found, $student, Unit::Millimetre));
+        $sheet = new Sheet(Format::asked($request->query('format')), $class->name);
+        ProgressCard::add($sheet, $class->name, $show($class, $student->id, Unit::Millimetre));
 
         return Pdf::of($sheet->bytes(), 'progress');
     }

@@ -22,9 +22,9 @@ final readonly class TodayController
         parameters: [new InPath('class')],
         responses: [new Answer(TodayView::class), new Problem],
     )]
-    public function today(Request $request, string $class, ShowToday $show): JsonResponse
+    public function today(Request $request, SewingClass $class, ShowToday $show): JsonResponse
     {
-        return new JsonResponse($show(SewingClass::query()->findOrFail($class), Who::asks($request)->unit));
+        return new JsonResponse($show($class, Who::asks($request)->unit));
     }
 
     #[OA\Get(

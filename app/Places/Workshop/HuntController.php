@@ -8,6 +8,7 @@ use App\Http\Answer;
 use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Sent;
+use App\Models\FaultHunt;
 use App\Records\Shelf;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -54,7 +55,7 @@ final readonly class HuntController
         parameters: [new InPath('hunt')],
         responses: [new Answer(HuntView::class), new Problem],
     )]
-    public function show(string $hunt): JsonResponse
+    public function show(FaultHunt $hunt): JsonResponse
     {
         return new JsonResponse($this->hunt->show($hunt));
     }
@@ -66,8 +67,8 @@ final readonly class HuntController
         requestBody: new Sent(TrialBody::class),
         responses: [new Answer(HuntView::class), new Problem],
     )]
-    public function try(TrialBody $body, string $hunt): JsonResponse
+    public function try(TrialBody $body, FaultHunt $hunt): JsonResponse
     {
-        return new JsonResponse($this->hunt->try($hunt, $body->whole('after'), $body->word('cause'), $body->word('result')));
+        return new JsonResponse($this->hunt->try($hunt->id, $body->whole('after'), $body->word('cause'), $body->word('result')));
     }
 }

@@ -98,9 +98,9 @@ final readonly class HuntFault
         }
     }
 
-    public function show(string $id): HuntView
+    public function show(FaultHunt $hunt): HuntView
     {
-        return $this->view(FaultHunt::query()->findOrFail($id));
+        return $this->view($hunt);
     }
 
     /** @return list<HuntView> newest first */

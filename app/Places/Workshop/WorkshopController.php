@@ -83,9 +83,9 @@ final readonly class WorkshopController
         parameters: [new InPath('answer')],
         responses: [new Answer, new Problem],
     )]
-    public function drop(string $answer): JsonResponse
+    public function drop(KeptAnswer $answer): JsonResponse
     {
-        KeptAnswer::query()->findOrFail($answer)->delete();
+        $answer->delete();
 
         return new JsonResponse(null, 204);
     }

@@ -76,6 +76,12 @@ final readonly class Lesson
         return $own === [] ? $this : $this->in(new Way($this->way->schools, $own));
     }
 
+    /** Hours at the machine that so many samples of it take; 0 where it is not sewn at one. */
+    public function hoursOfSewing(int $samples): float
+    {
+        return $this->machine ? $samples * $this->minutes->sew / 60 : 0.0;
+    }
+
     /** The schools that are followed where they are not the usual ones, by name with commas between; empty for none. */
     public function schoolsFollowed(): string
     {

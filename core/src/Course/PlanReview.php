@@ -13,6 +13,17 @@ namespace OpenSeam\Core\Course;
 final class PlanReview
 {
     /**
+     * Share of its usable time that the fullest session takes; 0 where none has any.
+     *
+     * @param  list<float>  $used  minutes, by session
+     * @param  list<float>  $usable  likewise
+     */
+    public static function fullest(array $used, array $usable): float
+    {
+        return max([0.0, ...array_map(fn (float $taken, float $of): float => $of > 0 ? $taken / $of : 0.0, $used, $usable)]);
+    }
+
+    /**
      * What is wrong with a plan as it stands.
      *
      * @param  list<PlanLesson>  $lessons

@@ -21,6 +21,15 @@ final readonly class Clearance
 
     public const LARGEST_NEEDLE = 200.0;
 
+    /** The one in most machines where nobody says which. */
+    private const USUAL_NEEDLE = 80.0;
+
+    /** The size in what is noted of a needle ("90", "90/14"), within those that are made. */
+    public static function needleOf(?string $noted): float
+    {
+        return min(self::LARGEST_NEEDLE, max(self::SMALLEST_NEEDLE, (float) $noted ?: self::USUAL_NEEDLE));
+    }
+
     private function __construct(public float $leftMm, public float $rightMm) {}
 
     /**

@@ -9,6 +9,11 @@ use OpenSeam\Core\Measure\Reading;
 /** One reading to take on a row: what to type, in which range, where the ruler lies. */
 final readonly class Field
 {
+    /** Stitches are counted along a ruler: over less than this they tell nothing, and the usual one ends there. */
+    private const SHORTEST_COUNTED_MM = 5.0;
+
+    private const LONGEST_COUNTED_MM = 300.0;
+
     /**
      * @param  list<Mark>  $marks  for lengths: where each is read
      * @param  list<string>  $options  for a choice: its described steps, best first
@@ -34,6 +39,21 @@ final readonly class Field
     {
         return $limitMm === null || $limitMm === $this->limitMm ? $this
             : new self($this->id, $this->label, $this->kind, $this->min, $this->max, $this->step, $this->marks, $this->options, $this->hint, $limitMm, $this->oneSide);
+    }
+
+    /**
+     * The values it takes, each with what it is and how it steps: of stitches first how many, then the length they were counted
+     * over, in whole mm up to the longest row there is.
+     *
+     * @return list<FieldValue>
+     */
+    public function values(): array
+    {
+        $length = $this->kind === FieldKind::Length || $this->kind === FieldKind::Lengths;
+
+        return $this->kind === FieldKind::Stitches
+            ? [new FieldValue(false, 1.0, $this->max, $this->step), new FieldValue(true, self::SHORTEST_COUNTED_MM, self::LONGEST_COUNTED_MM, 1.0)]
+            : array_fill(0, $this->size(), new FieldValue($length, $this->min, $this->max, $this->step));
     }
 
     /** How many values it takes. */

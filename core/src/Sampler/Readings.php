@@ -56,7 +56,7 @@ final readonly class Readings
                 $row[] = self::value($field, $i, $list[$i] ?? null, $unit, "readings.{$key}[$i]");
             }
             $values[$key] = $row;
-            $lengths = array_filter($list, fn (mixed $v, int $i): bool => self::isLength($field, $i) && is_scalar($v), ARRAY_FILTER_USE_BOTH);
+            $lengths = array_filter($list, fn (mixed $v, int $i): bool => $field->values()[$i]->length && is_scalar($v), ARRAY_FILTER_USE_BOTH);
             $limit = RulerLimit::of(array_map(strval(...), array_values($lengths)), $unit, $field->limitMm);
             $limit === null || $limits[$key] = $limit;
         }
@@ -89,7 +89,7 @@ final readonly class Readings
             foreach ($this->values[$key] as $i => $value) {
                 $written[$key][] = match (true) {
                     $value === null => '',
-                    $unit === Unit::Inch && self::isLength($field, $i) => ($value < 0 ? '-' : '').self::inInches(Length::mm(abs($value))),
+                    $unit === Unit::Inch && $field->values()[$i]->length => ($value < 0 ? '-' : '').self::inInches(Length::mm(abs($value))),
                     default => self::plain($value, 4),
                 };
             }
@@ -101,15 +101,6 @@ final readonly class Readings
     private static function inInches(Length $length): string
     {
         return abs($length->leftoverMm()) < 1e-6 ? $length->asInchFraction() : self::plain($length->inInches(), 4);
-    }
-
-    private static function isLength(Field $field, int $i): bool
-    {
-        return match ($field->kind) {
-            FieldKind::Length, FieldKind::Lengths => true,
-            FieldKind::Stitches => $i === 1,
-            default => false,
-        };
     }
 
     /** @return list<string> ids of the rows that something was read of */
@@ -149,12 +140,11 @@ final readonly class Readings
         if (! is_string($typed) && ! is_int($typed) && ! is_float($typed)) {
             throw InputError::at($at, $typed, sprintf('“%s” takes a number.', $field->label));
         }
-        $isLength = self::isLength($field, $i);
-        $value = $isLength ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
+        $of = $field->values()[$i];
+        $value = $of->length ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
         // The span of a count is a stretch of row, whatever the range of the count.
-        [$min, $max] = $field->kind === FieldKind::Stitches ? ($i === 1 ? [5.0, 300.0] : [1.0, $field->max]) : [$field->min, $field->max];
-        if ($value < $min - 1e-9 || $value > $max + 1e-9) {
-            throw InputError::at($at, $typed, sprintf('“%s” can be %s to %s%s.', $field->label, self::plain($min), self::plain($max), $isLength ? ' mm' : ''));
+        if ($value < $of->min - 1e-9 || $value > $of->max + 1e-9) {
+            throw InputError::at($at, $typed, sprintf('“%s” can be %s to %s%s.', $field->label, self::plain($of->min), self::plain($of->max), $of->length ? ' mm' : ''));
         }
 
         return $value;

@@ -12,4 +12,24 @@ enum Level: string
     case Coming = 'coming';
     case Sure = 'sure';
     case RefreshDue = 'refresh-due';
+
+    /** What asks for work first stands lowest: a refresh, then what was never tried. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::RefreshDue => 0, self::NotTried => 1, self::Begun => 2, self::Coming => 3, self::Sure => 4,
+        };
+    }
+
+    /**
+     * The one that asks for work first.
+     *
+     * @param  list<self>  $levels  none: nothing was tried
+     */
+    public static function weakest(array $levels): self
+    {
+        usort($levels, fn (self $a, self $b): int => $a->rank() <=> $b->rank());
+
+        return $levels[0] ?? self::NotTried;
+    }
 }

@@ -82,6 +82,14 @@ final class CourseTest extends TestCase
         self::assertNotContains('paper-drive', array_column($problems, 'lesson'));
     }
 
+    public function test_the_fullest_session_is_told_by_its_share(): void
+    {
+        self::assertSame(0.75, PlanReview::fullest([60.0, 90.0, 0.0], [105.0, 120.0, 105.0]));
+        self::assertSame(1.2, PlanReview::fullest([126.0], [105.0]));
+        self::assertSame(0.0, PlanReview::fullest([], []));
+        self::assertSame(0.0, PlanReview::fullest([10.0], [0.0]));
+    }
+
     public function test_the_tape_covers_the_session(): void
     {
         $lesson = Fixtures::bundle()->lesson('guides');

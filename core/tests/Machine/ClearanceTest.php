@@ -58,6 +58,12 @@ final class ClearanceTest extends TestCase
             });
     }
 
+    public function test_a_needle_is_read_from_what_was_noted_of_it(): void
+    {
+        $read = array_map(Clearance::needleOf(...), ['90' => '90', 'both numbers' => '90/14', 'nothing' => null, 'empty' => '', 'no size' => 'jeans', 'thinner than any' => '8', 'thicker' => '900']);
+        self::assertSame(['90' => 90.0, 'both numbers' => 90.0, 'nothing' => 80.0, 'empty' => 80.0, 'no size' => 80.0, 'thinner than any' => 50.0, 'thicker' => 200.0], $read);
+    }
+
     public function test_left_wall_counts_for_a_left_needle(): void
     {
         $c = Clearance::of(1.5, 5.0, 0.0, -2.0, 90.0);

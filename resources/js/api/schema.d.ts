@@ -2720,6 +2720,8 @@ export interface components {
             /** Format: float */
             longest_minutes: number;
             left: components["schemas"]["NamedView"][];
+            /** @description over as many sessions as it takes; otherwise what the first one holds */
+            spreads: boolean;
         };
         /** @description A reading behind a reason. */
         EvidenceView: {
@@ -2754,6 +2756,19 @@ export interface components {
             /** @description rows on which it is usual; none: on all */
             rows: components["schemas"]["NamedView"][];
         };
+        /** @description One value of a reading: a length is typed in the reader's unit, bounds and step are mm then. */
+        FieldValueView: {
+            length: boolean;
+            /** Format: float */
+            min: number;
+            /** Format: float */
+            max: number;
+            /**
+             * Format: float
+             * @description what an arrow key changes it by
+             */
+            step: number;
+        };
         /** @description A reading to take. */
         FieldView: {
             key: string;
@@ -2761,14 +2776,10 @@ export interface components {
             /** @enum {string} */
             kind: "length" | "lengths" | "count" | "counts" | "stitches" | "yes-no" | "choice";
             size: number;
-            /** Format: float */
-            min: number;
-            /** Format: float */
-            max: number;
-            /** Format: float */
-            step: number;
             options: string[];
             hint: string;
+            /** @description the values it takes, in order */
+            values: components["schemas"]["FieldValueView"][];
         };
         FootBody: {
             facts: components["schemas"]["FootFacts"];
@@ -3727,6 +3738,13 @@ export interface components {
             closed: string[];
             proof: components["schemas"]["PlanProofView"] | null;
             wishes: components["schemas"]["PlanWishesView"];
+            /** @description sessions that hold a lesson */
+            used_sessions: number;
+            /**
+             * Format: float
+             * @description share of its time that the fullest of them takes
+             */
+            fullest: number;
         };
         /** @description What a teacher wants of a plan, as it is sent to have it laid out. */
         PlanWishesView: {

@@ -17,15 +17,11 @@ interface Props {
     onEye: (index: number) => void
 }
 
-const isLength = (kind: string, index: number) => kind === 'length' || kind === 'lengths' || (kind === 'stitches' && index === 1)
-
 /** Steps a typed value by the reading's own resolution: half a millimetre, one stitch, a sixteenth of an inch. */
-function stepped(value: string, up: number, field: View['FieldView'], index: number, unit: 'mm' | 'in'): string {
-    const lengths = isLength(field.kind, index)
-    if (lengths && unit === 'in') return stepSixteenths(value, up, field.min < 0)
-    const counted = field.kind === 'stitches' && index === 1
-    const next = stepNumber(value, up, counted ? 1 : field.step, field.min, counted ? 300 : field.max)
-    return lengths ? next.toFixed(1) : String(next)
+function stepped(typed: string, up: number, of: View['FieldValueView'], unit: 'mm' | 'in'): string {
+    if (of.length && unit === 'in') return stepSixteenths(typed, up, of.min < 0)
+    const next = stepNumber(typed, up, of.step, of.min, of.max)
+    return of.length ? next.toFixed(1) : String(next)
 }
 
 /** One reading: large fields for the ruler's numbers, two big keys for yes and no. */
@@ -48,7 +44,7 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                 {field.hint !== '' && ` (${field.hint})`}
             </legend>
             <div className="values" data-size={field.size}>
-                {Array.from({ length: field.size }, (_, i) => {
+                {field.values.map((of, i) => {
                     const name =
                         field.kind === 'stitches'
                             ? i === 0
@@ -67,7 +63,7 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                             figures="reading"
                             className="value"
                             data-reading
-                            inputMode={field.min < 0 || (unit === 'in' && isLength(field.kind, i)) ? 'text' : 'decimal'}
+                            inputMode={of.min < 0 || (unit === 'in' && of.length) ? 'text' : 'decimal'}
                             aria-label={name === '' ? field.label : `${field.label}, ${name}`}
                             error={bad}
                             value={values[i] ?? ''}
@@ -76,7 +72,7 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                                 onEye(i)
                                 e.currentTarget.select()
                             }}
-                            onStep={(up) => onChange(i, stepped(values[i] ?? '', up, field, i, unit))}
+                            onStep={(up) => onChange(i, stepped(values[i] ?? '', up, of, unit))}
                         />
                     )
                 })}

@@ -87,7 +87,7 @@ final class PlanSessions implements Calculator
     public function run(Data $in): array
     {
         [$lessons, $wishes] = self::course($in);
-        $one = $wishes->order === TeachingOrder::OneDay;
+        $one = ! $wishes->order->spreads();
         $minutes = self::minutes($in, count($lessons));
         $capacity = $in->number('capacity_minutes');
         $longest = max($one ? [$minutes[0] ?? $capacity] : [$capacity, ...$minutes]);

@@ -36,12 +36,12 @@ final readonly class CourseLayout
      */
     public static function of(array $lessons, array $sessions, PlanWishes $wishes = new PlanWishes, ?Closure $go = null): self
     {
-        $longest = max([0.0, ...($wishes->order === TeachingOrder::OneDay ? array_slice($sessions, 0, 1) : $sessions)]);
+        $longest = max([0.0, ...($wishes->order->spreads() ? $sessions : array_slice($sessions, 0, 1))]);
         $tasks = CourseTasks::of($lessons, $longest, $wishes);
         $problem = SessionProblem::of($tasks->tasks, max($longest, 1.0), $sessions);
         $plan = SessionSolver::fewest($problem, inOrder: true, go: $go);
         $laid = array_map(fn (array $s): array => $s['lessons'], $plan->sessions);
-        $has = $wishes->order === TeachingOrder::OneDay ? min(1, count($sessions)) : count($sessions);
+        $has = $wishes->order->spreads() ? count($sessions) : min(1, count($sessions));
         if (count($laid) > $has) {
             // It does not all fit: what does is packed, so that nothing is left that would have found room.
             $laid = SessionSolver::inTurn($problem) ?? $laid;

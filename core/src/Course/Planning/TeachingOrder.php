@@ -20,6 +20,12 @@ enum TeachingOrder: string
     /** All on the first day: as much as it holds, in the order of the course. */
     case OneDay = 'one-day';
 
+    /** Over as many sessions as it takes; otherwise what the first one holds, and no more of them are asked for. */
+    public function spreads(): bool
+    {
+        return $this !== self::OneDay;
+    }
+
     /**
      * @param  list<CourseLesson>  $lessons  in course order
      * @return list<CourseLesson> nothing before what it needs

@@ -60,14 +60,12 @@ function One({
     last: number
     mark: (n: number) => string
 }) {
-    const used = p.sessions.filter((s) => s.lessons.length > 0)
-    const fullest = used.reduce((n, s) => Math.max(n, s.usable > 0 ? s.used / s.usable : 0), 0)
     const name = (id: string) => p.lessons.find((l) => l.id === id)?.title ?? id
     return (
         <div>
             <h3>{title}</h3>
             <p className="quiet">
-                {t('plan.ofSessionsUsedTheFullest', { used: used.length, all: p.sessions.length, full: Math.round(fullest * 100) })}
+                {t('plan.ofSessionsUsedTheFullest', { used: p.used_sessions, all: p.sessions.length, full: Math.round(p.fullest * 100) })}
                 {p.left.length > 0 && <strong className="short"> {t('plan.lessonsWithoutRoom', { n: p.left.length })}</strong>}
                 {p.problems.length > 0 && <strong className="short"> {t('plan.problems', { n: p.problems.length })}</strong>}
             </p>

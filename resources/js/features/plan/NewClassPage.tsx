@@ -135,7 +135,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                     {t('plan.howManySessionsItTakes')}
                 </p>
             ) : (
-                <p className={e.sessions > form.sessions && order !== 'one-day' ? 'estimate short' : 'estimate'} role="status">
+                <p className={e.spreads && e.sessions > form.sessions ? 'estimate short' : 'estimate'} role="status">
                     {t('plan.lessonsTakeStudentsMinIn', {
                         lessons: t('count.lessons', { n: e.lessons }),
                         students: t('count.students', { n: names.length }),
@@ -145,7 +145,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                     })}{' '}
                     {t('plan.withTimeToSewAgain', { sessions: e.sure_sessions })}
                     {e.left.length > 0 && ` ${t('plan.longerThanASession', { lessons: e.left.map((l) => l.title).join(', ') })}`}
-                    {e.sessions > form.sessions && step === 2 && order !== 'one-day' && (
+                    {e.spreads && e.sessions > form.sessions && step === 2 && (
                         <Button variant="default" onClick={() => set({ sessions: e.sessions })}>
                             {t('plan.makeItSessions', { n: e.sessions })}
                         </Button>

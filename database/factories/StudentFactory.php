@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Factories;
+
+use App\Models\Student;
+use Illuminate\Database\Eloquent\Factories\Factory;
+
+/**
+ * Somebody who learns, in no class yet.
+ *
+ * @extends Factory<Student>
+ */
+final class StudentFactory extends Factory
+{
+    protected $model = Student::class;
+
+    public function definition(): array
+    {
+        return [
+            'name' => fake()->unique()->firstName(),
+            'wishes' => [],
+            'own_machine' => false,
+        ];
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Routing\Route;
+use Illuminate\Testing\TestResponse;
+use OpenSeam\Core\Compute\SchemaCheck;
+use OpenSeam\Core\InputError;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Whatever a test sends and is answered fits the published contract: bodies that were taken, and every answer. */
+trait HeldToContract
+{
+    /** @var array<string, mixed>|null */
+    private static ?array $contract = null;
+
+    /** @return array<string, mixed> */
+    protected static function contract(): array
+    {
+        if (self::$contract === null) {
+            /** @var array<string, mixed> $contract */
+            $contract = json_decode((string) file_get_contents(base_path('docs/formats/openapi.json')), true, 64, JSON_THROW_ON_ERROR);
+            self::$contract = $contract;
+        }
+
+        return self::$contract;
+    }
+
+    /**
+     * @param  string  $method
+     * @param  string  $uri
+     * @param  array<mixed>  $data
+     * @param  array<string, string>  $headers
+     * @param  int  $options
+     * @return TestResponse<Response>
+     */
+    public function json($method, $uri, array $data = [], array $headers = [], $options = 0)
+    {
+        $response = parent::json($method, $uri, $data, $headers, $options);
+        $route = request()->route();
+        if (! $route instanceof Route || ! str_starts_with($route->uri(), 'api/') || $route->isFallback || str_contains($route->uri(), 'anything')) {
+            return $response;
+        }
+        $at = ['/'.$route->uri(), strtolower($method)];
+        if ($response->isSuccessful() && $data !== []) {
+            $this->assertSent($at[1], $at[0], (string) json_encode($data));
+        }
+        if (str_contains((string) $response->headers->get('Content-Type'), 'application/json') && $response->getContent() !== '' && $response->getContent() !== '{}') {
+            $this->assertFits($at[1], $at[0], $response->getContent(), $response->isSuccessful() ? $response->getStatusCode() : 'default');
+        }
+
+        return $response;
+    }
+
+    /** What was taken is what the contract asks for. */
+    protected function assertSent(string $method, string $path, string $json): void
+    {
+        $schema = data_get(self::contract(), ['paths', $path, $method, 'requestBody', 'content', 'application/json', 'schema']);
+        self::assertIsArray($schema, "$method $path takes no body by the contract");
+        $this->check("what was sent by $method $path", $schema, $json, false);
+    }
+
+    protected function assertFits(string $method, string $path, string|false $json, int|string $status = 200): void
+    {
+        $schema = data_get(self::contract(), ['paths', $path, $method, 'responses', (string) $status, 'content', 'application/json', 'schema']);
+        self::assertIsArray($schema, "$method $path answers $status");
+        $this->check("$method $path", $schema, (string) $json, true);
+    }
+
+    /** @param  array<mixed>  $schema */
+    private function check(string $what, array $schema, string $json, bool $answer): void
+    {
+        // References point into the contract; here its schemas stand beside the one in hand.
+        $whole = json_decode(str_replace('#\/components\/schemas\/', '#\/$defs\/', (string) json_encode(['$defs' => data_get(self::contract(), 'components.schemas')] + $schema)), true);
+        self::assertIsArray($whole);
+        /** @var array<string, mixed> $whole */
+        try {
+            (new SchemaCheck($answer ? self::strict($whole) : $whole))->check(json_decode($json, false, 64, JSON_THROW_ON_ERROR));
+            $this->addToAssertionCount(1);
+        } catch (InputError $e) {
+            self::fail("$what, {$e->field}: {$e->getMessage()} Got: ".json_encode($e->got));
+        }
+    }
+
+    /**
+     * Nothing may be answered that the contract does not name.
+     *
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private static function strict(array $schema): array
+    {
+        foreach ((array) $schema['$defs'] as $name => $def) {
+            if (is_array($def) && isset($def['properties']) && $name !== 'ErrorBody') {
+                data_set($schema, ['$defs', $name, 'additionalProperties'], false);
+            }
+        }
+
+        return $schema;
+    }
+}
