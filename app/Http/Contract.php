@@ -16,4 +16,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'BundleCheck', type: 'object')]
 #[OA\Schema(schema: 'MachineFacts', type: 'object')]
 #[OA\Schema(schema: 'FootFacts', type: 'object')]
+// What is not said of it is the usual.
+#[OA\Schema(schema: 'MachineFactsSent', type: 'object')]
+#[OA\Schema(schema: 'FootFactsSent', type: 'object')]
 final class Contract {}

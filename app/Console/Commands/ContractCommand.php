@@ -45,7 +45,7 @@ final class ContractCommand extends Command
                 $schema['required'] = array_keys($schema['properties']);
             }
         }
-        $contract['components']['schemas'] = ['MachineFacts' => RoomSchema::machine(), 'FootFacts' => RoomSchema::foot()] + self::bundle() + $contract['components']['schemas'];
+        $contract['components']['schemas'] = ['MachineFacts' => RoomSchema::machine(), 'FootFacts' => RoomSchema::foot(), 'MachineFactsSent' => ['required' => []] + RoomSchema::machine(), 'FootFactsSent' => RoomSchema::foot()] + self::bundle() + $contract['components']['schemas'];
         foreach (['MachineFacts', 'FootFacts'] as $facts) {
             $contract['components']['schemas'][$facts]['required'] = array_keys((array) ($contract['components']['schemas'][$facts]['properties'] ?? []));
         }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use JsonSerializable;
 use OpenApi\Attributes as OA;
 
 /** The sample that is corrected, as it was typed. */
 #[OA\Schema]
-final readonly class ReplacedView
+final readonly class ReplacedView implements JsonSerializable
 {
     /**
      * @param  array<string, list<string>>  $readings
@@ -24,4 +25,10 @@ final readonly class ReplacedView
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $settings,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'))] public array $overruled,
     ) {}
+
+    /** @return array<string, mixed> with an empty object where nothing is in it, not an empty list */
+    public function jsonSerialize(): array
+    {
+        return ['readings' => (object) $this->readings, 'settings' => (object) $this->settings, 'overruled' => (object) $this->overruled] + get_object_vars($this);
+    }
 }

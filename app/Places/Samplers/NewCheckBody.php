@@ -8,7 +8,7 @@ use App\Http\Body;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['row', 'label', 'kind', 'teaches'], properties: [
-    new OA\Property(property: 'row', ref: '#/components/schemas/BundleRow'), new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'row', type: 'object', additionalProperties: true, description: 'as far as it is drafted'), new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'kind', type: 'string', enum: ['yes-no', 'length', 'lengths', 'count', 'stitches']), new OA\Property(property: 'teaches', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 final class NewCheckBody extends Body

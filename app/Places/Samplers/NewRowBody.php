@@ -7,7 +7,7 @@ namespace App\Places\Samplers;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['lesson', 'piece', 'stitch'], properties: [
-    new OA\Property(property: 'lesson', ref: '#/components/schemas/BundleLesson'), new OA\Property(property: 'piece', type: 'string'), new OA\Property(property: 'stitch', type: 'string'),
+    new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as far as it is drafted: a lesson of a bundle once it fits'), new OA\Property(property: 'piece', type: 'string'), new OA\Property(property: 'stitch', type: 'string'),
 ])]
 final class NewRowBody extends DraftBody
 {

@@ -2598,7 +2598,10 @@ export interface components {
             instead: string | null;
         };
         DraftBody: {
-            lesson: components["schemas"]["BundleLesson"];
+            /** @description as far as it is drafted: a lesson of a bundle once it fits */
+            lesson: {
+                [key: string]: unknown;
+            };
         };
         /** @description Something about a lesson being drafted. */
         DraftProblemView: {
@@ -2782,7 +2785,7 @@ export interface components {
             values: components["schemas"]["FieldValueView"][];
         };
         FootBody: {
-            facts: components["schemas"]["FootFacts"];
+            facts: components["schemas"]["FootFactsSent"];
         };
         FootFacts: {
             /** @description what it is called in the room */
@@ -2841,6 +2844,64 @@ export interface components {
             count: number;
             /** @description width of the tape a binder takes, mm */
             tape_mm: number | null;
+        };
+        FootFactsSent: {
+            /** @description what it is called in the room */
+            name?: string;
+            /**
+             * @description kind of foot
+             * @enum {string}
+             */
+            kind: "standard" | "straight" | "satin" | "zip" | "concealed-zip" | "blind-hem" | "overcast" | "buttonhole-one-step" | "buttonhole-four-step" | "button" | "rolled-hem" | "quarter-inch" | "guide" | "walking" | "roller" | "non-stick" | "free-motion" | "binding" | "applique";
+            /**
+             * @description how it is fixed
+             * @enum {string}
+             */
+            mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description opening to the left, mm from the centre needle */
+            opening_left_mm?: number;
+            /** @description opening to the right, mm from the centre needle */
+            opening_right_mm?: number;
+            /**
+             * @description flat or with a groove beneath
+             * @enum {string}
+             */
+            sole?: "flat" | "grooved";
+            /** @description left edge, mm from the centre needle */
+            edge_left_mm?: number;
+            /** @description right edge, mm from the centre needle */
+            edge_right_mm?: number;
+            /** @description inside edge of the toe, mm from the centre needle */
+            edge_inner_mm?: number | null;
+            /** @description widest zigzag it takes, mm */
+            largest_swing_mm?: number;
+            /** @description narrowest zigzag it takes, mm; below it the needle strikes its finger */
+            smallest_swing_mm?: number;
+            /**
+             * @description the side without an edge to strike
+             * @enum {string|null}
+             */
+            open_side?: "left" | "right" | "either" | null;
+            /**
+             * @description needle positions allowed
+             * @enum {string}
+             */
+            positions?: "all" | "centre";
+            /** @description blade or ruler arm: min_mm, max_mm, step_mm */
+            guide?: {
+                /** @description mm */
+                min_mm: number;
+                /** @description mm */
+                max_mm: number;
+                /** @description mm */
+                step_mm: number;
+            } | null;
+            /** @description what it is for, in words */
+            materials?: string[];
+            /** @description how many there are */
+            count?: number;
+            /** @description width of the tape a binder takes, mm */
+            tape_mm?: number | null;
         };
         /** @description A kind of foot there is, with measures to start from. */
         FootKindView: {
@@ -3047,7 +3108,10 @@ export interface components {
             before: components["schemas"]["MeasuredRowView"][];
         };
         KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: components["schemas"]["BundleLesson"];
+            /** @description as far as it is drafted: a lesson of a bundle once it fits */
+            lesson: {
+                [key: string]: unknown;
+            };
             /** @description the one it was made from; 0: a new lesson */
             version: number;
         };
@@ -3272,7 +3336,7 @@ export interface components {
             tension_mark: string;
             usable: boolean;
             note: string;
-            facts?: components["schemas"]["MachineFacts"];
+            facts?: components["schemas"]["MachineFactsSent"];
         };
         MachineFacts: {
             /** @description what it is called in the room */
@@ -3346,6 +3410,79 @@ export interface components {
             };
             /** @description what else it has and is shown on it */
             also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+        };
+        MachineFactsSent: {
+            /** @description what it is called in the room */
+            name?: string;
+            /**
+             * @description what drives it
+             * @enum {string}
+             */
+            drive?: "mechanical" | "computerised" | "straight-only";
+            /**
+             * @description how feet are fixed
+             * @enum {string}
+             */
+            mount?: "snap-low" | "screw-low" | "high" | "slant" | "clip";
+            /** @description widest zigzag, mm */
+            widest_swing_mm?: number;
+            /** @description mm */
+            shortest_stitch_mm?: number;
+            /** @description mm */
+            longest_stitch_mm?: number;
+            /** @description where width is not free: the only zigzags */
+            fixed_zigzags?: {
+                /** @description mm */
+                width_mm: number;
+                /** @description mm for each stroke */
+                length_mm: number;
+                /** @description its mark on the dial */
+                name: string;
+            }[];
+            /** @description from the centre, left negative; 0 is among them */
+            needle_positions_mm?: number[];
+            /** @description the dial’s usual mark */
+            tension_mark?: string;
+            /** @description width of the plate’s slot, mm */
+            slot_mm?: number;
+            /** @description guide lines from the centre needle */
+            plate_lines_mm?: number[];
+            /**
+             * @description kind
+             * @enum {string}
+             */
+            buttonhole?: "none" | "one-step" | "four-step";
+            /**
+             * @description the end it starts; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_starts?: "" | "front" | "back";
+            /** @description mm */
+            longest_buttonhole_mm?: number;
+            /**
+             * @description how the feed is put out of work
+             * @enum {string}
+             */
+            feed_drop?: "drops" | "cover" | "none";
+            /** @description full speed */
+            strokes_per_minute?: number;
+            /** @description type */
+            bobbin?: string;
+            /** @description metres on a full bobbin */
+            bobbin_metres?: number;
+            /**
+             * @description what its length dial means by a zigzag’s length
+             * @enum {string}
+             */
+            zigzag_length?: "per-stroke" | "per-cycle";
+            /** @description the manual allows magnets near it */
+            magnets_allowed?: boolean;
+            /** @description its own number or letter of each stitch it has, by stitch id */
+            stitch_names?: {
+                [key: string]: string;
+            };
+            /** @description what else it has and is shown on it */
+            also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
         };
         /** @description A machine of the room. */
         MachineView: {
@@ -3454,7 +3591,10 @@ export interface components {
             title: string;
         };
         NewCheckBody: {
-            row: components["schemas"]["BundleRow"];
+            /** @description as far as it is drafted */
+            row: {
+                [key: string]: unknown;
+            };
             label: string;
             /** @enum {string} */
             kind: "yes-no" | "length" | "lengths" | "count" | "stitches";
@@ -3508,7 +3648,10 @@ export interface components {
             height_mm: number;
         };
         NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
-            lesson: components["schemas"]["BundleLesson"];
+            /** @description as far as it is drafted: a lesson of a bundle once it fits */
+            lesson: {
+                [key: string]: unknown;
+            };
             piece: string;
             stitch: string;
         };

@@ -11,6 +11,8 @@ import { useClassInHand } from './classInHand'
 import { DeletedStudio } from './DeletedStudio'
 import { Shell } from './Shell'
 
+/** Only in a build for those who change it: VITE_GALLERY=1 npm run build. */
+const Gallery = lazy(() => import('../ui/Gallery'))
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
 const RoundPage = lazy(() => import('../features/round/RoundPage'))
@@ -92,6 +94,7 @@ function Workroom() {
                     <Route path="/materials/:classId" element={<MaterialsPage />} />
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />
+                    {import.meta.env.VITE_GALLERY === '1' && <Route path="/ui" element={<Gallery />} />}
                     <Route path="/account" element={<AccountPage />} />
                     {me.data.role !== 'helper' && <Route path="/studio" element={<StudioPage />} />}
                     <Route path="*" element={<Home classes={me.data.classes} helper={me.data.role === 'helper'} />} />

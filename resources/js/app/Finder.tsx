@@ -1,4 +1,4 @@
-import { TextInput } from '@mantine/core'
+import { Combobox, TextInput, useCombobox } from '@mantine/core'
 import { useDebouncedValue, useHotkeys } from '@mantine/hooks'
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useRef, useState, type KeyboardEvent } from 'react'
@@ -22,11 +22,14 @@ export function Finder() {
     const found = useQuery({ ...finding(wanted), enabled: wanted !== '' })
     const typed = words.trim()
     // What is listed is what was found for what stands there now, or nothing yet.
-    const list = typed === '' || wanted !== typed ? [] : (found.data ?? [])
+    const rows = typed === '' || wanted !== typed ? [] : (found.data ?? [])
+    const nothing = typed !== '' && wanted === typed && found.data?.length === 0
+    const list = useCombobox()
     const latest = useRef('')
     const go = (address: string | undefined) => {
         if (address === undefined) return
         setWords('')
+        list.closeDropdown()
         field.current?.blur()
         void navigate(address)
     }
@@ -38,7 +41,7 @@ export function Finder() {
         if (latest.current === typed) go((wanted === typed ? answer[at] : undefined)?.address ?? answer[0]?.address)
     }
     const onKey = (event: KeyboardEvent) => {
-        if (event.key === 'ArrowDown') setAt(Math.min(at + 1, list.length - 1))
+        if (event.key === 'ArrowDown') setAt(Math.min(at + 1, rows.length - 1))
         else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
         else if (event.key === 'Enter') void enter()
         else if (event.key === 'Escape') {
@@ -49,36 +52,49 @@ export function Finder() {
     }
     return (
         <div className="finder" role="search">
-            <kbd aria-hidden="true">/</kbd>
-            <TextInput
-                ref={field}
-                value={words}
-                placeholder={t('shell.studentLessonTool')}
-                aria-label={t('shell.findAStudentLessonMachine')}
-                role="combobox"
-                aria-expanded={list.length > 0}
-                aria-controls="found"
-                aria-autocomplete="list"
-                aria-activedescendant={list.length > 0 ? `found-${at}` : undefined}
-                onChange={(e) => {
-                    latest.current = ''
-                    setWords(e.currentTarget.value)
-                    setAt(0)
-                }}
-                onKeyDown={onKey}
-                onBlur={() => setTimeout(() => setWords(''), 200)}
-            />
-            <ul id="found" role="listbox" aria-label={t('shell.found')} hidden={words.trim() === ''}>
-                {list.map((f, i) => (
-                    <li key={f.address} id={`found-${i}`} role="option" aria-selected={i === at} onPointerDown={() => go(f.address)}>
-                        <strong>{f.title}</strong>{' '}
-                        <span>
-                            {t(KINDS[f.kind])} · {f.detail}
-                        </span>
-                    </li>
-                ))}
-                {wanted === typed && found.data?.length === 0 && <li className="none">{t('shell.nobodyAndNothingByThat')}</li>}
-            </ul>
+            <Combobox store={list} onOptionSubmit={go} withinPortal={false} width="26rem" position="bottom-start" shadow="none">
+                {/* The keys are ours: Enter waits for the answer to what is typed. */}
+                <Combobox.Target withKeyboardNavigation={false} withAriaAttributes={false}>
+                    <TextInput
+                        ref={field}
+                        value={words}
+                        leftSection={<kbd aria-hidden="true">/</kbd>}
+                        placeholder={t('shell.studentLessonTool')}
+                        aria-label={t('shell.findAStudentLessonMachine')}
+                        role="combobox"
+                        aria-autocomplete="list"
+                        aria-expanded={rows.length > 0}
+                        aria-controls={rows.length > 0 ? 'found' : undefined}
+                        autoComplete="off"
+                        aria-activedescendant={rows.length > 0 ? `found-${at}` : undefined}
+                        onChange={(e) => {
+                            latest.current = ''
+                            setWords(e.currentTarget.value)
+                            setAt(0)
+                            if (e.currentTarget.value.trim() === '') list.closeDropdown()
+                            else list.openDropdown()
+                        }}
+                        onKeyDown={onKey}
+                        onBlur={() => {
+                            setWords('')
+                            list.closeDropdown()
+                        }}
+                    />
+                </Combobox.Target>
+                <Combobox.Dropdown hidden={rows.length === 0 && !nothing}>
+                    <Combobox.Options id="found" aria-label={t('shell.found')}>
+                        {rows.map((f, i) => (
+                            <Combobox.Option key={f.address} id={`found-${i}`} value={f.address} active={i === at} aria-selected={i === at}>
+                                <strong>{f.title}</strong>{' '}
+                                <small>
+                                    {t(KINDS[f.kind])} · {f.detail}
+                                </small>
+                            </Combobox.Option>
+                        ))}
+                    </Combobox.Options>
+                    {nothing && <Combobox.Empty>{t('shell.nobodyAndNothingByThat')}</Combobox.Empty>}
+                </Combobox.Dropdown>
+            </Combobox>
         </div>
     )
 }

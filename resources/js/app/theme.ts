@@ -13,7 +13,7 @@ export const theme = () =>
         fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif',
         fontFamilyMonospace: '"Atkinson Hyperlegible Mono Variable", monospace',
         headings: { fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif', fontWeight: '650' },
-        fontSizes: { xs: '15px', sm: '16px', md: '17px', lg: '19px', xl: '22px' },
+        fontSizes: { xs: '0.9375rem', sm: '1rem', md: '1.0625rem', lg: '1.1875rem', xl: '1.375rem' },
         colors: { madder, indigo, dark },
         primaryColor: 'indigo',
         primaryShade: { light: 6, dark: 4 },

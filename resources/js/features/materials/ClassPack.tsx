@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, Problem } from '../../api/client'
 import { t } from '../../text/words'
+import { HowFar } from '../../ui/HowFar'
 import { Trouble } from '../../ui/Trouble'
 
 type State = { is: 'idle' } | { is: 'making'; job: string } | { is: 'ready'; url: string } | { is: 'trouble'; error: Problem }
@@ -50,15 +51,14 @@ export function ClassPack({ id }: { id: string }) {
     switch (state.is) {
         case 'making':
             return (
-                <span className="progress" role="status">
-                    <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
+                <HowFar done={at.data?.done ?? 0} of={at.data?.of ?? 0} what={t('materials.makingThePack')}>
                     {at.data === undefined || at.data.of === 0
                         ? t('materials.makingThePack')
                         : t('materials.ofLessons', { done: Math.min(at.data.done, at.data.of), of: at.data.of })}
                     <Button variant="default" onClick={stop}>
                         {t('materials.stop')}
                     </Button>
-                </span>
+                </HowFar>
             )
         case 'ready':
             return (

@@ -2,6 +2,7 @@ import type { View } from '../../api/client'
 import { useForecast } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 
 const WIDE = 560
 const HIGH = 210
@@ -19,7 +20,7 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
             <h2>{t('plan.whoWillFinish')}</h2>
             {f.stall !== null && <p>{f.stall}</p>}
             <div className="forecast-cols">
-                {f.sessions.length > 0 ? <Fan f={f} zone={zone} /> : <p className="empty">{t('plan.noSessionIsLeft')}</p>}
+                {f.sessions.length > 0 ? <Fan f={f} zone={zone} /> : <Empty>{t('plan.noSessionIsLeft')}</Empty>}
                 <table className="checks">
                     <tbody>
                         {students.map((s) => (

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { api, ask } from '../../api/client'
 import { t } from '../../text/words'
+import { HowFar } from '../../ui/HowFar'
 
 /** Nothing is said of what is done in a blink. */
 const PATIENCE_MS = 400
@@ -29,12 +30,11 @@ export function LayingOut({ job }: { job: string | null }) {
     if (!waits) return null
     const found = at.data?.found ?? null
     return (
-        <p className="progress laying" role="status">
-            <progress value={at.data?.done ?? 0} max={Math.max(1, at.data?.of ?? 1)} />
+        <HowFar className="laying" done={at.data?.done ?? 0} of={at.data?.of ?? 0} what={t('plan.layingItOut')}>
             {found === null ? t('plan.layingItOut') : t('plan.sessionsCanDoLookingWhether', { n: found, fewer: found - 1 })}
             <Button variant="default" onClick={stop}>
                 {t('plan.stopAndTakeWhatThere')}
             </Button>
-        </p>
+        </HowFar>
     )
 }

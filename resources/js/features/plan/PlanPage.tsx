@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useMe, usePlan } from '../../api/queries'
 import { t } from '../../text/words'
+import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ComparePlans } from './ComparePlans'
 import { Forecast } from './Forecast'
@@ -120,15 +121,12 @@ export default function PlanPage() {
                 />
             )}
             {change.moved !== null && (
-                <p className="kept-note" role="status">
+                <Notice onClose={change.forget}>
                     {change.moved.lessons.length === 0
                         ? t('plan.nothingHadToMove')
                         : t('plan.moved', { lessons: change.moved.lessons.map((m) => m.title).join(', ') })}
                     {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('plan.fewerMovesCannotDo')}</span>}
-                    <Button variant="subtle" onClick={change.forget}>
-                        {t('common.close')}
-                    </Button>
-                </p>
+                </Notice>
             )}
             <div className="problems" aria-live="polite">
                 {p.problems.length === 0 && p.left.length === 0 ? (

@@ -2,10 +2,11 @@ import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { FootOpening } from '../../drawing/FootOpening'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 
 /** The feet, each with its opening to scale. */
 export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (foot: View['FootView']) => void }) {
-    if (room.feet.length === 0) return <p className="empty">{t('room.noFeetYetAddThose')}</p>
+    if (room.feet.length === 0) return <Empty>{t('room.noFeetYetAddThose')}</Empty>
     return (
         <table className="rows feet">
             <thead>

@@ -5,9 +5,9 @@ import { useChange } from '../../api/queries'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
+import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
-import { Choice } from '../workshop/fields'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const

@@ -5,6 +5,7 @@ import type { View } from '../../api/client'
 import { useMe, useRoom } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { FeetTable } from './FeetTable'
 import { FootForm } from './FootForm'
@@ -72,7 +73,7 @@ export default function RoomPage() {
                     </ul>
                 </details>
             )}
-            {r.machines.length === 0 && <p className="empty">{t('room.noMachinesYetAddThe')}</p>}
+            {r.machines.length === 0 && <Empty>{t('room.noMachinesYetAddThe')}</Empty>}
             {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
             {shown === 'machines' && <MachineTable room={r} zone={me.data?.timezone ?? 'UTC'} onEdit={(machine) => setEditing({ machine })} />}
             {shown === 'feet' && <FeetTable room={r} onEdit={(foot) => setEditing({ foot })} />}

@@ -9,10 +9,10 @@ import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
 import { t, type Key } from '../../text/words'
+import { Choice } from '../../ui/Choice'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { SamplePanel } from '../sample/SamplePanel'
-import { Choice } from '../workshop/fields'
 
 const WORDS: Partial<Record<string, Key>> = {
     met: 'common.met',

@@ -8,6 +8,7 @@ import { useClassInHand } from '../../app/classInHand'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
@@ -22,9 +23,9 @@ export default function LessonPage() {
     const lesson = lessons.data.find((l) => l.id === id)
     if (lesson === undefined)
         return (
-            <p className="empty">
+            <Empty>
                 {t('samplers.thereIsNoSuchLesson')} <Link to="/samplers">{t('samplers.allSamplers')}</Link>
-            </p>
+            </Empty>
         )
     return (
         <article className={lesson.drawing === null ? 'lesson plain' : 'lesson'}>

@@ -6,8 +6,9 @@ import { useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { t } from '../../text/words'
+import { Choice } from '../../ui/Choice'
+import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { Choice } from '../workshop/fields'
 
 type Named = View['NamedView']
 
@@ -50,7 +51,7 @@ export default function SamplersPage() {
                 </Button>
             </div>
             {shown.length === 0 && (
-                <p className="empty">
+                <Empty>
                     {t('samplers.noLessonHasAllOf')}{' '}
                     <Button
                         variant="subtle"
@@ -61,7 +62,7 @@ export default function SamplersPage() {
                         }}>
                         {t('samplers.showAll')}
                     </Button>
-                </p>
+                </Empty>
             )}
             {strands.map((strand) => (
                 <section key={strand} aria-label={strand}>

@@ -5,6 +5,7 @@ import { api, ask, Problem, type View } from '../../api/client'
 import { useChange, useMe, useShelf } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** As much as the server takes: a bundle of a whole course is about 150 kB. */
@@ -50,12 +51,12 @@ export default function ShelfPage() {
             </h1>
             <Trouble error={read.error ?? bring.error ?? back.error} place />
             {done !== null && (
-                <div className="kept-note" role="status">
+                <Notice>
                     <strong>{t('samplers.isOnTheShelf', { title: done.title })}</strong>
                     <Button variant="default" onClick={() => back.mutate(before(s))}>
                         {t('common.undo')}
                     </Button>
-                </div>
+                </Notice>
             )}
             <section>
                 <h2>{t('samplers.bringABundle')}</h2>

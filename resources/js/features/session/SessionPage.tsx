@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { useMe } from '../../api/queries'
 import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Tape } from '../today/Tape'
 import { BenchRoom } from './BenchRoom'
@@ -23,9 +24,9 @@ export default function SessionPage() {
         return b.shown.error === null ? (
             <Waiting what={t('session.handingOutTheSeats')} />
         ) : (
-            <p className="empty">
+            <Empty>
                 {t('session.thereIsNoSessionTo')} <Link to={`/plan/${id}`}>{t('common.layTheCourseIntoSessions')}</Link>
-            </p>
+            </Empty>
         )
     const busy = b.attempt.isPending || b.keep.isPending || b.note.isPending || b.start.isPending
     const seat = bench.students.find((s) => s.student === picked)
@@ -101,9 +102,9 @@ export default function SessionPage() {
                 </div>
             )}
             {bench.students.length === 0 ? (
-                <p className="empty">
+                <Empty>
                     {t('common.nobodyIsInThisClass')} <Link to={`/class/${id}`}>{t('common.addStudents')}</Link>
-                </p>
+                </Empty>
             ) : (
                 <>
                     <Tape

@@ -5,6 +5,7 @@ import type { View } from '../../api/client'
 import { useMe, usePulse, useStudent } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Evidence } from '../class/Evidence'
 import { SamplePanel } from '../sample/SamplePanel'
@@ -41,7 +42,7 @@ export default function StudentPage() {
                 </Button>
             </div>
             {s.seam.length === 0 ? (
-                <p className="empty">{t('student.noSampleYetTheFirst')}</p>
+                <Empty>{t('student.noSampleYetTheFirst')}</Empty>
             ) : (
                 <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />
             )}

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { DeleteClass } from './DeleteClass'
 
@@ -31,9 +32,9 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                     <section key={r.title}>
                         <h2>{r.title}</h2>
                         {r.list.length === 0 && (
-                            <p className="empty">
+                            <Empty>
                                 {t('studio.noClassYet')} <Link to="/start">{t('common.planAClass')}</Link>
-                            </p>
+                            </Empty>
                         )}
                         <ul className="plain people">
                             {r.list.map((c) => (

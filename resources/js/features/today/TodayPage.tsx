@@ -7,6 +7,7 @@ import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/quer
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { clock, day, minutesBetween } from '../../text/time'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ChooseLesson } from '../look/ChooseLesson'
@@ -51,16 +52,16 @@ export default function TodayPage() {
                 )}
             </div>
             {session === null ? (
-                <p className="empty">
+                <Empty>
                     {t('today.noSessionsYet')} <Link to={`/plan/${id}`}>{t('common.layTheCourseIntoSessions')}</Link>
-                </p>
+                </Empty>
             ) : (
                 <Tape session={session} now={now} zone={zone} />
             )}
             {students.length === 0 && (
-                <p className="empty">
+                <Empty>
                     {t('common.nobodyIsInThisClass')} <Link to={`/class/${id}`}>{t('common.addStudents')}</Link>
-                </p>
+                </Empty>
             )}
             {students.length > 0 && (
                 <table className="rows">

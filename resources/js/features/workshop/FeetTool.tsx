@@ -2,6 +2,7 @@ import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
@@ -27,7 +28,7 @@ export function FeetTool({ room }: ToolProps) {
             </div>
             <div className="tool-answer">
                 <Trouble error={answer.error} />
-                {wants.length === 0 && <p className="empty">{t('workshop.tickWhatTheyWantTo')}</p>}
+                {wants.length === 0 && <Empty>{t('workshop.tickWhatTheyWantTo')}</Empty>}
                 {a !== undefined && (
                     <>
                         <h2>{t('common.needed')}</h2>

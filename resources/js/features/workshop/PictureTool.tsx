@@ -5,6 +5,7 @@ import { useCompute } from '../../api/compute'
 import { useChange } from '../../api/queries'
 import { mm, toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { PictureStage, type Spot, type What } from './PictureStage'
@@ -80,7 +81,7 @@ export function PictureTool() {
         <div className="picture-tool">
             <div>
                 {url === null ? (
-                    <p className="empty">{t('workshop.loadAScanOrA')}</p>
+                    <Empty>{t('workshop.loadAScanOrA')}</Empty>
                 ) : (
                     <PictureStage
                         url={url}

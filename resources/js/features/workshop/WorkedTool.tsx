@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { useMe, useSettingsLog } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** What worked on which machine with which cloth: of good samples only, found again by a few words. */
@@ -26,7 +27,7 @@ export function WorkedTool() {
             <p className="quiet">{t('workshop.settingsOfSamplesThatWere')}</p>
             <Trouble error={log.error} />
             {log.data === undefined && log.error === null && <Waiting what={t('common.looking')} />}
-            {log.data?.length === 0 && <p className="empty">{asked === '' ? t('workshop.nothingYetFillInSewn') : t('workshop.nothingGoodWasKeptWith')}</p>}
+            {log.data?.length === 0 && <Empty>{asked === '' ? t('workshop.nothingYetFillInSewn') : t('workshop.nothingGoodWasKeptWith')}</Empty>}
             {log.data !== undefined && log.data.length > 0 && (
                 <table className="checks">
                     <thead>

@@ -1,6 +1,6 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { t } from '../../../text/words'
-import { Choice } from '../../workshop/fields'
+import { Choice } from '../../../ui/Choice'
 import type { DraftLesson, DraftPiece } from './lesson'
 import { Num } from './Num'
 

@@ -5,8 +5,9 @@ import { api, ask, Problem, type View } from '../../../api/client'
 import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
 import { mm } from '../../../text/numbers'
 import { t } from '../../../text/words'
+import { Choice } from '../../../ui/Choice'
+import { Empty } from '../../../ui/Empty'
 import { Trouble, Waiting } from '../../../ui/Trouble'
-import { Choice } from '../../workshop/fields'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
 import { put } from './lesson'
@@ -110,7 +111,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             onChange={draft.change}
                         />
                     ) : (
-                        <p className="empty">{lesson.sampler.pieces.length === 0 ? t('samplers.thisLessonHasNoSampler') : t('samplers.itCannotBeDrawnLike')}</p>
+                        <Empty>{lesson.sampler.pieces.length === 0 ? t('samplers.thisLessonHasNoSampler') : t('samplers.itCannotBeDrawnLike')}</Empty>
                     )}
                     {read !== undefined && (
                         <p className="draft-sum" role="status">
