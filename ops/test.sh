@@ -29,8 +29,9 @@ if wanted static; then
     write_settings
     title "Style of the PHP code (Pint)"
     vendor/bin/pint --test
-    title "Types and layers (PHPStan, phpat)"
+    title "Types and layers (PHPStan, Larastan, phpat)"
     vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G
+    vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
     vendor/bin/phpstan analyse -c phpstan.neon --no-progress --memory-limit=1G
     title "Front end (tsc, ESLint, Prettier, Vitest)"
     npm run --silent check

@@ -24,6 +24,7 @@ use App\Support\CurrentStudio;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use LogicException;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 
@@ -114,8 +115,8 @@ final readonly class LoadDemo
         $all = [];
         foreach ($data->parts('students') as $s) {
             foreach ($s->parts('samples') as $sample) {
-                $at = $sessions[$sample->whole('session')]->starts_at->addMinutes($sample->whole('minute'));
-                $all[] = [$at, $students[$s->text('name')]->student, $sample];
+                $at = ($sessions->get($sample->whole('session')) ?? throw new LogicException('The demo has no session '.$sample->whole('session').'.'))->starts_at->addMinutes($sample->whole('minute'));
+                $all[] = [$at, ($students->get($s->text('name')) ?? throw new LogicException('The demo has nobody called '.$s->text('name').'.'))->student, $sample];
             }
         }
         usort($all, fn (array $a, array $b): int => $a[0] <=> $b[0]);

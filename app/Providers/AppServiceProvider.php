@@ -59,7 +59,7 @@ final class AppServiceProvider extends ServiceProvider
         // What a balancer asks at /up: without its database the application is not there.
         Event::listen(DiagnosingHealth::class, fn () => DB::select('SELECT 1'));
         RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));
-        RateLimiter::for('calculate', fn (Request $request): Limit => Limit::perMinute(300)->by('calculate|'.(string) $request->user()?->getAuthIdentifier()));
+        RateLimiter::for('calculate', fn (Request $request): Limit => Limit::perMinute(300)->by('calculate|'.$request->user()?->getAuthIdentifier()));
         // Links and addresses are not guessed by the thousand.
         RateLimiter::for('door', fn (Request $request): Limit => Limit::perMinute(20)->by('door|'.$request->ip()));
     }

@@ -56,7 +56,7 @@ final readonly class AssignLesson
      */
     public function renew(SewingClass $class, Student $student, Advice $advice): void
     {
-        $last = LessonAssignment::inForce()->where('class_id', $class->id)->where('student_id', $student->id)->get()->last();
+        $last = LessonAssignment::inForce()->where('class_id', $class->id)->where('student_id', $student->id)->reorder()->orderByDesc('turn')->orderByDesc('id')->first();
         if ($last === null) {
             return;
         }

@@ -23,7 +23,7 @@ final readonly class RebuildStandings
             $count = 0;
             foreach (Enrolment::query()->withoutGlobalScope('seen')->orderBy('id')->get()->groupBy('class_id') as $enrolments) {
                 $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-                $this->studio->within($enrolments[0]->studio_id, function () use ($students, $enrolments): void {
+                $this->studio->within($enrolments->firstOrFail()->studio_id, function () use ($students, $enrolments): void {
                     $records = $this->records->of($students, Words::in());
                     foreach ($enrolments as $enrolment) {
                         $this->standings->store($enrolment->studio_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));

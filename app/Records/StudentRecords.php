@@ -55,7 +55,7 @@ final readonly class StudentRecords
             }
         }
         // A class has thousands of readings: read as plain rows, not as models.
-        $ids = array_map(strval(...), $samples->keys()->all());
+        $ids = array_values(array_map(strval(...), $samples->keys()->all()));
         $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value', 'limit_mm')->whereIn('sample_id', $ids)->toBase());
         $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
         $found = $this->cases->found($ids);
@@ -69,8 +69,8 @@ final readonly class StudentRecords
             // A correction stands where the sample it corrects stood.
             $first = $sample;
             $chain = [$sample->id];
-            while ($first->replaces_id !== null && $samples->has($first->replaces_id)) {
-                $first = $samples[$first->replaces_id];
+            while (($before = $samples->get($first->replaces_id ?? '')) !== null) {
+                $first = $before;
                 array_unshift($chain, $first->id);
             }
             $records[$sample->student_id][] = [$first->turn, $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $chain, array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain)), $grader, $words)];

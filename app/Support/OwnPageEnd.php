@@ -14,7 +14,7 @@ final class OwnPageEnd
 {
     public static function of(Enrolment $enrolment): CarbonImmutable
     {
-        $last = PlanSession::ofClass($enrolment->class_id)->get()->last();
+        $last = PlanSession::ofClass($enrolment->class_id)->reorder()->orderByDesc('plan_sessions.position')->first();
         $end = $last === null ? Clock::now() : max($last->endsAt(), Clock::now());
 
         return CarbonImmutable::instance($end)->addWeeks(Studio::query()->findOrFail($enrolment->studio_id)->page_weeks);

@@ -74,7 +74,7 @@ final class ReadableBody
     {
         foreach ($values as $key => $value) {
             $at = $path === '' ? (string) $key : "$path.$key";
-            if (preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', (string) $key.(is_string($value) ? $value : '')) === 1) {
+            if (preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', $key.(is_string($value) ? $value : '')) === 1) {
                 throw InputError::at(mb_scrub($at), is_string($value) ? $value : null, 'This text holds a character that cannot be read. Type it again.');
             }
             is_array($value) && self::readable($value, $at);

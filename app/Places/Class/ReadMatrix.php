@@ -13,6 +13,7 @@ use App\Records\Shelf;
 use App\Records\Standings;
 use App\Records\StudentRecords;
 use App\Support\Clock;
+use LogicException;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Words;
@@ -41,7 +42,7 @@ final readonly class ReadMatrix
         $records = $anew === [] ? [] : $this->records->of($anew, $words);
         $rows = [];
         foreach ($ids as $id) {
-            $enrolment = $enrolments[$id];
+            $enrolment = $enrolments->get($id) ?? throw new LogicException('They sit in the class: they were found by that.');
             [$lesson, $drill] = $given[$id] ?? [null, null];
             if (isset($records[$id])) {
                 $advice = $this->adviser->advise($class, array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]), $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine);

@@ -56,7 +56,7 @@ final readonly class RecordSample
             }
             self::checkMeanwhile($new, $judged);
             SewnWith::check($judged->lesson, $new->settings);
-            $old = $this->corrected($user, $new, $class, $student);
+            $old = $this->corrected($user, $new, $student);
             $this->store($user, $class, $student, $judged, $new, $old);
             $this->standings->store($class->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
             $given = $old === null ? null : LessonAssignment::query()->where('sample_id', $old->id)->first();
@@ -127,7 +127,7 @@ final readonly class RecordSample
         return $kept->student_id === $student->id && $kept->lesson === $new->lesson && $stored == $sent;
     }
 
-    private function corrected(User $user, NewSample $new, SewingClass $class, Student $student): ?Sample
+    private function corrected(User $user, NewSample $new, Student $student): ?Sample
     {
         if ($new->replaces === null) {
             return null;

@@ -34,7 +34,10 @@ final readonly class Taught
         $seen = [];
         foreach ($records->of($students, Words::in()) as $student => $samples) {
             foreach ($samples as $kept) {
-                $best[$kept->sample->lesson][$student] = CourseProgress::better($best[$kept->sample->lesson][$student] ?? null, $kept->grade->verdict());
+                $verdict = $kept->grade->verdict();
+                if ($verdict !== null) {
+                    $best[$kept->sample->lesson][$student] = CourseProgress::better($best[$kept->sample->lesson][$student] ?? null, $verdict);
+                }
                 $seen[$kept->sample->plan_session_id ?? ''][$student] = true;
             }
         }

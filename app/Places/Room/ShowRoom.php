@@ -38,7 +38,7 @@ final readonly class ShowRoom
         $book = RoomBook::read();
         $care = MachineCare::of($book->machines, $this->shelf);
         $drifts = $this->drifts();
-        $named = fn (array $parts): array => array_map(fn (Data $d): NamedView => new NamedView($d->text('id'), $d->text('title')), $parts);
+        $named = fn (array $parts): array => array_values(array_map(fn (Data $d): NamedView => new NamedView($d->text('id'), $d->text('title')), $parts));
         $mounts = FootBook::standard()->mounts();
 
         return new RoomView(

@@ -48,7 +48,7 @@ final readonly class ShowBench
     private function names(Bench $bench): array
     {
         return array_map(fn (StudentReading $s): string => $s->enrolment->student->name, $bench->reading->students)
-            + array_map(fn (string|int $l): string => Titles::of($this->shelf->bundle(), (string) $l, null), array_combine(array_keys($bench->problem->lessons), array_keys($bench->problem->lessons)));
+            + array_map(fn (string|int $l): string => Titles::of($this->shelf->bundle(), (string) $l), array_combine(array_keys($bench->problem->lessons), array_keys($bench->problem->lessons)));
     }
 
     /**

@@ -52,7 +52,7 @@ final readonly class ShowStudent
             array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
-            $this->skills($class, $s), $this->seam($reading, $s), $this->struck($class, $student, $reading->words), $this->blocked($class, $reading, $s),
+            $this->skills($class, $s), $this->seam($reading, $s), $this->struck($student, $reading->words), $this->blocked($class, $reading, $s),
             $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
             $forecast->students[0], $forecast->lessons, $this->settings->of(array_reverse($s->samples)),
             array_map(fn (LessonAssignment $g): GivenView => new GivenView(
@@ -95,7 +95,7 @@ final readonly class ShowStudent
     }
 
     /** @return list<LastSampleView> samples that were withdrawn, newest first; a corrected one is found with the correction */
-    private function struck(SewingClass $class, string $student, Words $words): array
+    private function struck(string $student, Words $words): array
     {
         if (! Sample::inOrder([$student])->get()->contains(fn (Sample $s): bool => $s->withdrawn)) {
             return [];

@@ -34,7 +34,7 @@ final readonly class FindSettings
             }
         }
         $found = [];
-        foreach ($matching as $class => $students) {
+        foreach ($matching as $students) {
             foreach ($this->records->of(array_map(strval(...), array_keys($students)), Words::in()) as $student => $samples) {
                 foreach ($samples as $kept) {
                     if (isset($students[$student][$kept->sample->id])) {

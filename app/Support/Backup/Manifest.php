@@ -61,7 +61,7 @@ final readonly class Manifest
             is_array($table) && is_int($table['rows'] ?? null) && $table['rows'] >= 0 && is_string($table['sha256'] ?? null) && is_array($table['columns'] ?? null)
                 && array_filter($table['columns'], fn (mixed $c): bool => is_string($c) && preg_match('/^[a-z0-9_]{1,64}$/', $c) === 1) === $table['columns'] && $table['columns'] !== []
                 || throw BackupBroken::manifest("it does not say what “{$name}” holds");
-            $tables[(string) $name] = ['rows' => $table['rows'], 'sha256' => $table['sha256'], 'columns' => $table['columns']];
+            $tables[(string) $name] = ['rows' => $table['rows'], 'sha256' => $table['sha256'], 'columns' => array_values($table['columns'])];
         }
         $tables !== [] || throw BackupBroken::manifest('it holds no table');
         $photos = is_array($read['photos'] ?? null) ? $read['photos'] : [];
