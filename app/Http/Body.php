@@ -32,7 +32,7 @@ abstract class Body extends FormRequest
         return $factory->make($this->validationData(), $rules, $this->messages(), $this->attributes());
     }
 
-    private static function finite(mixed $value, Closure $fail): void
+    private static function finite(string $attribute, mixed $value, Closure $fail): void
     {
         is_numeric($value) && (! is_finite((float) $value) || abs((float) $value) > 1e15) && $fail('“:attribute” is too large a number.');
     }

@@ -42,6 +42,9 @@ describe('the catalogue', () => {
         expect(t('count.students', { n: 1 })).toBe('1 student')
         expect(t('count.students', { n: 2 })).toBe('2 students')
         expect(t('count.students', { n: 0 })).toBe('0 students')
+        expect(t('workshop.stitchesAnInch', { n: '12.7' })).toBe('12.7 stitches an inch')
+        expect(t('workshop.stitchesAnInch', { n: '1' })).toBe('1 stitch an inch')
+        expect(t('workshop.stitchesAnInch', { n: '8–10' })).toBe('8–10 stitches an inch')
     })
 
     it('puts in what belongs into a sentence, as it is', () => {

@@ -1,4 +1,16 @@
-import { Anchor, Button, Checkbox, createTheme, Input, Radio, Slider, UnstyledButton, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core'
+import {
+    Anchor,
+    Button,
+    Checkbox,
+    createTheme,
+    Input,
+    Radio,
+    SegmentedControl,
+    Slider,
+    UnstyledButton,
+    type CSSVariablesResolver,
+    type MantineColorsTuple,
+} from '@mantine/core'
 import { t } from '../text/words'
 import look from './controls.module.css'
 
@@ -30,8 +42,9 @@ export const theme = () =>
             Slider: Slider.extend({ defaultProps: { size: 'sm' }, classNames: { bar: look.bar, thumb: look.thumb, track: look.track } }),
             Button: Button.extend({ defaultProps: { variant: 'filled' }, classNames: { root: look.button, inner: look.inner, label: look.words } }),
             UnstyledButton: UnstyledButton.extend({ classNames: { root: look.press } }),
-            Input: Input.extend({ classNames: { input: look.input } }),
+            Input: Input.extend({ classNames: { wrapper: look.field, input: look.input } }),
             InputWrapper: Input.Wrapper.extend({ classNames: { label: look.label, error: look.error } }),
+            SegmentedControl: SegmentedControl.extend({ classNames: { root: look.segments, label: look['segments-label'] } }),
             Checkbox: Checkbox.extend({
                 defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' },
                 classNames: { root: look.tick, label: look['tick-label'], body: look['tick-body'] },

@@ -25,5 +25,7 @@ void i18next.init({
  * (`…_one`, `…_other`), the language's own rule chooses.
  */
 export function t(key: Key, fill: Record<string, string | number> = {}): string {
-    return i18next.t(key, { ...fill, ...(typeof fill.n === 'number' ? { count: fill.n } : {}) })
+    // A number that is written already ("2.5") counts as well; what is none ("2–3") is more than one.
+    const count = fill.n === undefined ? {} : { count: Number.isFinite(Number(fill.n)) ? Number(fill.n) : 2 }
+    return i18next.t(key, { ...fill, ...count })
 }
