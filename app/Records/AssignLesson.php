@@ -30,7 +30,7 @@ final readonly class AssignLesson
             if ($choice->drill !== null && ! in_array($choice->drill, $drills, true)) {
                 throw InputError::at('next.drill', $choice->drill, sprintf('%s has no such drill. It has: %s.', $lesson->title, implode(', ', $drills)));
             }
-            $cannot = $choice->because === '' ? RoomBook::read($class->studio_id)->cannot($lesson) : null;
+            $cannot = $choice->because === '' ? RoomInventory::read($class->studio_id)->cannot($lesson) : null;
             $cannot === null || throw InputError::at('next.because', '', "{$lesson->title} cannot be sewn in this room. $cannot Say why it is given all the same.");
             $kind = $choice->drill !== null ? Kind::Drill : $advice->kindOf($choice->lesson);
         }

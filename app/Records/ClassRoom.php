@@ -11,16 +11,16 @@ use OpenSeam\Core\Course\Repeats;
 /** What the planning needs to know of a class and its room. */
 final readonly class ClassRoom
 {
-    private function __construct(private SewingClass $class, public int $students, public int $machines, public int $helpers, public RoomBook $room, private float $pace) {}
+    private function __construct(private SewingClass $class, public int $students, public int $machines, public int $helpers, public RoomInventory $room, private float $pace) {}
 
     /** @param  int|null  $students where they are known already */
     public static function of(SewingClass $class, ?int $students = null): self
     {
-        return self::in(RoomBook::read($class->studio_id), $class, $students ?? $class->enrolments()->count());
+        return self::in(RoomInventory::read($class->studio_id), $class, $students ?? $class->enrolments()->count());
     }
 
     /** In a room that is known already, or only planned. */
-    public static function in(RoomBook $room, SewingClass $class, int $students): self
+    public static function in(RoomInventory $room, SewingClass $class, int $students): self
     {
         return new self($class, max(1, $students), count($room->room->machines), $class->helpers, $room, $class->pace_percent / 100);
     }

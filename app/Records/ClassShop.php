@@ -12,12 +12,12 @@ use App\Models\Studio;
 final readonly class ClassShop
 {
     /** @param  list<PlanSession>  $sessions  with what is laid in them */
-    private function __construct(public SewingClass $class, public RoomBook $room, public Studio $studio, public int $students, public array $sessions) {}
+    private function __construct(public SewingClass $class, public RoomInventory $room, public Studio $studio, public int $students, public array $sessions) {}
 
     public static function of(SewingClass $class): self
     {
         return new self(
-            $class, RoomBook::read($class->studio_id), Studio::query()->findOrFail($class->studio_id), max(1, $class->enrolments()->count()),
+            $class, RoomInventory::read($class->studio_id), Studio::query()->findOrFail($class->studio_id), max(1, $class->enrolments()->count()),
             array_values(PlanSession::ofClass($class->id, true)->get()->all()),
         );
     }

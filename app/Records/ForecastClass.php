@@ -33,8 +33,8 @@ final readonly class ForecastClass
         return $this->of($reading, ClassRoom::of($class, count($reading->students)));
     }
 
-    /** @param  ClassReading  $reading  with what is planned; one student of it or all */
-    public function of(ClassReading $reading, ClassRoom $room): ForecastView
+    /** @param  ClassAsRead  $reading  with what is planned; one student of it or all */
+    public function of(ClassAsRead $reading, ClassRoom $room): ForecastView
     {
         $class = $reading->class;
         $coming = array_values(array_filter($reading->sessions, fn (PlanSession $s): bool => $s->endsAt() > $reading->now));
@@ -62,11 +62,11 @@ final readonly class ForecastClass
      * @param  list<int>  $samples  that can be sewn by the end of each session to come
      * @return array<array-key, array{left: list<string>, forecast: FinishForecast}> by student: the lessons without a good sample, and how they will go
      */
-    public function each(ClassReading $reading, array $samples): array
+    public function each(ClassAsRead $reading, array $samples): array
     {
         $order = $this->shelf->order($reading->class->course);
         $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
-        $shown = array_map(fn (StudentReading $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
+        $shown = array_map(fn (StudentAsRead $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
         $together = $ways->ofClass(array_values($shown));
         $taught = $this->shelf->taught($reading->class);
         $each = [];
@@ -90,7 +90,7 @@ final readonly class ForecastClass
     }
 
     /** @return list<string> lessons with a good sample */
-    private static function met(StudentReading $s): array
+    private static function met(StudentAsRead $s): array
     {
         $met = [];
         foreach ($s->samples as $kept) {

@@ -24,7 +24,7 @@ final readonly class ReadClass
      * @param  string|null  $only  one student's id
      * @param  bool  $planned  with what is planned in each session
      */
-    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false): ClassReading
+    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false): ClassAsRead
     {
         $words = Words::in($unit);
         $now = Clock::now();
@@ -40,13 +40,13 @@ final readonly class ReadClass
             $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
             $mine = $standings[$id] ?? [];
             $given = array_values(($assigned->get($id) ?? collect())->all());
-            $students[$id] = new StudentReading(
+            $students[$id] = new StudentAsRead(
                 $enrolment, $records[$id], array_map(fn (Standing $s): Level => $s->level($class->school), $mine),
                 $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
                 $given === [] ? null : $given[count($given) - 1], $given, $mine,
             );
         }
 
-        return new ClassReading($class, $sessions, $now, $words, $students);
+        return new ClassAsRead($class, $sessions, $now, $words, $students);
     }
 }

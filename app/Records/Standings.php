@@ -11,13 +11,13 @@ use DateTimeImmutable;
 use DateTimeZone;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
 
 /** Keeps the derived standings beside the samples they come from. */
 final class Standings
 {
-    /** @var array<string, array{TracingTable, StandingBook}> by studio and edition of its shelf */
+    /** @var array<string, array{TracingTable, StandingLedger}> by studio and edition of its shelf */
     private array $read = [];
 
     public function __construct(private readonly Shelf $shelf, private readonly CurrentStudio $studio) {}
@@ -28,18 +28,18 @@ final class Standings
         return $this->read()[0];
     }
 
-    public function book(): StandingBook
+    public function book(): StandingLedger
     {
         return $this->read()[1];
     }
 
-    /** @return array{TracingTable, StandingBook} */
+    /** @return array{TracingTable, StandingLedger} */
     private function read(): array
     {
         $key = $this->studio->id().'/'.$this->studio->edition();
         if (! isset($this->read[$key])) {
             $table = TracingTable::of($this->shelf->bundle()->skills, $this->studio->tracing());
-            $this->read[$key] = [$table, new StandingBook($table)];
+            $this->read[$key] = [$table, new StandingLedger($table)];
         }
 
         return $this->read[$key];

@@ -20,7 +20,7 @@ use OpenSeam\Core\Words;
 /** Loads kept samples and has the core judge them, four queries however many students. */
 final readonly class StudentRecords
 {
-    public function __construct(private Shelf $shelf, private CaseBook $cases) {}
+    public function __construct(private Shelf $shelf, private CaseHistory $cases) {}
 
     /**
      * @param  list<string>  $students

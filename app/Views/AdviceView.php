@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\NextLesson\Advice;
@@ -31,7 +31,7 @@ final readonly class AdviceView
         #[OA\Property(nullable: true, description: 'why nobody can sew it in this room')] public ?string $cannot,
     ) {}
 
-    public static function of(Advice $advice, Bundle $bundle, RoomBook $room): self
+    public static function of(Advice $advice, Bundle $bundle, RoomInventory $room): self
     {
         $cannot = fn (?string $lesson): ?string => $lesson === null ? null : $room->cannot($bundle->lesson($lesson));
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Records\JudgedSample;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Grading\Comparison;
@@ -34,7 +34,7 @@ final readonly class JudgedView
         #[OA\Property(type: 'array', items: new OA\Items(ref: MeasuredRowView::class), description: 'the rows of that sample')] public array $before,
     ) {}
 
-    public static function of(JudgedSample $judged, Bundle $bundle, RoomBook $room): self
+    public static function of(JudgedSample $judged, Bundle $bundle, RoomInventory $room): self
     {
         $rows = fn (?Readings $of): array => $of === null ? [] : array_map(fn (array $r): MeasuredRowView => new MeasuredRowView(...$r), Drawing::of($judged->lesson->sampler)->measured($of));
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Records\Adviser;
-use App\Records\ClassReading;
+use App\Records\ClassAsRead;
 use App\Records\KeptSample;
 use App\Records\Shelf;
-use App\Records\StudentReading;
+use App\Records\StudentAsRead;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Reason;
@@ -21,7 +21,7 @@ final readonly class StudentViews
     public function __construct(private Shelf $shelf, private Adviser $adviser) {}
 
     /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
-    public function inHand(StudentReading $s, Words $words, bool $theirs = false): InHandView
+    public function inHand(StudentAsRead $s, Words $words, bool $theirs = false): InHandView
     {
         $change = $s->advice->change->text;
         if ($s->isOverruled()) {
@@ -57,7 +57,7 @@ final readonly class StudentViews
      * What follows when the lesson in hand is met: the ladder asked again with
      * that lesson shown well once.
      */
-    public function then(ClassReading $reading, StudentReading $s): string
+    public function then(ClassAsRead $reading, StudentAsRead $s): string
     {
         $lesson = $s->lesson();
         if ($lesson === null) {
@@ -71,13 +71,13 @@ final readonly class StudentViews
     }
 
     /** @return list<string> */
-    public function why(StudentReading $s): array
+    public function why(StudentAsRead $s): array
     {
         return array_map(fn (Reason $r): string => $r->text, $s->advice->reasons);
     }
 
     /** The weakest of the skills that the lesson in hand works on. */
-    public function levelOf(StudentReading $s): Level
+    public function levelOf(StudentAsRead $s): Level
     {
         $skills = $s->lesson() === null ? array_keys($s->levels) : $this->shelf->bundle()->lesson($s->lesson())->teaches;
 

@@ -8,7 +8,7 @@ use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\User;
 use App\Records\MachineCare;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\Clock;
 use Carbon\CarbonImmutable;
@@ -31,7 +31,7 @@ final class CareTest extends TestCase
 
     private function care(): MachineCare
     {
-        return MachineCare::of(RoomBook::read()->machines, app(Shelf::class));
+        return MachineCare::of(RoomInventory::read()->machines, app(Shelf::class));
     }
 
     private function done(string $kind, string $note = ''): void

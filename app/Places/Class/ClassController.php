@@ -14,7 +14,7 @@ use App\Models\Student;
 use App\Places\Studio\MoveStudent;
 use App\Records\AssignLesson;
 use App\Records\ReadClass;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\Conflict;
 use App\Support\Who;
@@ -79,7 +79,7 @@ final readonly class ClassController
     {
         $s = $read($class, Who::asks($request)->unit, $student->id)->students[$student->id] ?? throw new ModelNotFoundException;
 
-        return new JsonResponse(AdviceView::of($s->advice, $shelf->bundle(), RoomBook::read()));
+        return new JsonResponse(AdviceView::of($s->advice, $shelf->bundle(), RoomInventory::read()));
     }
 
     #[OA\Post(

@@ -21,7 +21,7 @@ use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\FitReport;
 use OpenSeam\Core\Skill\ParameterFit;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
@@ -34,7 +34,7 @@ final readonly class ReadSoundness
     public function __invoke(): SoundnessView
     {
         $history = $this->history();
-        $test = Backtest::of(new StandingBook($this->standings->table()), array_values($history));
+        $test = Backtest::of(new StandingLedger($this->standings->table()), array_values($history));
         $own = $this->studio->tracing();
 
         return new SoundnessView(

@@ -7,7 +7,7 @@ namespace App\Places\Look;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Records\Adviser;
-use App\Records\CaseBook;
+use App\Records\CaseHistory;
 use App\Records\JudgedSample;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
@@ -31,7 +31,7 @@ use OpenSeam\Core\Words;
 /** Judges a sample as typed so far and says what would come next. Stores nothing. */
 final readonly class JudgeSample
 {
-    public function __construct(private Shelf $shelf, private StudentRecords $records, private CaseBook $cases, private Adviser $adviser) {}
+    public function __construct(private Shelf $shelf, private StudentRecords $records, private CaseHistory $cases, private Adviser $adviser) {}
 
     /**
      * @param  array<array-key, mixed>  $typed  by "row.reading"

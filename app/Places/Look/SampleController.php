@@ -12,7 +12,7 @@ use App\Models\Enrolment;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\Student;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\Who;
 use App\Views\JudgedView;
@@ -39,7 +39,7 @@ final readonly class SampleController
         [$class, $student] = $this->find($body);
         $judged = $judge($class, $student, $body->word('lesson'), $body->readings(), $body->words('faults'), $body->teacher()->unit, strtolower($body->wordOrNull('id') ?? 'preview'), $body->wordOrNull('replaces'), $body->version(), $body->overruled(), $body->wordOrNull('drill'), $body->way());
 
-        return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()));
+        return new JsonResponse(JudgedView::of($judged, $this->shelf->bundle(), RoomInventory::read()));
     }
 
     #[OA\Post(
@@ -57,7 +57,7 @@ final readonly class SampleController
         $overruled = $sample->choice !== null && ($sample->choice->lesson !== $advice->lesson || $sample->choice->drill !== $advice->drill?->id);
 
         return new JsonResponse(new KeptView(
-            $sample->id, $student->id, JudgedView::of($judged, $this->shelf->bundle(), RoomBook::read()),
+            $sample->id, $student->id, JudgedView::of($judged, $this->shelf->bundle(), RoomInventory::read()),
             $overruled ? Titles::of($this->shelf->bundle(), $sample->choice->lesson, $sample->choice->drill) : Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id),
             $overruled,
         ), 201);

@@ -6,7 +6,7 @@ namespace App\Places\Look;
 
 use App\Models\Foot;
 use App\Models\Machine;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Clearance;
@@ -31,7 +31,7 @@ final class SewnWith
         if ($need === null || ($settings['machine'] ?? null) === null || ($settings['foot'] ?? null) === null) {
             return;
         }
-        $book = RoomBook::read();
+        $book = RoomInventory::read();
         $machine = $book->machines->first(fn (Machine $m): bool => $m->name === $settings['machine']);
         $foot = $book->feet->first(fn (Foot $f): bool => $f->name === $settings['foot']);
         if ($machine === null || $foot === null) {

@@ -9,7 +9,7 @@ use App\Models\SewingClass;
 use App\Places\Room\ShowDials;
 use App\Records\KeptSample;
 use App\Records\ReadClass;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Views\DrillView;
 use App\Views\FootView;
@@ -48,7 +48,7 @@ final readonly class ShowLook
         }
         $order = $this->shelf->order($class->course);
         $asked = $lesson ?? $s->lesson() ?? $order[count($order) - 1];
-        $room = RoomBook::read();
+        $room = RoomInventory::read();
         $at = $machine ?? $s->enrolment->machine_id;
         $found = $old !== null ? $this->shelf->sewn($old->sample) ?? $this->shelf->bundle()->lesson($asked) : $this->taught($class, $asked, $version, $schools, $room, $at);
         $drill = $old !== null ? $old->sample->drill : ($asked === $s->lesson() ? $s->drill() : null);
@@ -80,7 +80,7 @@ final readonly class ShowLook
      *
      * @throws InputError for a school it does not name
      */
-    private function taught(SewingClass $class, string $asked, ?int $version, ?array $schools, RoomBook $room, ?string $machine): Lesson
+    private function taught(SewingClass $class, string $asked, ?int $version, ?array $schools, RoomInventory $room, ?string $machine): Lesson
     {
         $today = $this->shelf->bundle()->lesson($asked);
         $lesson = $version === null || $version === $today->version ? $today : $this->shelf->earlier($asked, $version) ?? $today;

@@ -20,7 +20,7 @@ use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
 use App\Records\ClassShop;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\LongJob;
 use OpenSeam\Core\Course\Drill;
@@ -113,7 +113,7 @@ final readonly class PrintPages
     /** @param  list<Lesson>  $lessons */
     private function seats(Sheet $sheet, SewingClass $class, array $lessons): void
     {
-        $book = RoomBook::read($class->studio_id);
+        $book = RoomInventory::read($class->studio_id);
         $dials = [];
         foreach ($lessons as $lesson) {
             $dials[$lesson->title] = ($this->dials)($lesson, $book);

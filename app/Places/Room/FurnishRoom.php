@@ -6,7 +6,7 @@ namespace App\Places\Room;
 
 use App\Models\Foot;
 use App\Models\Machine;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Machines for a studio that has none yet, each with its standard foot. */
@@ -24,11 +24,11 @@ final readonly class FurnishRoom
     }
 
     /** The room as it stands, or as it would be furnished: nothing is kept. */
-    public function planned(string $studio, int $machines): RoomBook
+    public function planned(string $studio, int $machines): RoomInventory
     {
-        $room = RoomBook::read($studio);
+        $room = RoomInventory::read($studio);
 
-        return $room->machines->isEmpty() ? RoomBook::of(new Collection(self::machines($studio, $machines)), new Collection([...$room->feet, self::feet($studio, $machines)])) : $room;
+        return $room->machines->isEmpty() ? RoomInventory::of(new Collection(self::machines($studio, $machines)), new Collection([...$room->feet, self::feet($studio, $machines)])) : $room;
     }
 
     /** @return list<Machine> */

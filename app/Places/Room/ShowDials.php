@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Room;
 
 use App\Models\Machine;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Views\DialView;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\SewNeed;
@@ -19,15 +19,15 @@ use OpenSeam\Core\Words;
 final readonly class ShowDials
 {
     /**
-     * @param  RoomBook|null  $book  where it is read already
+     * @param  RoomInventory|null  $book  where it is read already
      * @return list<DialView>
      */
-    public function __invoke(Lesson $lesson, ?RoomBook $book = null): array
+    public function __invoke(Lesson $lesson, ?RoomInventory $book = null): array
     {
         if (! $lesson->machine) {
             return [];
         }
-        $book ??= RoomBook::read();
+        $book ??= RoomInventory::read();
 
         return array_values($book->machines->map(function (Machine $m) use ($lesson, $book): DialView {
             $here = $book->onMachine($lesson, $m->id) ?? $lesson;
@@ -37,7 +37,7 @@ final readonly class ShowDials
     }
 
     /** @return list<string> a lesson in the way it is sewn on a machine, as that machine's dials say it */
-    public function settings(Lesson $lesson, CoreMachine $machine, RoomBook $book): array
+    public function settings(Lesson $lesson, CoreMachine $machine, RoomInventory $book): array
     {
         return array_values(array_unique(array_filter(array_map(fn (SewNeed $need): ?string => $this->say($machine, $need, $book), $lesson->sews))));
     }
@@ -58,7 +58,7 @@ final readonly class ShowDials
         return $here === $lesson ? null : Words::in()->say('dial.usual');
     }
 
-    private function say(CoreMachine $m, SewNeed $need, RoomBook $book): ?string
+    private function say(CoreMachine $m, SewNeed $need, RoomInventory $book): ?string
     {
         $words = Words::in();
         $asked = $need->setup->stitch;

@@ -6,9 +6,9 @@ namespace App\Places\Room;
 
 use App\Models\Machine;
 use App\Models\SewingClass;
-use App\Records\CaseBook;
+use App\Records\CaseHistory;
 use App\Records\MachineCare;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\CurrentStudio;
 use App\Views\FootView;
@@ -31,11 +31,11 @@ use OpenSeam\Core\Words;
 /** The room: what works with what, what is due, and what the running course is short of. */
 final readonly class ShowRoom
 {
-    public function __construct(private Shelf $shelf, private CaseBook $cases) {}
+    public function __construct(private Shelf $shelf, private CaseHistory $cases) {}
 
     public function __invoke(?SewingClass $class): RoomView
     {
-        $book = RoomBook::read();
+        $book = RoomInventory::read();
         $care = MachineCare::of($book->machines, $this->shelf);
         $drifts = $this->drifts();
         $named = fn (array $parts): array => array_values(array_map(fn (Data $d): NamedView => new NamedView($d->text('id'), $d->text('title')), $parts));
@@ -78,7 +78,7 @@ final readonly class ShowRoom
     }
 
     /** @return list<RoomCellView> */
-    private function cells(RoomBook $book): array
+    private function cells(RoomInventory $book): array
     {
         $cells = [];
         $whole = new Room($book->machines->keyBy('id')->map(fn (Machine $m) => $m->core())->all(), $book->room->feet);
@@ -98,7 +98,7 @@ final readonly class ShowRoom
     }
 
     /** @return list<RoomLessonView> */
-    private function lessons(SewingClass $class, RoomBook $book): array
+    private function lessons(SewingClass $class, RoomInventory $book): array
     {
         $students = max(1, $class->enrolments()->count());
         $words = Words::in();

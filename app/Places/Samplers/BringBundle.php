@@ -15,7 +15,7 @@ use OpenSeam\Core\InputError;
 /** Brings a course bundle to the shelf: first what it would change, then, agreed to, the change itself. */
 final readonly class BringBundle
 {
-    public function __construct(private Shelf $shelf, private ShelfBook $book) {}
+    public function __construct(private Shelf $shelf, private ShelfEditions $book) {}
 
     /**
      * Stores nothing.

@@ -8,7 +8,7 @@ use App\Http\Answer;
 use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Sent;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\BundleSchema;
 use Illuminate\Http\JsonResponse;
@@ -55,7 +55,7 @@ final readonly class DraftController
             $shape = $e;
         }
 
-        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomBook::read()->room, $shape)));
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomInventory::read()->room, $shape)));
     }
 
     #[OA\Post(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Samplers;
 
 use App\Models\User;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\BundleSchema;
 use App\Support\Conflict;
@@ -17,7 +17,7 @@ use OpenSeam\Core\InputError;
 /** Puts a drafted lesson on the shelf as its next version, or as a new lesson. Samples of the version before keep theirs. */
 final readonly class KeepLesson
 {
-    public function __construct(private Shelf $shelf, private ShelfBook $book) {}
+    public function __construct(private Shelf $shelf, private ShelfEditions $book) {}
 
     /**
      * @param  array<string, mixed>  $json
@@ -42,7 +42,7 @@ final readonly class KeepLesson
             throw Conflict::staleLesson($title, $version, is_int($before['version']) ? $before['version'] : 0);
         }
         $json = LessonDraft::withNeeds($json, $before ?? $json);
-        LessonDraft::read($json, $this->shelf->bundle(), RoomBook::read()->room)->mustFit();
+        LessonDraft::read($json, $this->shelf->bundle(), RoomInventory::read()->room)->mustFit();
         $this->book->lay($user, ['format_version' => 1, 'lessons' => [$json]], null, function (BundleMerge $merge) use ($title): string {
             return $merge->changes[0]->isNew ? "New lesson: $title" : "Changed: $title";
         });

@@ -69,7 +69,7 @@ final readonly class ShelfController
         requestBody: new Sent(BackBody::class),
         responses: [new Answer(ShelfView::class), new Problem],
     )]
-    public function back(BackBody $body, ShelfBook $book, ShowShelf $show): JsonResponse
+    public function back(BackBody $body, ShelfEditions $book, ShowShelf $show): JsonResponse
     {
         $book->backTo($body->teacher(), $body->whole('number'), $body->whole('edition'));
 

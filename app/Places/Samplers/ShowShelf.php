@@ -16,7 +16,7 @@ final readonly class ShowShelf
 {
     private const MOST_EDITIONS = 50;
 
-    public function __construct(private Shelf $shelf, private ShelfBook $book) {}
+    public function __construct(private Shelf $shelf, private ShelfEditions $book) {}
 
     public function __invoke(): ShelfView
     {

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Places\Session;
 
 use App\Models\BenchPlan as KeptBench;
-use App\Records\ClassReading;
-use App\Records\RoomBook;
+use App\Records\ClassAsRead;
+use App\Records\RoomInventory;
 use App\Records\SessionInHand;
-use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Bench\BenchTape;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Bench\Seating;
 use OpenSeam\Core\Course\SessionState;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\NextLesson\Kind;
@@ -23,12 +23,12 @@ use OpenSeam\Core\NextLesson\Kind;
  */
 final readonly class Bench
 {
-    /** @param  list<BenchPlan>  $rounds */
+    /** @param  list<Seating>  $rounds */
     public function __construct(
-        public ClassReading $reading,
+        public ClassAsRead $reading,
         public SessionInHand $inHand,
         public KeptBench $kept,
-        public RoomBook $room,
+        public RoomInventory $room,
         public BenchProblem $problem,
         public array $rounds,
         /** What the first round would be worth if nobody were held. */

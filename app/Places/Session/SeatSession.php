@@ -6,10 +6,10 @@ namespace App\Places\Session;
 
 use App\Models\BenchPlan;
 use App\Models\SewingClass;
-use App\Records\ClassReading;
+use App\Records\ClassAsRead;
 use App\Records\ForecastClass;
 use App\Records\ReadClass;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Bench\BenchProblem;
@@ -40,7 +40,7 @@ final readonly class SeatSession
         $inHand = $reading->sessionInHand() ?? throw (new ModelNotFoundException)->setModel(BenchPlan::class);
         $kept = $inHand->session->bench();
         $change === null || $change($kept);
-        $room = RoomBook::read();
+        $room = RoomInventory::read();
         $this->check($kept, $reading, $room);
         $wants = $this->wants($reading, $room);
         $problem = $this->problem($reading, $kept, $room, $wants, $kept->held);
@@ -56,7 +56,7 @@ final readonly class SeatSession
      *
      * @return array<string, array<string, float>>
      */
-    private function wants(ClassReading $reading, RoomBook $room): array
+    private function wants(ClassAsRead $reading, RoomInventory $room): array
     {
         $taught = $this->shelf->taught($reading->class);
         $wants = [];
@@ -73,7 +73,7 @@ final readonly class SeatSession
      * @param  array<string, array<string, float>>  $wants  of everybody
      * @param  array<string, array{machine?: string, lesson?: string}>  $held
      */
-    private function problem(ClassReading $reading, BenchPlan $kept, RoomBook $room, array $wants, array $held): BenchProblem
+    private function problem(ClassAsRead $reading, BenchPlan $kept, RoomInventory $room, array $wants, array $held): BenchProblem
     {
         $wants = array_diff_key($wants, $kept->away);
         $at = $lessons = [];
@@ -92,7 +92,7 @@ final readonly class SeatSession
     }
 
     /** @throws InputError */
-    private function check(BenchPlan $kept, ClassReading $reading, RoomBook $room): void
+    private function check(BenchPlan $kept, ClassAsRead $reading, RoomInventory $room): void
     {
         $taken = [];
         foreach ($kept->held as $student => $held) {

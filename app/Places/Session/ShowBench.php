@@ -7,7 +7,7 @@ namespace App\Places\Session;
 use App\Models\Foot;
 use App\Models\Machine;
 use App\Records\Shelf;
-use App\Records\StudentReading;
+use App\Records\StudentAsRead;
 use App\Views\BenchView;
 use App\Views\DayFootView;
 use App\Views\NamedView;
@@ -15,10 +15,10 @@ use App\Views\SeatView;
 use App\Views\StudentViews;
 use App\Views\TapePieceView;
 use App\Views\Titles;
-use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchReasons;
 use OpenSeam\Core\Bench\RoomBench;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Bench\Seating;
 use OpenSeam\Core\Machine\FootBook;
 
 /** A bench as the screen and the seat cards show it. */
@@ -37,8 +37,8 @@ final readonly class ShowBench
             new NamedView($bench->reading->class->id, $bench->reading->class->name),
             $session->id, $session->position + 1, $session->starts_at->toIso8601ZuluString(), $session->minutes, $bench->inHand->state->value,
             $bench->kept->version, $bench->kept->most_lessons, $bench->kept->started_at?->toIso8601ZuluString(),
-            array_filter($bench->rounds, fn (BenchPlan $p): bool => ! $p->proven) === [], round($bench->cost(), 2),
-            array_values(array_map(fn (StudentReading $s): SeatView => $this->seat($bench, $s, $seats[$s->enrolment->student_id] ?? null, $why[$s->enrolment->student_id] ?? null), $bench->reading->students)),
+            array_filter($bench->rounds, fn (Seating $p): bool => ! $p->proven) === [], round($bench->cost(), 2),
+            array_values(array_map(fn (StudentAsRead $s): SeatView => $this->seat($bench, $s, $seats[$s->enrolment->student_id] ?? null, $why[$s->enrolment->student_id] ?? null), $bench->reading->students)),
             array_values($bench->room->machines->where('usable', true)->map(fn (Machine $m): NamedView => new NamedView($m->id, $m->name))->all()),
             $this->feet($bench), $this->tape($bench),
         );
@@ -47,7 +47,7 @@ final readonly class ShowBench
     /** @return array<string, string> of students, lessons and kinds of foot */
     private function names(Bench $bench): array
     {
-        return array_map(fn (StudentReading $s): string => $s->enrolment->student->name, $bench->reading->students)
+        return array_map(fn (StudentAsRead $s): string => $s->enrolment->student->name, $bench->reading->students)
             + array_map(fn (string|int $l): string => Titles::of($this->shelf->bundle(), (string) $l), array_combine(array_keys($bench->problem->lessons), array_keys($bench->problem->lessons)));
     }
 
@@ -55,7 +55,7 @@ final readonly class ShowBench
      * @param  array{Seat, int}|null  $seated
      * @param  array{student: string, because: string, text: string, cost: float|null}|null  $why
      */
-    private function seat(Bench $bench, StudentReading $s, ?array $seated, ?array $why): SeatView
+    private function seat(Bench $bench, StudentAsRead $s, ?array $seated, ?array $why): SeatView
     {
         $id = $s->enrolment->student_id;
         [$seat, $round] = $seated ?? [null, 0];

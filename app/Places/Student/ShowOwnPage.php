@@ -10,9 +10,9 @@ use App\Models\Studio;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
 use App\Records\ReadClass;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
-use App\Records\StudentReading;
+use App\Records\StudentAsRead;
 use App\Support\Clock;
 use App\Support\CurrentStudio;
 use App\Support\Link;
@@ -67,11 +67,11 @@ final readonly class ShowOwnPage
     }
 
     /** As it is sewn at the machine where the student sits. */
-    private function lesson(SewingClass $class, StudentReading $s): ?Lesson
+    private function lesson(SewingClass $class, StudentAsRead $s): ?Lesson
     {
         $lesson = $s->lesson() === null ? null : $this->shelf->taught($class)->lessons[$s->lesson()] ?? null;
 
-        return $lesson === null ? null : RoomBook::read($class->studio_id)->onMachine($lesson, $s->enrolment->machine_id) ?? $lesson;
+        return $lesson === null ? null : RoomInventory::read($class->studio_id)->onMachine($lesson, $s->enrolment->machine_id) ?? $lesson;
     }
 
     /**

@@ -8,14 +8,14 @@ use App\Models\LessonAssignment;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Records\Adviser;
-use App\Records\ClassReading;
+use App\Records\ClassAsRead;
 use App\Records\ClassRoom;
 use App\Records\ForecastClass;
 use App\Records\KeptSample;
 use App\Records\ReadClass;
 use App\Records\SettingsLog;
 use App\Records\Shelf;
-use App\Records\StudentReading;
+use App\Records\StudentAsRead;
 use App\Records\StudentRecords;
 use App\Views\AdviceView;
 use App\Views\DrillView;
@@ -63,7 +63,7 @@ final readonly class ShowStudent
     }
 
     /** @return list<StudentSkillView> skills of the course, and others that were tried */
-    public function skills(SewingClass $class, StudentReading $s): array
+    public function skills(SewingClass $class, StudentAsRead $s): array
     {
         $taught = [];
         foreach ($this->shelf->order($class->course) as $lesson) {
@@ -80,7 +80,7 @@ final readonly class ShowStudent
     }
 
     /** @return list<SeamStitchView> */
-    private function seam(ClassReading $reading, StudentReading $s): array
+    private function seam(ClassAsRead $reading, StudentAsRead $s): array
     {
         $number = [];
         foreach ($reading->sessions as $session) {
@@ -105,7 +105,7 @@ final readonly class ShowStudent
     }
 
     /** @return list<NamedView> */
-    private function blocked(SewingClass $class, ClassReading $reading, StudentReading $s): array
+    private function blocked(SewingClass $class, ClassAsRead $reading, StudentAsRead $s): array
     {
         $blocked = $this->adviser->ladder($class, $reading->words)->blocked(array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples), $reading->now);
 

@@ -6,13 +6,13 @@ namespace App\Places\Today;
 
 use App\Models\BenchPlan;
 use App\Models\SewingClass;
-use App\Records\ClassReading;
+use App\Records\ClassAsRead;
 use App\Records\ClassRoom;
 use App\Records\KeptSample;
 use App\Records\ReadClass;
 use App\Records\SessionInHand;
 use App\Records\Shelf;
-use App\Records\StudentReading;
+use App\Records\StudentAsRead;
 use App\Support\CurrentStudio;
 use App\Views\NamedView;
 use App\Views\StudentViews;
@@ -36,11 +36,11 @@ final readonly class ShowToday
             $reading->now->toIso8601ZuluString(),
             new NamedView($class->id, $class->name),
             $inHand === null ? null : $this->session($reading, $inHand),
-            array_values(array_map(fn (StudentReading $s): TodayRowView => $this->row($reading, $s, $inHand), $reading->students)),
+            array_values(array_map(fn (StudentAsRead $s): TodayRowView => $this->row($reading, $s, $inHand), $reading->students)),
         );
     }
 
-    private function session(ClassReading $reading, SessionInHand $inHand): SessionView
+    private function session(ClassAsRead $reading, SessionInHand $inHand): SessionView
     {
         $room = ClassRoom::of($reading->class, count($reading->students));
         $session = $inHand->session;
@@ -59,7 +59,7 @@ final readonly class ShowToday
     }
 
     /** Of the session in hand; what was kept apart from a session, of this day in the studio's own zone. */
-    private function isOfNow(KeptSample $kept, ClassReading $reading, ?SessionInHand $inHand): bool
+    private function isOfNow(KeptSample $kept, ClassAsRead $reading, ?SessionInHand $inHand): bool
     {
         if ($kept->sample->plan_session_id !== null) {
             return $kept->sample->plan_session_id === $inHand?->session->id;
@@ -73,7 +73,7 @@ final readonly class ShowToday
         return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings->rows(), $kept->grade->verdict()?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
     }
 
-    private function row(ClassReading $reading, StudentReading $s, ?SessionInHand $inHand): TodayRowView
+    private function row(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): TodayRowView
     {
         $running = $inHand !== null && $inHand->state === SessionState::Running;
         $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;

@@ -8,10 +8,10 @@ use App\Models\FaultHunt;
 use App\Models\Machine;
 use App\Models\Sample;
 use App\Models\Student;
-use App\Records\CaseBook;
+use App\Records\CaseHistory;
 use App\Records\FollowSamples;
 use App\Records\MachineCare;
-use App\Records\RoomBook;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\Clock;
 use App\Support\Conflict;
@@ -26,7 +26,7 @@ final readonly class HuntFault
 
     private const RECENT = 12;
 
-    public function __construct(private CaseBook $cases, private Shelf $shelf, private FollowSamples $follow) {}
+    public function __construct(private CaseHistory $cases, private Shelf $shelf, private FollowSamples $follow) {}
 
     /**
      * @param  string  $id  a ULID made where it was opened; sent again it is the same search
@@ -51,7 +51,7 @@ final readonly class HuntFault
         $of = $sample === null ? null : Sample::query()->withoutGlobalScopes()->find($sample);
         $of === null || ($of->studio_id === $studio && $of->student_id === $student) || throw InputError::at('sample', $sample, 'It must be a sample of this student.');
         if ($machine !== null) {
-            $known += ['needle_hours' => MachineCare::of(RoomBook::read()->machines, $this->shelf)->needleHours($machine), 'others_here' => $this->cases->othersHere($studio, $machine, $student, $seen)];
+            $known += ['needle_hours' => MachineCare::of(RoomInventory::read()->machines, $this->shelf)->needleHours($machine), 'others_here' => $this->cases->othersHere($studio, $machine, $student, $seen)];
         }
         $known = array_filter($known, fn (mixed $v): bool => $v !== null);
         // Refused before anything is kept.

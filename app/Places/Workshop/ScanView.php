@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Workshop;
 
 use OpenApi\Attributes as OA;
-use OpenSeam\Core\Scan\ScanReading;
+use OpenSeam\Core\Scan\ScanAnswer;
 
 /** What a scan of a sewn row says. */
 #[OA\Schema]
@@ -22,7 +22,7 @@ final readonly class ScanView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), description: 'place along the row and the allowance there, mm')] public array $marks,
     ) {}
 
-    public static function of(ScanReading $read): self
+    public static function of(ScanAnswer $read): self
     {
         if ($read->length === null || $read->allowance === null) {
             return new self($read->cannot?->value, null, null, null, null, null, []);

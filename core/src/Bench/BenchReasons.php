@@ -15,14 +15,14 @@ final readonly class BenchReasons
     /** Flows for one "what if"; it is an explanation, not the plan. */
     private const MOST_FLOWS = 60;
 
-    private function __construct(private BenchProblem $problem, private BenchPlan $plan, private Words $words, private Deadline $deadline) {}
+    private function __construct(private BenchProblem $problem, private Seating $plan, private Words $words, private Deadline $deadline) {}
 
     /**
      * @param  array<string, string>  $names  of students and lessons, to say them by; default their ids
      * @param  Deadline|null  $deadline  after it no cost is worked out any more
      * @return list<array{student: string, because: string, text: string, cost: float|null}> cost in value, null where it cannot be, or was not worked out
      */
-    public static function of(BenchProblem $problem, BenchPlan $plan, Words $words, array $names = [], ?Deadline $deadline = null): array
+    public static function of(BenchProblem $problem, Seating $plan, Words $words, array $names = [], ?Deadline $deadline = null): array
     {
         $reasons = new self($problem, $plan, $words, $deadline ?? Deadline::never());
         $all = [];
@@ -83,7 +83,7 @@ final readonly class BenchReasons
     }
 
     /** What all together would lose if this student sewed this lesson; 0 where it costs nothing. */
-    public static function cost(BenchProblem $problem, BenchPlan $plan, string $student, string $lesson, ?Deadline $deadline = null): float
+    public static function cost(BenchProblem $problem, Seating $plan, string $student, string $lesson, ?Deadline $deadline = null): float
     {
         // Worth more than everything else together: it is sewn if it can be.
         $sure = 1.0 + array_sum(array_map(fn (array $w): float => max([0.0, ...array_values($w)]), $problem->wants));

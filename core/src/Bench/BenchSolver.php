@@ -92,7 +92,7 @@ final class BenchSolver
     }
 
     /** @param  Deadline|null  $deadline  null: limited by flows alone, the same on every machine */
-    public static function solve(BenchProblem $problem, int $mostFlows = self::MOST_FLOWS, ?Deadline $deadline = null): BenchPlan
+    public static function solve(BenchProblem $problem, int $mostFlows = self::MOST_FLOWS, ?Deadline $deadline = null): Seating
     {
         $simple = SimpleSeats::of($problem);
         if (self::choices($problem) > self::MOST_CHOICES || $deadline?->passed() === true) {
@@ -102,7 +102,7 @@ final class BenchSolver
         $solver->search();
         if ($simple->value > $solver->best['value']) {
             // Cut off before it had found as much.
-            return new BenchPlan($simple->seats, $simple->value, max($simple->value, min($simple->upperBound, max($solver->open, $solver->best['value']))), false);
+            return new Seating($simple->seats, $simple->value, max($simple->value, min($simple->upperBound, max($solver->open, $solver->best['value']))), false);
         }
         $value = array_sum(array_map(fn (array $s): float => $problem->wants[$solver->students[$s[0]]][$solver->lessons[$s[1]]], $solver->best['seats']));
         $proven = $solver->open <= $solver->best['value'] + self::DUST * max(1.0, $value);
@@ -110,7 +110,7 @@ final class BenchSolver
             fn (array $s): array => [$solver->students[$s[0]], $solver->lessons[$s[1]], $s[2] < 0 ? null : $s[2], $s[3]], $solver->best['seats'],
         ));
 
-        return new BenchPlan($seats, $value, $proven ? $value : max($value, min($solver->open, $simple->upperBound)), $proven);
+        return new Seating($seats, $value, $proven ? $value : max($value, min($solver->open, $simple->upperBound)), $proven);
     }
 
     private static function choices(BenchProblem $problem): int

@@ -16,7 +16,7 @@ use OpenSeam\Core\Course\SessionFrame;
 final class BenchTape
 {
     /**
-     * @param  list<BenchPlan>  $rounds
+     * @param  list<Seating>  $rounds
      * @param  array<string, LessonMinutes>  $minutes  by lesson
      * @param  array<string, true>  $toShow  lessons that somebody sews for the first time
      * @param  float  $from  minutes into the session that the first round begins at

@@ -15,7 +15,7 @@ final class DemoOrder
      * @param  array<string, float>  $minutes  of each lesson's demo; 0 or missing: nothing to show
      * @return list<array{lesson: string, from: float, to: float}> minutes from the first demo on
      */
-    public static function of(BenchPlan $plan, array $minutes): array
+    public static function of(Seating $plan, array $minutes): array
     {
         $waiting = [];
         foreach ($plan->seats as $seat) {

@@ -149,7 +149,7 @@ final readonly class RoomBench
      * fewer machines or feet than students, they take turns.
      *
      * @param  Deadline|null  $deadline  after it rounds are seated simply
-     * @return list<BenchPlan>
+     * @return list<Seating>
      */
     public static function rounds(BenchProblem $problem, int $most = 4, ?Deadline $deadline = null): array
     {

@@ -10,7 +10,7 @@ namespace OpenSeam\Core\Bench;
  */
 final readonly class SimpleSeats
 {
-    public static function of(BenchProblem $problem): BenchPlan
+    public static function of(BenchProblem $problem): Seating
     {
         $free = array_fill_keys(array_map(strval(...), array_keys($problem->machines)), true);
         $can = array_map(fn (array $lessons): array => array_fill_keys($lessons, true), $problem->machines);
@@ -52,7 +52,7 @@ final readonly class SimpleSeats
             }
         }
 
-        return new BenchPlan($seats, $value, max($value, $bound), $bound <= $value);
+        return new Seating($seats, $value, max($value, $bound), $bound <= $value);
     }
 
     /**

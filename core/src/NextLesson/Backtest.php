@@ -7,7 +7,7 @@ namespace OpenSeam\Core\NextLesson;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 
 /**
  * A studio's history gone through again: what each school called sure, and
@@ -24,7 +24,7 @@ final readonly class Backtest
     /**
      * @param  list<array{samples: list<PastSample>, given: list<array{kind: Kind, lesson: string|null, agreed: bool, after: int}>, words?: array<string, bool>}>  $histories  by student: samples oldest first; what was given after how many of them; the teacher's own word by skill
      */
-    public static function of(StandingBook $book, array $histories): self
+    public static function of(StandingLedger $book, array $histories): self
     {
         $schools = array_fill_keys(array_column(School::cases(), 'value'), ['called' => 0, 'held' => 0, 'open' => 0, 'good' => 0]);
         $rules = array_fill_keys(array_column(Kind::cases(), 'value'), ['given' => 0, 'agreed' => 0, 'sewn' => 0, 'met' => 0]);
@@ -53,7 +53,7 @@ final readonly class Backtest
      * @param  array<string, bool>  $words
      * @param  array<string, array{called: int, held: int, open: int, good: int}>  $schools
      */
-    private static function skills(StandingBook $book, array $evidence, array $words, array &$schools): void
+    private static function skills(StandingLedger $book, array $evidence, array $words, array &$schools): void
     {
         foreach ($evidence as $i => $sample) {
             // As it was told just before this sample, from what was known then.

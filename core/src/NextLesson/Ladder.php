@@ -9,7 +9,7 @@ use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\SkillGraph;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
 
@@ -38,7 +38,7 @@ final readonly class Ladder
         private Policy $policy = Policy::Gate,
         private School $school = School::Tracing,
         private ?TracingTable $table = null,
-        private ?float $fadingWeeks = StandingBook::FADING_WEEKS,
+        private ?float $fadingWeeks = StandingLedger::FADING_WEEKS,
     ) {
         $unlocks = [];
         foreach ($order as $id) {
@@ -97,7 +97,7 @@ final readonly class Ladder
     private function record(array $samples, DateTimeImmutable $now, array $wordOfTeacher): Record
     {
         $table = $this->table ?? TracingTable::of($this->skills);
-        $book = new StandingBook($table, $this->fadingWeeks);
+        $book = new StandingLedger($table, $this->fadingWeeks);
         $standings = $book->standings(array_map(fn (PastSample $s) => $s->evidence, $samples), $now, $wordOfTeacher);
 
         return new Record($this->skills, $this->lessons, $this->order, $this->school, $samples, $standings, $table, $this->unlocks);

@@ -14,7 +14,7 @@ use OpenSeam\Core\Measure\Reading;
  */
 final class ScanReader
 {
-    public static function read(GreyImage $scan): ScanReading
+    public static function read(GreyImage $scan): ScanAnswer
     {
         $bands = ScanBands::of($scan);
         $dark = self::find($bands, 1);
@@ -27,19 +27,19 @@ final class ScanReader
     }
 
     /** @param  int  $sign  1 for thread darker than the cloth, −1 for lighter */
-    private static function find(ScanBands $bands, int $sign): ScanReading
+    private static function find(ScanBands $bands, int $sign): ScanAnswer
     {
         $edge = EdgeFinder::find($bands);
         if ($edge === null) {
-            return ScanReading::cannotTell(NotFound::Edge);
+            return ScanAnswer::cannotTell(NotFound::Edge);
         }
         $row = RowFinder::find($bands, $edge, $sign);
         if ($row === null) {
-            return ScanReading::cannotTell(NotFound::Row);
+            return ScanAnswer::cannotTell(NotFound::Row);
         }
         $length = PitchFinder::find($bands, $edge, $row);
         if ($length === null) {
-            return ScanReading::cannotTell(NotFound::Stitches);
+            return ScanAnswer::cannotTell(NotFound::Stitches);
         }
         // Along the row, and across it: the piece may lie at an angle.
         $upright = 1 / hypot(1, $edge->slope / $bands->tall);
@@ -51,7 +51,7 @@ final class ScanReader
         $mean = array_sum($all) / count($all);
         $spread = sqrt(array_sum(array_map(fn (float $a): float => ($a - $mean) ** 2, $all)) / max(1, count($all) - 1));
 
-        return ScanReading::of(
+        return ScanAnswer::of(
             Reading::of($length * $bands->mm / $upright, $length * $bands->mm * 0.004 + 0.002),
             // A pixel of doubt about where the cloth ends, and what the marks scatter by.
             Reading::combined($mean, $bands->mm / sqrt(3), $spread / sqrt(count($all))),

@@ -19,7 +19,7 @@ final class LearningWays
     /** What the rest of the class has shown counts for so much of one's own: they have the same teacher, and differ. Chosen by simulated learners. */
     private const CLASS_SHARE = 0.2;
 
-    /** @var list<StandingBook> */
+    /** @var list<StandingLedger> */
     private array $books = [];
 
     /** @var list<LessonsToCome> */
@@ -29,7 +29,7 @@ final class LearningWays
     private function __construct(private readonly array $tables, SkillGraph $skills)
     {
         foreach ($tables as $table) {
-            $this->books[] = new StandingBook($table);
+            $this->books[] = new StandingLedger($table);
             $this->toCome[] = new LessonsToCome($table, $skills);
         }
     }

@@ -18,7 +18,7 @@ final class LessonsToCome
         private readonly TracingTable $table,
         private readonly SkillGraph $skills,
         private readonly float $samplesAWeek = self::SAMPLES_A_WEEK,
-        private readonly ?float $fadingWeeks = StandingBook::FADING_WEEKS,
+        private readonly ?float $fadingWeeks = StandingLedger::FADING_WEEKS,
     ) {}
 
     /**

@@ -36,7 +36,7 @@ final class SimulatedLearner implements Learner
         private readonly TracingTable $table,
         int $seed,
         private readonly float $quick = 1.0,
-        private readonly ?float $fadingWeeks = StandingBook::FADING_WEEKS,
+        private readonly ?float $fadingWeeks = StandingLedger::FADING_WEEKS,
         private readonly float $withoutNeeds = self::WITHOUT_NEEDS,
     ) {
         $this->state = 1 + abs($seed) % (self::PRIME - 1);

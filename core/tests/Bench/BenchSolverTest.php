@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Bench;
 
-use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchProblem;
 use OpenSeam\Core\Bench\BenchReasons;
 use OpenSeam\Core\Bench\BenchSolver;
 use OpenSeam\Core\Bench\DemoOrder;
 use OpenSeam\Core\Bench\FootStock;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Bench\Seating;
 use OpenSeam\Core\Tests\Support\RandomBench;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\TestCase;
@@ -64,7 +64,7 @@ final class BenchSolverTest extends TestCase
     }
 
     /** Nobody shares a machine, no foot is there twice, no lesson too many, and the value is what the seats are worth. */
-    public static function assertHolds(BenchProblem $p, BenchPlan $plan, string $of): void
+    public static function assertHolds(BenchProblem $p, Seating $plan, string $of): void
     {
         $machines = array_map(fn (Seat $s): string => $s->machine, array_values($plan->seats));
         self::assertSame($machines, array_unique($machines), $of);
@@ -141,7 +141,7 @@ final class BenchSolverTest extends TestCase
                     $seats["s$l-$i"] = new Seat("s$l-$i", "l$l", "m$l-$i", null);
                 }
             }
-            $demos = DemoOrder::of(new BenchPlan($seats, 0.0, 0.0, true), $minutes);
+            $demos = DemoOrder::of(new Seating($seats, 0.0, 0.0, true), $minutes);
             self::assertSame([0.0, array_sum($minutes)], [$demos[0]['from'], end($demos)['to'] ?? null]);
             $waited = fn (array $order): float => self::waited($order, $minutes, array_count_values(array_map(fn (Seat $s): string => $s->lesson, array_values($seats))));
             $least = min(array_map($waited, self::orders(array_keys($minutes))));

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Bench;
 
-use OpenSeam\Core\Bench\BenchPlan;
 use OpenSeam\Core\Bench\BenchTape;
 use OpenSeam\Core\Bench\FootStock;
 use OpenSeam\Core\Bench\RoomBench;
 use OpenSeam\Core\Bench\Seat;
+use OpenSeam\Core\Bench\Seating;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonMinutes;
 use OpenSeam\Core\Course\SessionFrame;
@@ -53,12 +53,12 @@ final class RoomBenchTest extends TestCase
         self::assertCount(3, $rounds);
         self::assertStringStartsWith(RoomBench::TABLE, $rounds[0]->seats['tam']->machine);
         self::assertSame('p', $rounds[0]->seats['una']->machine);
-        self::assertSame(['ona', 'pim', 'rue'], array_map(fn (BenchPlan $r): string => array_values(array_filter($r->seats, fn (Seat $s): bool => $s->lesson === 'zip'))[0]->student, $rounds));
+        self::assertSame(['ona', 'pim', 'rue'], array_map(fn (Seating $r): string => array_values(array_filter($r->seats, fn (Seat $s): bool => $s->lesson === 'zip'))[0]->student, $rounds));
     }
 
     public function test_the_tape_of_the_rounds(): void
     {
-        $round = fn (string ...$lessons): BenchPlan => new BenchPlan(array_combine($lessons, array_map(fn (string $l): Seat => new Seat($l, strtok($l, '-') ?: '', "m$l", null), $lessons)), 0.0, 0.0, true);
+        $round = fn (string ...$lessons): Seating => new Seating(array_combine($lessons, array_map(fn (string $l): Seat => new Seat($l, strtok($l, '-') ?: '', "m$l", null), $lessons)), 0.0, 0.0, true);
         $minutes = ['hem' => new LessonMinutes(8, 15, 4), 'zip' => new LessonMinutes(12, 25, 5)];
         $tape = BenchTape::of([$round('hem-1', 'hem-2', 'zip-1'), $round('zip-2')], $minutes, ['hem' => true, 'zip' => true], new SessionFrame(5, 10));
         self::assertSame([

@@ -9,7 +9,7 @@ use OpenSeam\Core\NextLesson\Backtest;
 use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\Evidence;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use PHPUnit\Framework\TestCase;
@@ -26,7 +26,7 @@ final class BacktestTest extends TestCase
     public function test_what_was_called_sure_and_held(): void
     {
         $samples = array_map(fn (int $i): PastSample => self::sample($i, [[1.0, 1.0], [1.0, 1.0], [1.0, 1.0], [1.0, 1.0], [0.0, 0.0], [1.0, 1.0]][$i]), range(0, 5));
-        $test = Backtest::of(new StandingBook(TracingTable::same(TracingParameters::of(0.3, 0.1, 0.1, 0.2)), null), [['samples' => $samples, 'given' => [
+        $test = Backtest::of(new StandingLedger(TracingTable::same(TracingParameters::of(0.3, 0.1, 0.1, 0.2)), null), [['samples' => $samples, 'given' => [
             ['kind' => Kind::GoOn, 'lesson' => 'seam', 'agreed' => true, 'after' => 0], ['kind' => Kind::Repeat, 'lesson' => 'seam', 'agreed' => false, 'after' => 5], ['kind' => Kind::Repeat, 'lesson' => 'hem', 'agreed' => true, 'after' => 6],
         ], 'words' => ['line' => true]]]);
         // Tracing is sure after the second sample, and one poor one after four good ones does not shake it; three in a row after the third.
@@ -41,7 +41,7 @@ final class BacktestTest extends TestCase
 
     public function test_nothing_yet(): void
     {
-        $none = Backtest::of(new StandingBook(TracingTable::same(TracingParameters::usual())), []);
+        $none = Backtest::of(new StandingLedger(TracingTable::same(TracingParameters::usual())), []);
         self::assertSame([0, 0, 0], [$none->students, $none->samples, $none->schools['tracing']['called']]);
     }
 }

@@ -13,7 +13,7 @@ use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Policy;
 use OpenSeam\Core\NextLesson\Reason;
 use OpenSeam\Core\Sampler\FieldKind;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use PHPUnit\Framework\TestCase;
@@ -98,7 +98,7 @@ final class LadderTest extends TestCase
     /** Steering missed three times running: width met each time does not carry it, and practice alone adds nothing. */
     public function test_the_same_missed_again_never_raises_a_level(): void
     {
-        $book = new StandingBook(TracingTable::of(Fixtures::bundle()->skills));
+        $book = new StandingLedger(TracingTable::of(Fixtures::bundle()->skills));
         $drift = ['seam.allowance' => [13.5, 14.5, 15.9, 17.0, 18.3]];
         $known = [];
         $evidence = [];

@@ -22,7 +22,7 @@ use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
@@ -115,7 +115,7 @@ final class StandingOfLessonsTest extends TestCase
     /** Right and wrong in one sample, and in turns: neither sure nor lost, and the same whichever came first. */
     public function test_contradictory_evidence_is_neither_sure_nor_lost(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()), null);
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()), null);
         $at = new DateTimeImmutable('2030-05-02 UTC');
         $known = fn (array $weights): float => $book->standings([new Evidence('s', $at, ['line' => $weights])], $at)['line']->known;
         self::assertEqualsWithDelta($known([1.0, 0.0]), $known([0.0, 1.0]), 1e-12);

@@ -14,7 +14,7 @@ use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Skill\SkillGraph;
 use OpenSeam\Core\Skill\SkillGraphBroken;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use PHPUnit\Framework\TestCase;
@@ -110,7 +110,7 @@ final class SkillTest extends TestCase
     /** One good sample is enough to go on and not sure; two are sure, however many checks each has. */
     public function test_two_good_samples_make_sure(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()));
         $at = new DateTimeImmutable('2030-05-02');
         $sample = fn (array $weights, array $extras = []): Evidence => new Evidence('s', $at, ['seam' => $weights], [], $extras === [] ? [] : ['seam' => $extras]);
         $of = fn (Evidence ...$e): Standing => $book->standings(array_values($e), $at)['seam'];
@@ -174,7 +174,7 @@ final class SkillTest extends TestCase
     /** Who sews seams every week threads the machine every week: it keeps, though nobody reads it any more. */
     public function test_what_is_used_on_the_way_does_not_fade(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()));
         $at = fn (int $week): DateTimeImmutable => new DateTimeImmutable("2030-05-02 +$week weeks");
         $threaded = new Evidence('1', $at(0), ['thread' => [1.0, 1.0, 1.0]]);
         $sewn = array_map(fn (int $w): Evidence => new Evidence("s$w", $at($w), ['seam' => [1.0]], ['thread']), range(1, 12));
@@ -189,7 +189,7 @@ final class SkillTest extends TestCase
 
     public function test_fading_goes_to_the_start_and_makes_a_refresh_due(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()));
         $kept = new DateTimeImmutable('2030-01-01');
         $evidence = [new Evidence('s', $kept, ['seam' => [1.0, 1.0, 1.0]]), new Evidence('t', $kept, ['seam' => [1.0]])];
         $levels = [];
@@ -201,7 +201,7 @@ final class SkillTest extends TestCase
         self::assertSame([Level::Sure, Level::Sure, Level::RefreshDue, Level::RefreshDue], $levels);
         // One time constant leaves 1/e of what was gained.
         self::assertEqualsWithDelta(0.25 + 0.65 / M_E, $book->fade('seam', 0.9, $kept, $kept->modify('+12 weeks')), 1e-9);
-        self::assertSame(0.9, (new StandingBook(TracingTable::same(TracingParameters::usual()), null))->fade('seam', 0.9, $kept, $kept->modify('+90 weeks')));
+        self::assertSame(0.9, (new StandingLedger(TracingTable::same(TracingParameters::usual()), null))->fade('seam', 0.9, $kept, $kept->modify('+90 weeks')));
         self::assertSame(0.9, $book->fade('seam', 0.9, $kept, $kept->modify('-1 week')), 'a clock set back does not raise or fade');
     }
 

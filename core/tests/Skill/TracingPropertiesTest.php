@@ -11,7 +11,7 @@ use OpenSeam\Core\Measure\StitchLength;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\KnowledgeTracing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use PHPUnit\Framework\TestCase;
@@ -76,7 +76,7 @@ final class TracingPropertiesTest extends TestCase
     /** Fading in two steps is fading in one: no matter how often it is looked at. */
     public function test_fading_does_not_depend_on_how_often_one_looks(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()));
         $start = new DateTimeImmutable('2030-01-01');
         $middle = $start->modify('+17 days');
         $end = $start->modify('+50 days');
@@ -85,7 +85,7 @@ final class TracingPropertiesTest extends TestCase
 
     public function test_standings_are_the_same_however_the_samples_are_split_by_skill(): void
     {
-        $book = new StandingBook(TracingTable::same(TracingParameters::usual()));
+        $book = new StandingLedger(TracingTable::same(TracingParameters::usual()));
         $at = fn (int $d): DateTimeImmutable => new DateTimeImmutable("2030-01-0$d");
         $both = $book->standings([new Evidence('1', $at(1), ['a' => [1.0], 'b' => [0.0]]), new Evidence('2', $at(2), ['b' => [1.0, 1.0]])], $at(3));
         $alone = $book->standings([new Evidence('1', $at(1), ['b' => [0.0]]), new Evidence('2', $at(2), ['b' => [1.0, 1.0]])], $at(3));

@@ -11,7 +11,7 @@ use OpenSeam\Core\Skill\FinishForecast;
 use OpenSeam\Core\Skill\LessonsToCome;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Tests\Support\SimulatedClass;
@@ -46,7 +46,7 @@ final class SimulatedClassTest extends TestCase
     {
         $bundle = Fixtures::bundle();
         $table = TracingTable::of($bundle->skills);
-        $book = new StandingBook($table);
+        $book = new StandingLedger($table);
         $come = new LessonsToCome($table, $bundle->skills);
         $lessons = array_map(Option::of(...), $bundle->lessons);
         $given = [];

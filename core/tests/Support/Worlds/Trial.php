@@ -13,7 +13,7 @@ use OpenSeam\Core\Skill\Evidence;
 use OpenSeam\Core\Skill\LearningWays;
 use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Skill\Standing;
-use OpenSeam\Core\Skill\StandingBook;
+use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -109,7 +109,7 @@ final class Trial
         $this->minutes += $part * $sewn->minutes;
         $this->samples += $part * count($sewn->samples);
         $this->known += $part * $sewn->known();
-        $book = new StandingBook($this->table);
+        $book = new StandingLedger($this->table);
         $evidence = array_map(fn (PastSample $s): Evidence => $s->evidence, $sewn->samples);
         foreach ($this->ways->foretold($evidence) as ['chance' => $chance, 'shown' => $shown]) {
             $good = $shown >= Standing::GOOD_SHOWING ? 1.0 : 0.0;

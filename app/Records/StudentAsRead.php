@@ -13,7 +13,7 @@ use OpenSeam\Core\Skill\Level;
 use OpenSeam\Core\Skill\Standing;
 
 /** One student of a class as they stand. */
-final readonly class StudentReading
+final readonly class StudentAsRead
 {
     /**
      * @param  list<KeptSample>  $samples  oldest first

@@ -7,7 +7,7 @@ namespace OpenSeam\Core\Skill;
 use DateTimeImmutable;
 
 /** Works out a student's standings from all their samples, oldest first. */
-final readonly class StandingBook
+final readonly class StandingLedger
 {
     /** A skill fades to 1/e of what was gained in this time; common practice, no source. */
     public const FADING_WEEKS = 12.0;

@@ -15,7 +15,7 @@ use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Words;
 
 /** The machines and feet of the studio in hand, and what can be sewn with them. */
-final class RoomBook
+final class RoomInventory
 {
     /** @var array<string, LessonRoom> */
     private array $byLesson = [];

@@ -26,7 +26,7 @@ use OpenSeam\Core\Curriculum\BundleMerge;
  * lessons it touches and a new edition that names them; nothing kept before is
  * changed, and going back is one more edition.
  */
-final readonly class ShelfBook
+final readonly class ShelfEditions
 {
     public function __construct(private Shelf $shelf, private CurrentStudio $studio) {}
 

@@ -15,7 +15,7 @@ use OpenSeam\Core\Fault\CauseBook;
 use OpenSeam\Core\Fault\MachineDrift;
 
 /** What the studio's own cases say of faults, causes and machines. */
-final readonly class CaseBook
+final readonly class CaseHistory
 {
     /** Cases that count; older ones tell of a room as it was. */
     private const MOST_CASES = 500;

@@ -10,11 +10,11 @@ use Carbon\CarbonImmutable;
 use OpenSeam\Core\Words;
 
 /** A class as it stands at a moment. */
-final readonly class ClassReading
+final readonly class ClassAsRead
 {
     /**
      * @param  list<PlanSession>  $sessions  in order
-     * @param  array<string, StudentReading>  $students  by id, in the order of their seats
+     * @param  array<string, StudentAsRead>  $students  by id, in the order of their seats
      */
     public function __construct(
         public SewingClass $class,
@@ -30,7 +30,7 @@ final readonly class ClassReading
     }
 
     /** Whose sample to look at after this one: the next seat not yet looked at in this session. */
-    public function after(string $student): ?StudentReading
+    public function after(string $student): ?StudentAsRead
     {
         $ids = array_keys($this->students);
         $at = (int) array_search($student, $ids, true);

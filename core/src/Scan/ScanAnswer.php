@@ -8,7 +8,7 @@ use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\Measure\Reading;
 
 /** What a scan of a sewn row says, each with its standard uncertainty; or why it cannot be told. */
-final readonly class ScanReading
+final readonly class ScanAnswer
 {
     /** @param  list<array{float, float}>  $marks  place along the row and the allowance there, mm */
     private function __construct(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Bench;
 
 /** Who sits where with what. */
-final readonly class BenchPlan
+final readonly class Seating
 {
     /** @param  array<string, Seat>  $seats  by student, in the order they were given */
     public function __construct(
