@@ -107,6 +107,8 @@ final class Search
     /**
      * @param  array{int, int}  $done
      * @param  float  $left  minutes not laid yet
+     *
+     * @phpstan-impure
      */
     private function go(SessionLoads $loads, int $k, array $done, float $left): bool
     {

@@ -51,7 +51,6 @@ final class SessionLoads
         return $this->steps;
     }
 
-    /** @phpstan-impure it turns while loads are looked for */
     public function hasEnded(): bool
     {
         return $this->cut;
@@ -69,6 +68,8 @@ final class SessionLoads
      * @param  array{int, int}  $done
      * @param  float  $least  minutes the session must hold, or the rest does not fit behind it
      * @return list<array{list<int>, float}>
+     *
+     * @phpstan-impure
      */
     public function of(int $k, array $done, float $least): array
     {
