@@ -1,6 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
-import '../css/app.css'
+import './app/app.css'
 import '@mantine/core/styles.layer.css'
 import { MantineProvider } from '@mantine/core'
 import { QueryClientProvider } from '@tanstack/react-query'

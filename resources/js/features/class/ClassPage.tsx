@@ -9,6 +9,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClassData } from './ClassData'
 import { Evidence } from './Evidence'
 import { Returning } from './Returning'
+import './class.css'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {

@@ -9,6 +9,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptPhotos } from '../look/Photos'
 import { VerdictLine } from '../look/VerdictLine'
 import { SamplePanel } from '../sample/SamplePanel'
+import './class.css'
 
 /** Every sample that counts for a skill: what it weighs, and what the level was before and after. */
 export function Evidence({ id, student, skill }: { id: string; student: string; skill: string }) {

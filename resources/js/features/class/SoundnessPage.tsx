@@ -4,6 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t, type Key } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import './class.css'
 
 const SCHOOLS: Partial<Record<string, Key>> = {
     tracing: 'class.likelyKnown95',

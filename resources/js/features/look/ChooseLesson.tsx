@@ -4,6 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useNext } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import './look.css'
 
 interface Props {
     id: string

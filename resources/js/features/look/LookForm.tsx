@@ -20,6 +20,7 @@ import { RowPhotos } from './Photos'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
+import './look.css'
 
 interface Props {
     id: string

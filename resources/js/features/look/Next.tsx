@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import './look.css'
 
 /** The next lesson with its one change and its reasons, as the readings come in. */
 export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | undefined; choice: string | null; onUndo: () => void }) {

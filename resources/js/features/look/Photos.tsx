@@ -6,6 +6,7 @@ import { MOST_PHOTOS, takePhoto, type Photo } from '../../keeping/photos'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import './look.css'
 
 /** Shows a picture that lies on this device; its address is given back when it is no longer shown. */
 function useImage(image: Blob) {

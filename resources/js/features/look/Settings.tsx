@@ -4,6 +4,7 @@ import { useCompute } from '../../api/compute'
 import { toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { SchoolSelect } from '../../ui/SchoolSelect'
+import './look.css'
 
 interface Props {
     look: View['LookView']

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { View } from '../../api/client'
 import type { Own } from '../../keeping/store'
 import { t } from '../../text/words'
+import './look.css'
 
 const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 

@@ -1,6 +1,7 @@
 import type { View } from '../../api/client'
 import { mm } from '../../text/numbers'
 import { t } from '../../text/words'
+import './materials.css'
 
 const WIDE = 1080
 

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClassPack } from './ClassPack'
 import { CuttingPlan } from './CuttingPlan'
+import './materials.css'
 
 /** What a class needs: the list with its arithmetic, what is there, what it costs, and how the cloth is cut. */
 export default function MaterialsPage() {

@@ -3,6 +3,7 @@ import { Fragment } from 'react'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import type { Plan } from './usePlanning'
+import './plan.css'
 
 /** Two plans side by side: what each needs, and which lessons stand elsewhere. */
 export function ComparePlans({

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { t } from '../../text/words'
 import { Whole, weekdays } from './fields'
 import type { Wishes } from './usePlanning'
+import './plan.css'
 
 export type Dates = Pick<Wishes, 'starts_on' | 'time' | 'sessions' | 'minutes' | 'closed' | 'weekdays' | 'every_weeks' | 'made_up' | 'lengths'>
 

@@ -3,6 +3,7 @@ import { useForecast } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
+import './plan.css'
 
 const WIDE = 560
 const HIGH = 210

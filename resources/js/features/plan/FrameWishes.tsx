@@ -1,6 +1,7 @@
 import { t } from '../../text/words'
 import { Whole } from './fields'
 import type { Wishes } from './usePlanning'
+import './plan.css'
 
 type Frame = Pick<Wishes, 'settle' | 'clear' | 'review_every' | 'review_minutes' | 'pace'>
 

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react'
 import { api, ask } from '../../api/client'
 import { t } from '../../text/words'
 import { HowFar } from '../../ui/HowFar'
+import './plan.css'
 
 /** Nothing is said of what is done in a blink. */
 const PATIENCE_MS = 400

@@ -1,6 +1,7 @@
 import { UnstyledButton } from '@mantine/core'
 import { t } from '../../text/words'
 import type { Plan } from './usePlanning'
+import './plan.css'
 
 interface Props {
     p: Plan

@@ -1,6 +1,7 @@
 import { Checkbox, NativeSelect } from '@mantine/core'
 import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
+import './plan.css'
 
 type Bounds = Record<string, number>
 

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { usePlanCosts } from '../../api/queries'
 import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
+import './plan.css'
 
 /** The dates are used up and lessons are left: says so, and offers as many dates as they take. */
 export function MoreDates({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (wishes: Wishes) => void }) {

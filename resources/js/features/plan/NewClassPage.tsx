@@ -9,6 +9,7 @@ import { Trouble } from '../../ui/Trouble'
 import { DateWishes } from './DateWishes'
 import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
 import type { Plan } from './usePlanning'
+import './plan.css'
 
 /** A new class in three steps: class and room, wishes, dates. Or last term's course with new names and dates. */
 export default function NewClassPage() {

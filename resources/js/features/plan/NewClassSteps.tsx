@@ -6,6 +6,7 @@ import { Whole } from './fields'
 import { FrameWishes } from './FrameWishes'
 import { OrderWish } from './OrderWish'
 import type { Wishes } from './usePlanning'
+import './plan.css'
 
 export interface NewClass extends Dates, Pick<Wishes, 'home' | 'order' | 'settle' | 'clear' | 'review_every' | 'review_minutes' | 'pace'> {
     name: string

@@ -1,6 +1,7 @@
 import { Radio } from '@mantine/core'
 import { t } from '../../text/words'
 import type { Wishes } from './usePlanning'
+import './plan.css'
 
 /** Schools of teaching differ in what comes first; where needs leave a choice, this decides. */
 export function OrderWish({ value, onChange }: { value: Wishes['order']; onChange: (order: Wishes['order']) => void }) {

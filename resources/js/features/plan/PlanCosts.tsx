@@ -2,6 +2,7 @@ import { UnstyledButton } from '@mantine/core'
 import { usePlanCosts } from '../../api/queries'
 import { t } from '../../text/words'
 import type { Plan, Wishes } from './usePlanning'
+import './plan.css'
 
 /** Two ways to plan, each with what it costs in sessions; the teacher chooses. */
 export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (wishes: Wishes) => void }) {

@@ -14,6 +14,7 @@ import { PlanCosts } from './PlanCosts'
 import { Sessions } from './Sessions'
 import { usePlanning } from './usePlanning'
 import { WishSheet } from './WishSheet'
+import './plan.css'
 
 /** The course laid along its sessions as lengths of tape; a lesson moves by hand or by key, and what breaks is said at once. */
 export default function PlanPage() {

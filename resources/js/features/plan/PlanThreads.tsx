@@ -1,4 +1,5 @@
 import { useLayoutEffect, useState, type RefObject } from 'react'
+import './plan.css'
 
 /** Threads from the lessons that the one in hand stands on, drawn over the sessions. */
 export function PlanThreads({

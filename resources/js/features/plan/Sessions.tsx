@@ -7,6 +7,7 @@ import { t } from '../../text/words'
 import { LessonTape } from './LessonTape'
 import { PlanThreads } from './PlanThreads'
 import type { Plan } from './usePlanning'
+import './plan.css'
 
 interface Props {
     p: Plan

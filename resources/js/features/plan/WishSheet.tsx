@@ -8,6 +8,7 @@ import { LessonWishes } from './LessonWishes'
 import { OrderWish } from './OrderWish'
 import { SureWish } from './SureWish'
 import type { Plan, Wishes } from './usePlanning'
+import './plan.css'
 
 /** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
 export function WishSheet({

@@ -3,6 +3,7 @@ import type { View } from '../../api/client'
 import { FootOpening } from '../../drawing/FootOpening'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
+import './room.css'
 
 /** The feet, each with its opening to scale. */
 export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (foot: View['FootView']) => void }) {

@@ -8,6 +8,7 @@ import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import './room.css'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const

@@ -1,5 +1,6 @@
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import './room.css'
 
 /** The plate from above: slot, needle positions, guide lines, to scale. */
 export function MachineDrawing({ facts }: { facts: View['MachineFacts'] }) {

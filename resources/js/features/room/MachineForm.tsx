@@ -9,6 +9,7 @@ import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { listText, readFixed, readList } from './lists'
 import { MachineDrawing } from './MachineDrawing'
+import './room.css'
 
 type Facts = View['MachineFacts']
 /** What else it has, with what is said when it is shown. */
@@ -284,7 +285,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 />
                 <Checkbox
                     label={t('room.itsManualAllowsMagnetsNear')}
-                    className="tick wide"
+                    className="wide"
                     checked={facts.magnets_allowed}
                     onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })}
                 />
@@ -308,7 +309,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                         <div key={s.id}>
                             <Checkbox
                                 label={s.title}
-                                className="tick"
+
                                 checked={facts.stitch_names[s.id] !== undefined}
                                 onChange={(e) =>
                                     setFacts({

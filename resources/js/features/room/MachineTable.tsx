@@ -5,6 +5,7 @@ import { useChange } from '../../api/queries'
 import { day } from '../../text/time'
 import { t, type Key } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import './room.css'
 
 type Service = View['ServiceBody']['kind']
 const WORDS: Record<Service, Key> = {

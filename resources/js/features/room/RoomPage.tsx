@@ -12,6 +12,7 @@ import { FootForm } from './FootForm'
 import { MachineForm } from './MachineForm'
 import { MachineTable } from './MachineTable'
 import { WhatWorks } from './WhatWorks'
+import './room.css'
 
 const SHOWN = [
     { id: 'works', name: 'room.whatWorks' },

@@ -6,6 +6,7 @@ import { useCompute } from '../../api/compute'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
 import { t, type Key } from '../../text/words'
+import './room.css'
 
 const REACH = 6.5
 const SAY: Record<View['RoomCellView']['clearance'], Key> = { clear: 'common.clear', close: 'room.closeHandWheelFirst', strike: 'room.strikes' }

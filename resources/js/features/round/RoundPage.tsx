@@ -13,6 +13,7 @@ import { Choice } from '../../ui/Choice'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { SamplePanel } from '../sample/SamplePanel'
+import './round.css'
 
 const WORDS: Partial<Record<string, Key>> = {
     met: 'common.met',

@@ -7,6 +7,7 @@ import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { VerdictLine } from '../look/VerdictLine'
+import './sample.css'
 
 /** One kept sample, whenever it was: what it said, what was corrected, and a way to put it right. */
 export function SamplePanel({ sample, onClose }: { sample: string | null; onClose: () => void }) {

@@ -12,6 +12,7 @@ import { Empty } from '../../ui/Empty'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
+import './samplers.css'
 
 /** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
 export default function LessonPage() {

@@ -9,6 +9,7 @@ import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import './samplers.css'
 
 type Named = View['NamedView']
 

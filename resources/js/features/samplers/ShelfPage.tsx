@@ -7,6 +7,7 @@ import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import './samplers.css'
 
 /** As much as the server takes: a bundle of a whole course is about 150 kB. */
 const LARGEST_BYTES = 2 * 1024 * 1024

@@ -5,6 +5,7 @@ import type { View } from '../../api/client'
 import { useLessons } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { t } from '../../text/words'
+import './session.css'
 
 type Seat = View['SeatView']
 

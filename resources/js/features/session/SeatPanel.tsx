@@ -2,6 +2,7 @@ import { Button, UnstyledButton } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
 import { STATES, STATE_WORDS } from './states'
+import './session.css'
 
 type Seat = View['SeatView']
 

@@ -11,6 +11,7 @@ import { BenchRoom } from './BenchRoom'
 import { SeatPanel } from './SeatPanel'
 import { STATE_WORDS } from './states'
 import { useBench } from './useBench'
+import './session.css'
 
 /** The next session: who sits where with what, rounds on the tape, feet to hand out. */
 export default function SessionPage() {

@@ -1,4 +1,5 @@
 import type { ReactNode, SubmitEvent } from 'react'
+import './signin.css'
 
 /** The door of the program: a piece of seam, a title, a form. */
 export function Frame({ title, children, onSubmit }: { title: string; children: ReactNode; onSubmit: () => void }) {

@@ -7,6 +7,7 @@ import { useChange } from '../../api/queries'
 import { PRODUCT, t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { Frame } from './Frame'
+import './signin.css'
 
 const EMPTY = { studio: '', name: '', email: '', password: '' }
 

@@ -5,6 +5,7 @@ import { useChange, useLessons, useMe } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import './student.css'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {

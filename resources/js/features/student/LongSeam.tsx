@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import type { View } from '../../api/client'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import './student.css'
 
 const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 const HIGH = 110

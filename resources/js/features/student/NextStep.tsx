@@ -4,6 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { readAgain, useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import './student.css'
 
 const FIRST = 4
 

@@ -7,6 +7,7 @@ import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Waiting } from '../../ui/Trouble'
 import { Threads } from './Threads'
+import './student.css'
 
 /** What a student sees on a phone, by a private link: what comes next and how far they are. Nothing of others. */
 export default function OwnPage() {

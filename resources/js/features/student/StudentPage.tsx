@@ -14,6 +14,7 @@ import { LongSeam } from './LongSeam'
 import { NextStep } from './NextStep'
 import { StudentData } from './StudentData'
 import { Threads } from './Threads'
+import './student.css'
 
 /** One student: the long seam of samples, what is next and why, how far it will go, what worked. */
 export default function StudentPage() {

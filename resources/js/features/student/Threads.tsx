@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
+import './student.css'
 
 /** Skills in thread lines, by strand. */
 export function Threads({ skills, onOpen }: { skills: View['StudentSkillView'][]; onOpen?: (skill: string) => void }) {

@@ -1,5 +1,6 @@
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import './studio.css'
 
 const MARGIN = 4
 

@@ -5,6 +5,7 @@ import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { Trouble } from '../../ui/Trouble'
+import './studio.css'
 
 type Role = View['RoleBody']['role']
 

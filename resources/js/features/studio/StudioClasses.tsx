@@ -7,6 +7,7 @@ import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { DeleteClass } from './DeleteClass'
+import './studio.css'
 
 /** Classes in use, put away and deleted; students who were deleted. Everything can be brought back for thirty days. */
 export function StudioClasses({ s }: { s: View['StudioView'] }) {

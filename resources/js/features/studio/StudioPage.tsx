@@ -10,6 +10,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { Elsewhere } from './Elsewhere'
 import { People } from './People'
 import { StudioClasses } from './StudioClasses'
+import './studio.css'
 
 /** The studio itself: who is in it, which classes there are and were, how long things are kept, and how to end it. */
 export default function StudioPage() {

@@ -1,6 +1,7 @@
 import type { View } from '../../api/client'
 import { clock } from '../../text/time'
 import { t } from '../../text/words'
+import './today.css'
 
 /** The session as a tape measure in minutes; looking that overlaps sewing lies in the lower lane. */
 export function Tape({ session, now, zone }: { session: View['SessionView']; now: string; zone: string }) {

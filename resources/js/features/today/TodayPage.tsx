@@ -14,6 +14,7 @@ import { ChooseLesson } from '../look/ChooseLesson'
 import { SamplePanel } from '../sample/SamplePanel'
 import { STATES, STATE_WORDS } from '../session/states'
 import { Tape } from './Tape'
+import './today.css'
 
 /** The session in hand: its tape, and a row for each student with the one thing to do. */
 export default function TodayPage() {

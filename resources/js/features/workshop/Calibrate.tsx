@@ -2,6 +2,7 @@ import { Button, Slider } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
 import { t } from '../../text/words'
+import './workshop.css'
 
 /** Width of a bank card, mm: ISO/IEC 7810, size ID-1. */
 const CARD_MM = 85.6

@@ -11,6 +11,7 @@ import { Trouble } from '../../ui/Trouble'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
+import './workshop.css'
 
 const REACH = 8
 const SCALE = 34
@@ -95,7 +96,7 @@ export function ClearanceTool({ room }: ToolProps) {
                 <NumberField label={t('workshop.needleSize')} value={typed.needle} min={60} max={120} step={10} unit="" onChange={set('needle')} />
                 <Checkbox
                     label={t('workshop.leatherVinylOrCoatedCloth')}
-                    className="tick"
+
                     checked={sticky}
                     onChange={(e) => setSticky(e.currentTarget.checked)}
                 />

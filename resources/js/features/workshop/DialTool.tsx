@@ -9,6 +9,7 @@ import { Trouble } from '../../ui/Trouble'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
+import './workshop.css'
 
 /** One machine's setting on another machine's dials. */
 export function DialTool({ room }: ToolProps) {

@@ -1,5 +1,6 @@
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import './workshop.css'
 
 const [WIDE, HIGH] = [232, 50]
 

@@ -11,6 +11,7 @@ import { FaultLook } from './FaultLook'
 import { machineOptions } from './fields'
 import { Hunt } from './Hunt'
 import type { ToolProps } from './tool'
+import './workshop.css'
 
 type Known = NonNullable<View['HuntBody']['known']>
 
@@ -55,7 +56,7 @@ export function FaultTool({ room }: ToolProps) {
     }
     const set = (fact: Partial<Known>) => setKnown({ ...known, ...fact })
     const flag = (name: 'needle_new' | 'rethreaded' | 'bobbin_reseated' | 'fast', label: string) => (
-        <Checkbox label={label} className="tick" checked={known[name] === true} onChange={(e) => set({ [name]: e.currentTarget.checked })} />
+        <Checkbox label={label} checked={known[name] === true} onChange={(e) => set({ [name]: e.currentTarget.checked })} />
     )
     return (
         <div className="fault-tool">

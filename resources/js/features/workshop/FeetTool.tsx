@@ -6,6 +6,7 @@ import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
+import './workshop.css'
 
 /** From what a person wants to sew: which feet they need, which to leave, what is there. */
 export function FeetTool({ room }: ToolProps) {
@@ -22,7 +23,7 @@ export function FeetTool({ room }: ToolProps) {
                 <fieldset className="wants">
                     <legend>{t('workshop.whatDoTheyWantTo')}</legend>
                     {room.wants.map((w) => (
-                        <Checkbox label={w.title} className="tick" key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />
+                        <Checkbox label={w.title} key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />
                     ))}
                 </fieldset>
             </div>

@@ -9,6 +9,7 @@ import { Trouble } from '../../ui/Trouble'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
+import './workshop.css'
 
 const MANY = 7
 

@@ -4,6 +4,7 @@ import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { FaultLook } from './FaultLook'
+import './workshop.css'
 
 interface Props {
     hunt: View['HuntView']

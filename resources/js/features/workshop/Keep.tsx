@@ -6,6 +6,7 @@ import { useChange, useClass, useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../app/classInHand'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import './workshop.css'
 
 interface Props {
     tool: string

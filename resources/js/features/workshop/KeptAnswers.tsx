@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useAnswers, useChange } from '../../api/queries'
 import { t } from '../../text/words'
+import './workshop.css'
 
 /** Workshop answers kept beside a lesson and, where a student is in hand, with the student. */
 export function KeptAnswers({ lesson, student, open = false }: { lesson: string; student?: string; open?: boolean }) {

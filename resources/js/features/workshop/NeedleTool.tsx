@@ -8,6 +8,7 @@ import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
+import './workshop.css'
 
 const UNITS = [
     { id: 'tex', title: 'tex' },

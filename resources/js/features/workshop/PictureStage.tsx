@@ -1,5 +1,6 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react'
 import { t } from '../../text/words'
+import './workshop.css'
 
 export type Spot = [number, number]
 export type What = 'scale' | 'corners' | 'needle' | 'edge'

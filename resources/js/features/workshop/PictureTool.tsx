@@ -11,6 +11,7 @@ import { Trouble } from '../../ui/Trouble'
 import { PictureStage, type Spot, type What } from './PictureStage'
 import { sendScan, shades } from './scan'
 import { TakeOver, type Measured } from './TakeOver'
+import './workshop.css'
 
 const EMPTY: Record<What, Spot[]> = { scale: [], corners: [], needle: [], edge: [] }
 const MOST: Record<What, number> = { scale: 2, corners: 4, needle: 400, edge: 40 }

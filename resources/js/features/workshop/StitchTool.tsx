@@ -10,6 +10,7 @@ import { Trouble } from '../../ui/Trouble'
 import { Calibrate, useTrueScale } from './Calibrate'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
+import './workshop.css'
 
 /** Any stitch on both faces, to scale or at true size. */
 export function StitchTool({ room }: ToolProps) {
@@ -153,7 +154,7 @@ export function StitchTool({ room }: ToolProps) {
                                 <ScaleBar mm={10} scale={scale} />
                                 <Checkbox
                                     label={t('workshop.trueSize')}
-                                    className="tick"
+
                                     checked={trueSize}
                                     onChange={(e) => setTrueSize(e.currentTarget.checked)}
                                 />

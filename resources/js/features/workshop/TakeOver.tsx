@@ -5,6 +5,7 @@ import { useChange, useLook } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { addReadings } from '../look/useSample'
+import './workshop.css'
 
 /** What was measured on a picture: along the row and to the edge, the stitch, how much of the row. */
 export interface Measured {

@@ -6,6 +6,7 @@ import { t, type Key } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Keep } from './Keep'
+import './workshop.css'
 
 const ROW = Array.from({ length: 13 }, (_, i): [number, number] => [i * 2.5, 0])
 const LOOK: Record<'balanced' | 'top-loose' | 'top-tight', Key> = {

@@ -7,6 +7,7 @@ import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import './workshop.css'
 
 /** What worked on which machine with which cloth: of good samples only, found again by a few words. */
 export function WorkedTool() {

@@ -12,6 +12,7 @@ import { PictureTool } from './PictureTool'
 import { StitchTool } from './StitchTool'
 import { TensionTool } from './TensionTool'
 import { WorkedTool } from './WorkedTool'
+import './workshop.css'
 
 const TOOLS = [
     { id: 'stitch', name: 'workshop.stitchPicture', Tool: StitchTool },

@@ -7,6 +7,7 @@ import { Choice } from '../../../ui/Choice'
 import { Trouble } from '../../../ui/Trouble'
 import type { Band, DraftCheck, DraftReading, DraftRow } from './lesson'
 import { Num } from './Num'
+import '../samplers.css'
 
 interface Props {
     row: DraftRow

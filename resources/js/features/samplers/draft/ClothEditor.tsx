@@ -3,6 +3,7 @@ import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import type { DraftLesson, DraftPiece } from './lesson'
 import { Num } from './Num'
+import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -61,7 +62,7 @@ export function ClothEditor({ lesson, onChange }: Props) {
                     />
                     <Checkbox
                         label={t('samplers.stabiliserBehind')}
-                        className="tick"
+
                         checked={p.interfaced ?? false}
                         onChange={(e) => change(p.id, 'interfaced', { interfaced: e.currentTarget.checked })}
                     />

@@ -5,6 +5,7 @@ import { SheetParts } from '../../../drawing/SheetParts'
 import { linePath, stitchPath } from '../../../drawing/stitches'
 import { t } from '../../../text/words'
 import { handles, moveRow, withRow, type DraftLesson, type DraftRow } from './lesson'
+import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson

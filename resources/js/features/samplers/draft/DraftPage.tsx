@@ -15,6 +15,7 @@ import { RowEditor } from './RowEditor'
 import { useDraft } from './useDraft'
 import { Versions } from './Versions'
 import { WordsEditor } from './WordsEditor'
+import '../samplers.css'
 
 /** The drafting table: a lesson of the shelf with its rows to scale, changed by dragging and typing. */
 export default function DraftPage() {

@@ -3,6 +3,7 @@ import { api, ask } from '../../../api/client'
 import { toNumber } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { StepField } from '../../../ui/StepField'
+import '../samplers.css'
 
 interface Props {
     label: string

@@ -8,6 +8,7 @@ import { Trouble } from '../../../ui/Trouble'
 import { CheckEditor } from './CheckEditor'
 import { withRow, type DraftLesson, type DraftPath, type DraftRow, pair } from './lesson'
 import { Num } from './Num'
+import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -260,7 +261,7 @@ function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow;
             {all.map((f) => (
                 <Checkbox
                     label={f.seen}
-                    className="tick"
+
                     key={f.id}
                     checked={on.includes(f.id)}
                     onChange={(e) => {

@@ -1,6 +1,7 @@
 import { ActionIcon, Button, Textarea, TextInput } from '@mantine/core'
 import { t } from '../../../text/words'
 import type { DraftAct, DraftLesson, DraftMistake } from './lesson'
+import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson

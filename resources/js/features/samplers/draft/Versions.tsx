@@ -5,6 +5,7 @@ import { day } from '../../../text/time'
 import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
 import type { DraftLesson } from './lesson'
+import '../samplers.css'
 
 /** Every version of a lesson and what was sewn of it; an old one can be taken into the draft. */
 export function Versions({ text, onTake }: { text: View['LessonTextView']; onTake: (lesson: DraftLesson) => void }) {

@@ -3,6 +3,7 @@ import { t } from '../../../text/words'
 import type { DraftLesson, DraftSetting } from './lesson'
 import { Num } from './Num'
 import { ShowingEditor } from './ShowingEditor'
+import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
