@@ -13,6 +13,19 @@ const CONTROLS = [
     { selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea)$/]', message: 'Take the component of @mantine/core, or one of resources/js/ui.' },
 ]
 
+/** What may know what: words at the bottom, then the API, what is kept, drawings, controls, places, and the shell over all. */
+const LAYERS = ['text', 'api', 'keeping', 'drawing', 'ui', 'features', 'app']
+const BESIDE = { keeping: ['ui'] }
+const ARROWS = LAYERS.flatMap((layer, i) =>
+    LAYERS.slice(i + 1)
+        .filter((above) => !(BESIDE[layer] ?? []).includes(above))
+        .map((above) => ({
+            target: `./resources/js/${layer}`,
+            from: `./resources/js/${above}`,
+            message: `${layer}/ stands below ${above}/ and does not know it.`,
+        })),
+)
+
 export default tseslint.config(
     { ignores: ['resources/js/api/schema.d.ts'] },
     js.configs.recommended,
@@ -26,6 +39,7 @@ export default tseslint.config(
             '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
             '@typescript-eslint/no-confusing-void-expression': 'off',
             'import-x/no-cycle': 'error',
+            'import-x/no-restricted-paths': ['error', { basePath: import.meta.dirname, zones: ARROWS }],
             'import-x/order': [
                 'error',
                 { groups: [['builtin', 'external'], 'parent', 'sibling'], alphabetize: { order: 'asc', caseInsensitive: true }, 'newlines-between': 'never' },

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A kept sample. Written once; a correction is a new one that replaces it.
@@ -27,7 +28,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
  * @property int $turn number among the samples of the student, as they were kept
- * @property bool $withdrawn it does not count; only where it was read by inOrder()
+ * @property-read bool $withdrawn it does not count
+ * @property-read SampleNote|null $lastWord
  * @property Collection<int, SampleReading> $readings
  * @property Collection<int, SampleFault> $faults
  */
@@ -40,21 +42,30 @@ final class Sample extends OwnedByStudio
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'withdrawn' => 'bool'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int'];
+
+    /** @return HasOne<SampleNote, $this> the word that came last on whether it counts */
+    public function lastWord(): HasOne
+    {
+        return $this->hasOne(SampleNote::class)->ofMany(['turn' => 'max'], fn (Builder $query) => $query->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK]));
+    }
+
+    /** It does not count. Only of a sample that was read by inOrder(). */
+    public function getWithdrawnAttribute(): bool
+    {
+        return $this->lastWord?->kind === SampleNote::WITHDRAWN;
+    }
 
     /**
-     * Samples of students in the order they were kept, whatever class they were sewn in, each with whether
-     * it was withdrawn: the word about it that came last.
+     * Samples of students in the order they were kept, whatever class they were sewn in, each with the word
+     * on whether it counts.
      *
      * @param  list<string>  $students
      * @return Builder<self>
      */
     public static function inOrder(array $students): Builder
     {
-        $last = SampleNote::query()->select('kind')->whereColumn('sample_id', 'samples.id')->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK])->orderByDesc('turn')->limit(1);
-
-        return self::query()->select('samples.*')->selectRaw('coalesce(('.$last->toSql().') = ?, 0) as withdrawn', [...$last->getBindings(), SampleNote::WITHDRAWN])
-            ->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
+        return self::query()->with('lastWord')->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
     }
 
     /** The number of the student's next sample. Asked for while the student is locked. */

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Notifications\ChooseNewPassword;
 use Database\Factories\UserFactory;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -25,8 +24,6 @@ use OpenSeam\Core\Measure\Unit;
  * @property string $language
  * @property Unit $unit
  * @property Studio $studio
- * @property string|null $shelf_edition of the studio, read along with the user
- * @property string|null $tracing of the studio, likewise
  */
 final class User extends Authenticatable
 {
@@ -43,31 +40,25 @@ final class User extends Authenticatable
 
     protected $casts = ['password' => 'hashed', 'unit' => Unit::class, 'role' => Role::class];
 
-    protected static function booted(): void
-    {
-        // Read along: every request needs to know which shelf the studio has, and may ask no query more for it.
-        self::addGlobalScope('shelf', function (Builder $query): void {
-            $query->select('users.*')->selectSub(Studio::query()->select('shelf_edition')->whereColumn('studios.id', 'users.studio_id'), 'shelf_edition')
-                ->selectSub(Studio::query()->select('tracing')->whereColumn('studios.id', 'users.studio_id'), 'tracing');
-        });
-    }
+    /** Every request needs to know which shelf its studio has. */
+    protected $with = ['studio'];
 
-    /** The edition of the studio's shelf; false where it was not read along. */
+    /** The edition of the studio's shelf; false where the studio was not read along. */
     public function shelfEdition(): string|null|false
     {
-        return array_key_exists('shelf_edition', $this->attributes) ? $this->shelf_edition : false;
+        return $this->relationLoaded('studio') ? $this->studio->shelf_edition : false;
     }
 
-    /** The studio's own numbers of the skill model; false where they were not read along. */
+    /** The studio's own numbers of the skill model, likewise. */
     public function tracing(): string|null|false
     {
-        return array_key_exists('tracing', $this->attributes) ? $this->tracing : false;
+        return $this->relationLoaded('studio') ? $this->studio->tracing : false;
     }
 
     /** The studio's shelf has a new edition. */
     public function turnTo(?string $edition): void
     {
-        $this->setAttribute('shelf_edition', $edition)->syncOriginalAttribute('shelf_edition');
+        ! $this->relationLoaded('studio') || $this->studio->setAttribute('shelf_edition', $edition)->syncOriginalAttribute('shelf_edition');
     }
 
     /** A link by mail to choose a new password. */

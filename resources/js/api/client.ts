@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch'
-import { busyWith } from '../app/busy'
 import { PRODUCT, t } from '../text/words'
+import { busyWith } from './busy'
 import type { components, paths } from './schema'
 
 export type View = components['schemas']

@@ -1,6 +1,6 @@
 import { clear, createStore, del, entries, set } from 'idb-keyval'
+import { busyWith } from '../api/busy'
 import type { View } from '../api/client'
-import { busyWith } from '../app/busy'
 import type { Photo } from './photos'
 
 export interface Own {
