@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Body;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
@@ -36,6 +37,22 @@ final class ContractTest extends TestCase
         self::assertNotContains('', $names);
         self::assertSame(count($names), count(array_unique($names)));
         self::assertSame(url('/api/classes/c1/plan'), route('plan.show', ['class' => 'c1']));
+    }
+
+    public function test_whatever_takes_a_body_says_so_in_the_contract(): void
+    {
+        $taking = 0;
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            /** @var Route $route */
+            if (! str_starts_with($route->uri(), 'api/') || ! is_string($route->getAction('uses'))) {
+                continue;
+            }
+            foreach ($route->signatureParameters(['subClass' => Body::class]) as $parameter) {
+                $taking++;
+                self::assertNotNull(data_get(self::contract(), ['paths', '/'.$route->uri(), strtolower($route->methods()[0]), 'requestBody']), "{$route->uri()} takes a body: {$parameter->getName()}");
+            }
+        }
+        self::assertGreaterThan(40, $taking);
     }
 
     public function test_answers_fit_the_contract(): void
