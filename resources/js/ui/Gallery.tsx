@@ -8,6 +8,7 @@ import { HowFar } from './HowFar'
 import { Notice } from './Notice'
 import { NumberField } from './NumberField'
 import { ReadingField } from './ReadingField'
+import { Saved } from './Saved'
 import { StepField } from './StepField'
 import { LEVEL_WORDS, ThreadLine, type Level } from './ThreadLine'
 import { Trouble, Waiting } from './Trouble'
@@ -103,6 +104,7 @@ function Shown() {
             <HowFar done={3} of={8} what="HowFar">
                 3 of 8
             </HowFar>
+            <Saved saving={false} saved />
             <Waiting what="Waiting" />
             <Empty>Empty</Empty>
         </>

@@ -5,6 +5,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
 import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
+import { Saved } from '../../ui/Saved'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
 /** What one sets for oneself: name, unit, hand; the password; where one is signed in. */
@@ -59,9 +60,7 @@ function Profile({ me }: { me: View['MeView'] }) {
                     ]}
                 />
             </div>
-            <p className="quiet" role="status">
-                {set.isPending ? t('common.saving') : set.isSuccess ? t('common.saved') : ''}
-            </p>
+            <Saved saving={set.isPending} saved={set.isSuccess} />
             <Trouble error={set.error} />
         </section>
     )

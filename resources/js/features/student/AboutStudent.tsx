@@ -4,6 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Saved } from '../../ui/Saved'
 import { Trouble } from '../../ui/Trouble'
 import './student.css'
 
@@ -74,9 +75,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                 checked={s.own_machine}
                 onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
             />
-            <p className="quiet" role="status">
-                {keep.isPending ? t('common.saving') : keep.isSuccess ? t('common.saved') : ''}
-            </p>
+            <Saved saving={keep.isPending} saved={keep.isSuccess} />
             <h3>{t('student.thePageSees', { name: s.name })}</h3>
             {s.page_until === null ? (
                 <p>
