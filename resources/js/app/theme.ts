@@ -44,6 +44,7 @@ export const theme = () =>
             UnstyledButton: UnstyledButton.extend({ classNames: { root: look.press } }),
             Input: Input.extend({ classNames: { wrapper: look.field, input: look.input } }),
             InputWrapper: Input.Wrapper.extend({ classNames: { label: look.label, error: look.error } }),
+            Progress: Progress.extend({ classNames: { root: look.gauge } }),
             SegmentedControl: SegmentedControl.extend({ classNames: { root: look.segments, label: look['segments-label'] } }),
             Checkbox: Checkbox.extend({
                 defaultProps: { size: 'md', color: 'var(--ink)', iconColor: 'var(--ground)' },

@@ -104,7 +104,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
         <form className="new-class" onSubmit={submit}>
             <h1>{from === null ? t('common.planAClass') : t('plan.againForANewClass', { course: from.class.title })}</h1>
             <p>{me.data?.classes.length === 0 ? t('plan.threeStepsAndTheFirst') : t('plan.whoComesAndWhatStands')}</p>
-            <ol className="steps">
+            <ol className="plan-steps">
                 {steps.map((s, i) => (
                     <li key={s} aria-current={i === step ? 'step' : undefined}>
                         <UnstyledButton disabled={i > 0 && !ready} onClick={() => setStep(i)}>
