@@ -4,6 +4,7 @@ import {
     Checkbox,
     createTheme,
     Input,
+    Progress,
     Radio,
     SegmentedControl,
     Slider,
