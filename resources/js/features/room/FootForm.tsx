@@ -38,6 +38,10 @@ export function FootForm({ room, foot, onDone }: Props) {
     const [cloths, setCloths] = useState(start.materials.join(', '))
     const kind = room.kinds.find((k) => k.id === facts.kind)
     const write = (name: keyof Typed) => (value: string) => setTyped({ ...typed, [name]: value })
+    /** A measure of it as it is typed. */
+    const size = (name: Parameters<typeof write>[0], label: string, min: number, max: number, step: number, unit = 'mm') => (
+        <NumberField label={label} unit={unit} value={typed[name]} min={min} max={max} step={step} onChange={write(name)} slider={false} />
+    )
     const number = (name: keyof Typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
         ...facts,
@@ -115,44 +119,12 @@ export function FootForm({ room, foot, onDone }: Props) {
                     required
                     onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
                 />
-                <NumberField label={t('room.howMany2')} value={typed.count} min={0} max={200} step={1} unit="" onChange={write('count')} slider={false} />
+                {size('count', t('room.howMany2'), 0, 200, 1, '')}
                 <Choice label={t('room.itIs')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
-                <NumberField
-                    label={t('room.openingLeft')}
-                    value={typed.opening_left_mm}
-                    min={0.3}
-                    max={15}
-                    step={0.1}
-                    onChange={write('opening_left_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.openingRight')}
-                    value={typed.opening_right_mm}
-                    min={0.3}
-                    max={15}
-                    step={0.1}
-                    onChange={write('opening_right_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.largestSwing')}
-                    value={typed.largest_swing_mm}
-                    min={0}
-                    max={12}
-                    step={0.5}
-                    onChange={write('largest_swing_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.leastSwing0Any')}
-                    value={typed.smallest_swing_mm}
-                    min={0}
-                    max={12}
-                    step={0.5}
-                    onChange={write('smallest_swing_mm')}
-                    slider={false}
-                />
+                {size('opening_left_mm', t('room.openingLeft'), 0.3, 15, 0.1)}
+                {size('opening_right_mm', t('room.openingRight'), 0.3, 15, 0.1)}
+                {size('largest_swing_mm', t('room.largestSwing'), 0, 12, 0.5)}
+                {size('smallest_swing_mm', t('room.leastSwing0Any'), 0, 12, 0.5)}
                 <Choice
                     label={t('room.openSide')}
                     value={facts.open_side ?? ''}
@@ -182,47 +154,13 @@ export function FootForm({ room, foot, onDone }: Props) {
                     ]}
                     onChange={(p) => setFacts({ ...facts, positions: p })}
                 />
-                <NumberField
-                    label={t('room.leftEdge')}
-                    value={typed.edge_left_mm}
-                    min={0}
-                    max={60}
-                    step={0.5}
-                    onChange={write('edge_left_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.rightEdge')}
-                    value={typed.edge_right_mm}
-                    min={0}
-                    max={60}
-                    step={0.5}
-                    onChange={write('edge_right_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.insideOfTheToe')}
-                    value={typed.edge_inner_mm}
-                    min={0}
-                    max={60}
-                    step={0.5}
-                    onChange={write('edge_inner_mm')}
-                    slider={false}
-                />
-                <NumberField label={t('room.guideFrom')} value={typed.min_mm} min={0} max={200} step={1} onChange={write('min_mm')} slider={false} />
-                <NumberField label={t('room.guideTo')} value={typed.max_mm} min={0} max={200} step={1} onChange={write('max_mm')} slider={false} />
-                <NumberField label={t('room.inStepsOf')} value={typed.step_mm} min={0.1} max={50} step={0.5} onChange={write('step_mm')} slider={false} />
-                {usual(facts.kind).tape_mm !== null && (
-                    <NumberField
-                        label={t('room.tapeItTakesUnfolded')}
-                        value={typed.tape_mm}
-                        min={6}
-                        max={80}
-                        step={1}
-                        onChange={write('tape_mm')}
-                        slider={false}
-                    />
-                )}
+                {size('edge_left_mm', t('room.leftEdge'), 0, 60, 0.5)}
+                {size('edge_right_mm', t('room.rightEdge'), 0, 60, 0.5)}
+                {size('edge_inner_mm', t('room.insideOfTheToe'), 0, 60, 0.5)}
+                {size('min_mm', t('room.guideFrom'), 0, 200, 1)}
+                {size('max_mm', t('room.guideTo'), 0, 200, 1)}
+                {size('step_mm', t('room.inStepsOf'), 0.1, 50, 0.5)}
+                {usual(facts.kind).tape_mm !== null && size('tape_mm', t('room.tapeItTakesUnfolded'), 6, 80, 1)}
                 <TextInput
                     label={
                         <>

@@ -52,6 +52,10 @@ export function MachineForm({ room, machine, onDone }: Props) {
     const [typed, setTyped] = useState(() => typedOf(start))
     const [sure, setSure] = useState(false)
     const write = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
+    /** A measure of it as it is typed. */
+    const size = (name: Parameters<typeof write>[0], label: string, min: number, max: number, step: number, unit = 'mm') => (
+        <NumberField label={label} unit={unit} value={typed[name]} min={min} max={max} step={step} onChange={write(name)} slider={false} />
+    )
     // What cannot be read stays as it was typed, and the server names the field.
     const number = (name: keyof typeof typed) => toNumber(typed[name]) ?? (typed[name] as unknown as number)
     const whole: Facts = {
@@ -136,36 +140,10 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     options={room.mounts}
                     onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })}
                 />
-                {!straight && (
-                    <NumberField
-                        label={t('room.widestSwing')}
-                        value={typed.widest_swing_mm}
-                        min={0}
-                        max={12}
-                        step={0.5}
-                        onChange={write('widest_swing_mm')}
-                        slider={false}
-                    />
-                )}
-                <NumberField
-                    label={t('room.shortestStitch')}
-                    value={typed.shortest_stitch_mm}
-                    min={0}
-                    max={2}
-                    step={0.1}
-                    onChange={write('shortest_stitch_mm')}
-                    slider={false}
-                />
-                <NumberField
-                    label={t('room.longestStitch')}
-                    value={typed.longest_stitch_mm}
-                    min={1}
-                    max={12}
-                    step={0.5}
-                    onChange={write('longest_stitch_mm')}
-                    slider={false}
-                />
-                <NumberField label={t('room.slotOfThePlate')} value={typed.slot_mm} min={1} max={16} step={0.5} onChange={write('slot_mm')} slider={false} />
+                {!straight && size('widest_swing_mm', t('room.widestSwing'), 0, 12, 0.5)}
+                {size('shortest_stitch_mm', t('room.shortestStitch'), 0, 2, 0.1)}
+                {size('longest_stitch_mm', t('room.longestStitch'), 1, 12, 0.5)}
+                {size('slot_mm', t('room.slotOfThePlate'), 1, 16, 0.5)}
                 <TextInput
                     label={
                         <>
@@ -235,17 +213,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                         onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })}
                     />
                 )}
-                {facts.buttonhole !== 'none' && (
-                    <NumberField
-                        label={t('room.longestButtonhole')}
-                        value={typed.longest_buttonhole_mm}
-                        min={0}
-                        max={60}
-                        step={1}
-                        onChange={write('longest_buttonhole_mm')}
-                        slider={false}
-                    />
-                )}
+                {facts.buttonhole !== 'none' && size('longest_buttonhole_mm', t('room.longestButtonhole'), 0, 60, 1)}
                 <Choice
                     label={t('room.feed')}
                     value={facts.feed_drop}
@@ -273,16 +241,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     maxLength={30}
                     onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })}
                 />
-                <NumberField
-                    label={t('room.onAFullBobbin')}
-                    value={typed.bobbin_metres}
-                    min={1}
-                    max={500}
-                    step={1}
-                    unit="m"
-                    onChange={write('bobbin_metres')}
-                    slider={false}
-                />
+                {size('bobbin_metres', t('room.onAFullBobbin'), 1, 500, 1, 'm')}
                 <Checkbox
                     label={t('room.itsManualAllowsMagnetsNear')}
                     className="wide"
