@@ -14,7 +14,7 @@ const CONTROLS = [
 ]
 
 /** What may know what: words at the bottom, then the API, what is kept, drawings, controls, places, and the shell over all. */
-const LAYERS = ['text', 'api', 'keeping', 'drawing', 'ui', 'features', 'app']
+const LAYERS = ['dress', 'text', 'api', 'keeping', 'drawing', 'ui', 'features', 'app']
 const BESIDE = { keeping: ['ui'] }
 const ARROWS = LAYERS.flatMap((layer, i) =>
     LAYERS.slice(i + 1)

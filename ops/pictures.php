@@ -49,26 +49,21 @@ $take('look-first-seam', function () use ($browser, $look, $seam): void {
         $browser->keys($reading, WebDriverKeys::ENTER);
     }
     $browser->keys('n')->see('seam opens');
-    $browser->driver->executeScript("document.querySelectorAll('input.num')[4].focus()");
+    $browser->driver->executeScript("document.querySelectorAll('input.common-num')[4].focus()");
 });
 // Taller, so that the whole course is on it.
 $browser->size(1280, 1130);
 $take('plan', function () use ($browser): void {
     $long = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes[1].id))');
-    $browser->go("/plan/$long")->see('m Cotton')->click('[data-lesson=zip] .lesson-name');
+    $browser->go("/plan/$long")->see('m Cotton')->click('[data-lesson=zip] .plan-lesson-name');
     $browser->driver->executeScript('document.querySelector("main").scrollTop = 0');
     $browser->rest();
 });
 $browser->size(1280, 800);
-$take('forecast', function () use ($browser, $class): void {
-    $browser->go("/plan/$class")->see('Who will finish')->find('.forecast');
-    $browser->driver->executeScript('document.querySelector(".forecast").scrollIntoView()');
-    $browser->rest();
-});
 $take('class', fn () => $browser->go("/class/$class")->see('Keep the allowance'));
 $take('session', function () use ($browser, $class): void {
     $browser->go("/session/$class")->see('Next session');
-    $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Wilmot")).click()');
+    $browser->driver->executeScript('[...document.querySelectorAll(".session-seat-card")].find((b) => b.innerText.includes("Wilmot")).click()');
     $browser->rest();
 });
 $tobiah = fn (): string => (string) $browser->driver->executeAsyncScript('fetch(`/api/classes/${arguments[0]}/today`).then((r) => r.json()).then((m) => arguments[1](m.students[1].student))', [$class]);
@@ -93,9 +88,17 @@ $take('fault-finder', function () use ($browser): void {
     $browser->go('/workshop/faults?seen=loops-under,skipped')->see('Tick what is seen')->press('Find the cause')->see('try now');
     $browser->press('Still the same')->see('Tried');
 });
+// Taller, so that the band with its holes is on it.
+$browser->size(1280, 1280);
+$take('buttonhole', function () use ($browser): void {
+    $browser->go('/workshop/buttonhole')->see('Set 21 mm');
+    $browser->fill($browser->find('.workshop-places-form > :nth-child(4) input'), '190');
+    $browser->see('6 holes')->rest();
+});
+$browser->size(1280, 800);
 $take('picture-ruler', function () use ($browser): void {
     $browser->go('/workshop/picture')->see('Load a scan');
-    $browser->press('A drawn scan, to try it')->find('.picture-stage img');
+    $browser->press('A drawn scan, to try it')->find('.workshop-picture-stage img');
     $browser->rest();
     $browser->press('Read it by itself')->see('to the right edge');
 });

@@ -7,9 +7,8 @@ namespace App\Http;
 use App\Records\Choice;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson'], properties: [
-    new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'drill', type: 'string', nullable: true), new OA\Property(property: 'because', type: 'string', nullable: true),
-    new OA\Property(property: 'given', type: 'string', nullable: true, description: 'id of what the student had been given when this was chosen, empty for nothing yet; left out, nobody is asked'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'given', description: 'id of what the student had been given when this was chosen, empty for nothing yet; left out, nobody is asked'),
 ])]
 final class ChoiceBody extends Body
 {

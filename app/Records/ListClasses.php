@@ -8,24 +8,19 @@ use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Support\Clock;
 use App\Views\NamedView;
-use OpenSeam\Core\Course\SessionState;
+use OpenSeam\Core\Course\ClassOrder;
 
-/** The studio's classes: the one whose session is running or comes next first, those that are over last. */
+/** The studio's classes, in the order in which they are needed. */
 final readonly class ListClasses
 {
     /** @return list<NamedView> */
     public function __invoke(): array
     {
-        $next = PlanSession::query()->selectRaw('min(plan_sessions.starts_at)')->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
-            ->whereColumn('course_plans.class_id', 'classes.id')
-            ->whereRaw('date_add(plan_sessions.starts_at, interval plan_sessions.minutes + ? minute) > ?', [SessionState::GRACE_MINUTES, Clock::now()->utc()->format('Y-m-d H:i:s')]);
-        $classes = SewingClass::query()->whereNull('archived_at')->select('classes.*')->addSelect(['next_at' => $next])->orderByRaw('next_at is null')->orderBy('next_at')->orderByDesc('id')->get();
+        $now = Clock::now();
+        // Those of the days before are over whatever they lasted.
+        $classes = SewingClass::query()->whereNull('archived_at')->with(['plan.sessions' => fn ($query) => $query->where('starts_at', '>', $now->subDays(2)->utc())])->get()->keyBy('id');
+        $sessions = $classes->map(fn (SewingClass $c): array => array_values(array_map(fn (PlanSession $s): array => [$s->starts_at, $s->endsAt()], $c->plan?->sessions->all() ?? [])))->all();
 
-        $listed = [];
-        foreach ($classes as $class) {
-            $listed[] = new NamedView($class->id, $class->name);
-        }
-
-        return $listed;
+        return array_map(fn (string $id): NamedView => new NamedView($id, $classes[$id]->name ?? ''), ClassOrder::of($sessions, $now));
     }
 }

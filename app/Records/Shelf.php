@@ -150,7 +150,7 @@ final class Shelf
     public function earlierText(string $id, int $version): ?array
     {
         $edition = $this->studio->edition();
-        $found = $edition === null ? null : StudioShelf::of((string) $this->studio->id(), $edition)->earlier($id, $version);
+        $found = $edition === null ? null : (new StudioShelf((string) $this->studio->id(), $edition))->earlier($id, $version);
         foreach ($found === null ? self::lessons(self::shipped()) : [] as $lesson) {
             if (($lesson['id'] ?? null) === $id && ($lesson['version'] ?? null) === $version) {
                 return $lesson;
@@ -196,7 +196,7 @@ final class Shelf
         $edition = $this->studio->edition();
         if ($this->read === null || $this->read['edition'] !== (string) $edition) {
             $shipped = self::shipped();
-            $json = $edition === null ? $shipped : BundleMerge::lay($shipped, StudioShelf::of((string) $this->studio->id(), $edition)->over);
+            $json = $edition === null ? $shipped : BundleMerge::lay($shipped, (new StudioShelf((string) $this->studio->id(), $edition))->over());
             $this->read = ['edition' => (string) $edition, 'json' => $json, 'bundle' => null];
         }
 

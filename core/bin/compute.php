@@ -8,7 +8,7 @@ use OpenSeam\Core\Compute\Registry;
 
 // Only what the core needs is loaded: the framework's helper files and class map
 // would double the time to start.
-$vendor = is_dir(__DIR__.'/../vendor') ? __DIR__.'/../vendor' : __DIR__.'/../../vendor';
+$vendor = is_file(__DIR__.'/../vendor/composer/ClassLoader.php') ? __DIR__.'/../vendor' : __DIR__.'/../../vendor';
 require $vendor.'/composer/ClassLoader.php';
 $loader = new ClassLoader;
 $loader->setPsr4('OpenSeam\\Core\\', [__DIR__.'/../src']);

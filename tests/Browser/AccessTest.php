@@ -85,7 +85,7 @@ final class AccessTest extends BrowserCase
     {
         $this->signIn();
         $small = self::browser()->driver->executeScript(<<<'JS'
-            return [...document.querySelectorAll('[data-variant=filled], [data-variant=default], .rail a')]
+            return [...document.querySelectorAll('[data-variant=filled], [data-variant=default], .shell-rail a')]
                 .map((e) => e.getBoundingClientRect()).filter((r) => r.height < 44 || r.width < 44).length
             JS);
         self::assertSame(0, $small);

@@ -41,8 +41,8 @@ final class DraftingTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/samplers/quarter-seam/draft')->see('machines sew it');
         $before = (float) $this->value($browser, 'From the edge');
-        $in = $browser->driver->executeScript('return [...document.querySelectorAll(".row-editor select")].find((s) => [...s.options].some((o) => o.value === "right"))?.value') === 'right' ? -30 : 30;
-        $browser->driver->action()->clickAndHold($browser->find('.row-grip'))->moveByOffset($in, 0)->moveByOffset($in, 0)->release()->perform();
+        $in = $browser->driver->executeScript('return [...document.querySelectorAll(".samplers-row-editor select")].find((s) => [...s.options].some((o) => o.value === "right"))?.value') === 'right' ? -30 : 30;
+        $browser->driver->action()->clickAndHold($browser->find('.samplers-row-grip'))->moveByOffset($in, 0)->moveByOffset($in, 0)->release()->perform();
         $browser->until('the row has moved', fn (): bool => abs((float) $this->value($browser, 'From the edge') - $before) >= 5);
         $dragged = (float) $this->value($browser, 'From the edge');
         self::assertEqualsWithDelta(0.0, fmod(abs($dragged - $before) + 1e-6, 0.5), 1e-3, 'in steps of half a millimetre');
@@ -52,15 +52,15 @@ final class DraftingTest extends BrowserCase
         // Off the piece: said at once, and nothing can be kept.
         $browser->fill($this->field($browser, 'From the edge'), '900');
         $browser->see('The row leaves its piece')->see('does not fit');
-        self::assertFalse($browser->find('.draft-head [data-variant=filled]')->isEnabled());
+        self::assertFalse($browser->find('.samplers-draft-head [data-variant=filled]')->isEnabled());
         // Inches are understood; the checks follow in one touch each.
         $browser->fill($this->field($browser, 'From the edge'), '3/8'.self::ENTER);
         $browser->until('inches are mm', fn (): bool => $this->value($browser, 'From the edge') === '9.525');
         $browser->see('Make it 9.53');
-        while (($fix = $browser->driver->findElements(WebDriverBy::cssSelector('.draft-problem button'))) !== []) {
+        while (($fix = $browser->driver->findElements(WebDriverBy::cssSelector('.samplers-draft-problem button'))) !== []) {
             $left = count($fix);
             $fix[0]->click();
-            $browser->until('it is put right', fn (): bool => count($browser->driver->findElements(WebDriverBy::cssSelector('.draft-problem button'))) < $left);
+            $browser->until('it is put right', fn (): bool => count($browser->driver->findElements(WebDriverBy::cssSelector('.samplers-draft-problem button'))) < $left);
         }
         $browser->see('mean 9.53 mm ±0.5');
         // What is typed is still there after the page is left.
@@ -77,12 +77,12 @@ final class DraftingTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/samplers/mend/draft')->see('Add from the stitch list');
         $count = fn (string $css): int => count($browser->driver->findElements(WebDriverBy::cssSelector($css)));
-        $browser->until('the rows are drawn', fn (): bool => $count('.row-grip') > 0);
-        [$rows, $drawn] = [$count('.draft-rows li'), $count('.row-grip')];
-        $browser->press('Add a row, one foot edge on')->until('one row more', fn (): bool => $count('.draft-rows li') === $rows + 1);
-        $browser->see('Straight at')->until('it is drawn', fn (): bool => $count('.row-grip') === $drawn + 1);
+        $browser->until('the rows are drawn', fn (): bool => $count('.samplers-row-grip') > 0);
+        [$rows, $drawn] = [$count('.samplers-draft-rows li'), $count('.samplers-row-grip')];
+        $browser->press('Add a row, one foot edge on')->until('one row more', fn (): bool => $count('.samplers-draft-rows li') === $rows + 1);
+        $browser->see('Straight at')->until('it is drawn', fn (): bool => $count('.samplers-row-grip') === $drawn + 1);
         $before = (float) $this->value($browser, 'From the edge');
-        $browser->driver->executeScript('[...document.querySelectorAll(".row-grip")].at(-1).focus()');
+        $browser->driver->executeScript('[...document.querySelectorAll(".samplers-row-grip")].at(-1).focus()');
         $browser->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
         $browser->until('moved by two steps', fn (): bool => abs(abs((float) $this->value($browser, 'From the edge') - $before) - 1.0) < 1e-6);
         $browser->press('Drop the draft');
@@ -96,11 +96,12 @@ final class DraftingTest extends BrowserCase
         self::assertIsArray($bundle);
         $bundle['title'] = 'Mending evening';
         $bundle['lessons'][0]['minutes']['sew'] = 17;
-        $bring = function (array|string $what) use ($browser): void {
-            $file = sys_get_temp_dir().'/seam-'.bin2hex(random_bytes(4)).'.json';
+        $files = [];
+        $bring = function (array|string $what) use ($browser, &$files): void {
+            // The browser reads it in its own time: it stays until the end.
+            $files[] = $file = sys_get_temp_dir().'/seam-'.bin2hex(random_bytes(4)).'.json';
             file_put_contents($file, is_string($what) ? $what : json_encode($what));
-            $browser->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($file);
-            unlink($file);
+            $browser->find('input[type=file]')->setFileDetector(new LocalFileDetector)->sendKeys($file);
         };
         $browser->go('/samplers/shelf')->see('The shelf as it came');
         $bring('not json');
@@ -114,6 +115,7 @@ final class DraftingTest extends BrowserCase
         $bring($bundle);
         $browser->see('“Mending evening” would change this')->see('minutes.sew')->press('Bring it in')->see('“Mending evening” is on the shelf.')->see('1 of them your own or changed');
         $browser->press('Undo')->until('it is undone', fn (): bool => ! str_contains($browser->text(), 'your own or changed'));
+        array_map(unlink(...), $files);
         self::assertQuiet();
     }
 
@@ -162,7 +164,7 @@ final class DraftingTest extends BrowserCase
     {
         $browser = $this->signIn();
         $browser->go('/materials/'.$this->classId())->see('Thread, dark blue')->see('spools')->press('Make the class pack')->see('Stop')->see('Open the class pack');
-        self::assertStringStartsWith('blob:', (string) $browser->find('.print-acts a[data-variant=filled]')->getAttribute('href'));
+        self::assertStringStartsWith('blob:', (string) $browser->find('.common-print-acts a[data-variant=filled]')->getAttribute('href'));
         $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '50'.self::ENTER);
         $browser->see('m ÷ 50 m on a spool');
         $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '200'.self::ENTER);

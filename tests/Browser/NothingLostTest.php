@@ -161,7 +161,7 @@ final class NothingLostTest extends BrowserCase
         $browser->go('/samplers')->see('Square spiral')->rest();
         $this->line(true);
         try {
-            $browser->driver->executeScript('[...document.querySelectorAll(".rail a")].find((a) => a.innerText === "Studio").click()');
+            $browser->driver->executeScript('[...document.querySelectorAll(".shell-rail a")].find((a) => a.innerText === "Studio").click()');
             $browser->see('This page broke. What you typed is kept on this device')->see('Workshop');
         } finally {
             $this->line(false);

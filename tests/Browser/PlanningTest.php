@@ -57,9 +57,9 @@ final class PlanningTest extends BrowserCase
     public function test_a_broken_order_and_a_full_session_are_said_at_once(): void
     {
         $browser = $this->freshPlan();
-        $browser->click('.session:nth-child(3) .lesson-name')->keys(WebDriverKeys::ARROW_LEFT);
+        $browser->click('.plan-session:nth-child(3) .plan-lesson-name')->keys(WebDriverKeys::ARROW_LEFT);
         $browser->see('Session 2 runs 26 min over');
-        $browser->click('.session:nth-child(2) .lesson-tape:last-child .lesson-name')->keys(WebDriverKeys::ARROW_LEFT);
+        $browser->click('.plan-session:nth-child(2) .plan-lesson-tape:last-child .plan-lesson-name')->keys(WebDriverKeys::ARROW_LEFT);
         $browser->see('First seam stands on Needle and foot, which comes later');
         $browser->press('Undo')->see('Session 2 runs 26 min over');
         // Mended, only what is too much moves on.
@@ -71,11 +71,11 @@ final class PlanningTest extends BrowserCase
     public function test_the_plan_proves_itself_pins_and_skips_a_closed_day(): void
     {
         $browser = $this->freshPlan()->see('5 sessions, and fewer cannot be');
-        $browser->click('.session:nth-child(4) .lesson-name')->see('Guides: The sessions before it have no minutes left for it');
-        $browser->driver->executeScript('document.querySelector(".session:nth-child(4) .pin-act").click()');
+        $browser->click('.plan-session:nth-child(4) .plan-lesson-name')->see('Guides: The sessions before it have no minutes left for it');
+        $browser->driver->executeScript('document.querySelector(".plan-session:nth-child(4) .plan-pin-act").click()');
         $browser->see('pinned')->press('Lay it out for me')->see('You pinned it here.');
         $browser->press('Wishes')->see('No class on');
-        $this->date($browser, '.closed input[type=date]', '2026-06-18');
+        $this->date($browser, '.plan-closed input[type=date]', '2026-06-18');
         $browser->press('Leave that day out')->see('2026-06-18')->press('Lay it out with these')->until('the last session is a week later', fn (): bool => preg_match('/6\s+Thu,? (Jul 16|16 Jul)/', $browser->text()) === 1);
         $browser->press('There is a class on 2026-06-18 after all')->press('Lay it out with these')->until('it is back', fn (): bool => preg_match('/6\s+Thu,? (Jul 9|9 Jul)/', $browser->text()) === 1);
         self::assertQuiet();
@@ -94,9 +94,9 @@ final class PlanningTest extends BrowserCase
     public function test_wishes_are_tried_beside_the_plan_and_taken_back(): void
     {
         $browser = $this->freshPlan();
-        $before = fn (): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".session")].map((s) => [...s.querySelectorAll("[data-lesson]")].map((l) => l.dataset.lesson).join("+")).join(" | ")');
+        $before = fn (): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".plan-session")].map((s) => [...s.querySelectorAll("[data-lesson]")].map((l) => l.dataset.lesson).join("+")).join(" | ")');
         $old = $before();
-        $browser->press('Wishes')->see('What comes first')->click('.wishes-lessons summary');
+        $browser->press('Wishes')->see('What comes first')->click('.plan-wishes-lessons summary');
         $this->choose($browser, 'Guides: not before session', '6');
         $browser->click('[aria-label="Paper drive: sewn at home"]');
         $browser->press('Show it beside the plan first')->see('Two plans side by side')->see('Paper drive (at home)')->see('from 4');
@@ -105,7 +105,7 @@ final class PlanningTest extends BrowserCase
         $browser->press('Show it beside the plan first')->see('Two plans side by side')->press('Take the new one')->see('Sewn at home after it:')->until('guides stand in the sixth', fn (): bool => str_ends_with($before(), '| guides'));
         $browser->press('Undo')->until('as it was', fn (): bool => $before() === $old);
         // What cannot be is said in the lesson’s own name, and the plan stays.
-        $browser->click('.wishes-lessons summary');
+        $browser->click('.plan-wishes-lessons summary');
         $this->choose($browser, 'Square spiral: not after session', '1');
         $browser->press('Lay it out with these')->see('“Square spiral” in session 1');
         self::assertSame($old, $before());
@@ -114,8 +114,8 @@ final class PlanningTest extends BrowserCase
 
     public function test_a_lesson_goes_home_and_back_and_the_course_is_taught_again(): void
     {
-        $browser = $this->freshPlan()->click('[data-lesson=paper-drive] .lesson-name');
-        $browser->until('threads', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".plan-threads path").length') > 0);
+        $browser = $this->freshPlan()->click('[data-lesson=paper-drive] .plan-lesson-name');
+        $browser->until('threads', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".plan-plan-threads path").length') > 0);
         $browser->press('Sew it at home after this session')->see('Sewn at home after it: Paper drive');
         $browser->press('sew it in class')->until('it is back', fn (): bool => ! str_contains($browser->text(), 'Sewn at home after it'));
         $browser->see('8 × Standard foot')->see('m Cotton or poly-cotton');

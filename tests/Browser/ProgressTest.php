@@ -15,10 +15,10 @@ final class ProgressTest extends BrowserCase
     public function test_skills_are_sorted_by_gap_and_a_level_opens_with_what_it_weighs(): void
     {
         $browser = $this->signIn()->press('Class')->see('What the class is missing')->see('Who next to whom');
-        $first = fn (): string => (string) $browser->driver->executeScript('return document.querySelector(".matrix thead th:nth-child(2)").innerText');
+        $first = fn (): string => (string) $browser->driver->executeScript('return document.querySelector(".common-matrix thead th:nth-child(2)").innerText');
         self::assertStringContainsString('Safe habits', $first());
         $browser->press('by gap')->see('open');
-        $open = array_map(intval(...), (array) $browser->driver->executeScript('return [...document.querySelectorAll(".matrix thead th small")].map((s) => s.innerText)'));
+        $open = array_map(intval(...), (array) $browser->driver->executeScript('return [...document.querySelectorAll(".common-matrix thead th small")].map((s) => s.innerText)'));
         $sorted = $open;
         rsort($sorted);
         self::assertSame($sorted, $open);
@@ -33,11 +33,11 @@ final class ProgressTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long();
         $browser->go("/class/$class")->see('Dunstan')->press('Dunstan')->see('Or instead');
-        $title = fn (): string => (string) $browser->driver->executeScript('return document.querySelector(".next-step h2").innerText');
+        $title = fn (): string => (string) $browser->driver->executeScript('return document.querySelector(".student-next-step h2").innerText');
         $before = $title();
-        $browser->find('.next-step input')->sendKeys('wants to hem a skirt');
-        $other = (string) $browser->driver->executeScript('return document.querySelector(".next-step .choices strong").innerText');
-        $browser->click('.next-step .choices button')->see('your choice')->see('Take the proposal');
+        $browser->find('.student-next-step input')->sendKeys('wants to hem a skirt');
+        $other = (string) $browser->driver->executeScript('return document.querySelector(".student-next-step .common-choices strong").innerText');
+        $browser->click('.student-next-step .common-choices button')->see('your choice')->see('Take the proposal');
         $browser->until('the other lesson is in hand', fn (): bool => $title() === $other);
         $browser->see('Where you chose otherwise')->see('wants to hem a skirt');
         $browser->press('Take the proposal');
@@ -50,14 +50,14 @@ final class ProgressTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long();
         $browser->go("/class/$class")->see('Elowen')->press('Elowen')->see('Wants to come to');
-        $browser->choose('.wish-list select', 'Zip')->press('Add');
-        $browser->until('the wish stands there', fn (): bool => $browser->driver->executeScript('return document.querySelector(".wish")?.innerText.startsWith("Zip")') === true);
-        $browser->click('.tick-box input')->see('saved');
+        $browser->choose('.student-wish-list select', 'Zip')->press('Add');
+        $browser->until('the wish stands there', fn (): bool => $browser->driver->executeScript('return document.querySelector(".student-wish")?.innerText.startsWith("Zip")') === true);
+        $browser->click('.student-tick-box input')->see('saved');
         $browser->driver->navigate()->refresh();
         $browser->see('Zip ×');
-        self::assertTrue($browser->driver->executeScript('return document.querySelector(".tick-box input").checked'));
+        self::assertTrue($browser->driver->executeScript('return document.querySelector(".student-tick-box input").checked'));
         $browser->press('No longer: Zip');
-        $browser->until('the wish is gone', fn (): bool => $browser->driver->executeScript('return document.querySelector(".wish") === null') === true);
+        $browser->until('the wish is gone', fn (): bool => $browser->driver->executeScript('return document.querySelector(".student-wish") === null') === true);
         self::assertQuiet();
     }
 

@@ -23,8 +23,8 @@ final class RoomTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/workshop/clearance')->see('left 1.3 mm, right 1.3 mm');
         [$opening, $swing, $bar] = $browser->driver->executeScript(<<<'JS'
-            const [l, r] = [...document.querySelectorAll('.tool-answer .foot-wall')].map((w) => w.getBBox());
-            return [r.x - l.x - l.width, document.querySelector('.tool-answer .needle-path').getBBox().width, document.querySelector('svg.scale-bar path').getBBox().width];
+            const [l, r] = [...document.querySelectorAll('.workshop-tool-answer .drawing-foot-wall')].map((w) => w.getBBox());
+            return [r.x - l.x - l.width, document.querySelector('.workshop-tool-answer .drawing-needle-path').getBBox().width, document.querySelector('svg .drawing-scale-bar path').getBBox().width];
             JS);
         // Opening 8.4 mm, swing 5 mm, bar 5 mm.
         self::assertEqualsWithDelta(8.4 / 5, $opening / $bar, 0.01);
@@ -35,8 +35,8 @@ final class RoomTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/workshop/clearance')->see('hand wheel towards you');
         $browser->driver->executeScript(<<<'JS'
-            const set = (i, v) => { const s = document.querySelectorAll('.tool-form select')[i]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, v); s.dispatchEvent(new Event('change', {bubbles: true})) };
-            const foot = [...document.querySelectorAll('.tool-form select')[1].options].find((o) => o.text.startsWith('Straight'));
+            const set = (i, v) => { const s = document.querySelectorAll('.workshop-tool-form select')[i]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, v); s.dispatchEvent(new Event('change', {bubbles: true})) };
+            const foot = [...document.querySelectorAll('.workshop-tool-form select')[1].options].find((o) => o.text.startsWith('Straight'));
             set(1, foot.value);
             JS);
         $browser->see('it strikes')->see('takes straight stitches only')->see('cannot be kept as a setting');
@@ -46,11 +46,11 @@ final class RoomTest extends BrowserCase
     public function test_a_machine_is_added_edited_and_asked_about_before_it_goes(): void
     {
         $browser = $this->signIn()->go('/room?show=machines')->see('Hearth 5')->press('Add a machine')->see('Stitches it has');
-        $browser->fill($browser->find('.edit-form input'), 'Loft 9');
-        $browser->click('.edit-form button[data-variant=filled]');
-        $browser->until('the new machine in the table', fn (): bool => str_contains($browser->text(), 'Loft 9') && $browser->driver->findElements(WebDriverBy::cssSelector('.edit-form')) === []);
+        $browser->fill($browser->find('.room-edit-form input'), 'Loft 9');
+        $browser->click('.room-edit-form button[data-variant=filled]');
+        $browser->until('the new machine in the table', fn (): bool => str_contains($browser->text(), 'Loft 9') && $browser->driver->findElements(WebDriverBy::cssSelector('.room-edit-form')) === []);
         $browser->press('Loft 9')->see('Keep the changes');
-        $browser->fill($browser->find('.edit-form .number-field input'), '99')->press('Keep the changes')->see('from 0 to 12');
+        $browser->fill($browser->find('.room-edit-form .number-field input'), '99')->press('Keep the changes')->see('from 0 to 12');
         $browser->press('Take it out of the room');
         $browser->until('the machine gone', fn (): bool => ! str_contains($browser->text(), 'Loft 9'));
         // Somebody sits at this one.
@@ -63,7 +63,7 @@ final class RoomTest extends BrowserCase
     {
         $browser = $this->signIn()->go('/room?show=machines')->see('Door 8');
         $browser->press('Do not use Door 8');
-        $browser->find('.why input')->sendKeys('smell of burning'.self::ENTER);
+        $browser->find('.common-why input')->sendKeys('smell of burning'.self::ENTER);
         $browser->see('Do not use: smell of burning');
         $browser->press('Plan')->see('7 machines');
         $browser->go('/room?show=machines')->press('Use it again');
@@ -75,9 +75,9 @@ final class RoomTest extends BrowserCase
     public function test_an_answer_is_kept_with_a_lesson_and_seen_there(): void
     {
         $browser = $this->signIn()->go('/workshop/guide')->see('plate line 16 at 16 mm');
-        $browser->fill($browser->find('input.big'), '1 1/2 in')->see('magnetic guide')->see('only where the machine’s manual allows');
+        $browser->fill($browser->find('input.workshop-big'), '1 1/2 in')->see('magnetic guide')->see('only where the machine’s manual allows');
         $browser->driver->executeScript(<<<'JS'
-            const s = document.querySelector('.keep-acts select');
+            const s = document.querySelector('.common-keep-acts select');
             Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, 'lesson:guides'); s.dispatchEvent(new Event('change', {bubbles: true}));
             JS);
         $browser->press('Keep it')->see('Kept.');
@@ -95,5 +95,25 @@ final class RoomTest extends BrowserCase
         }
         $browser->fill($browser->find('.number-field input'), '0')->see('is from 0.1 to 6 mm');
         self::assertStringNotContainsString('stitches in 30 mm', $browser->text(), 'no answer stands beside the error');
+    }
+
+    public function test_a_buttonhole_from_the_button_in_the_hand(): void
+    {
+        $browser = $this->signIn()->go('/workshop/buttonhole')->see('Set 21 mm')->see('finished: 21 mm');
+        $way = '.workshop-tool-form select';
+        $choose = function (int $i, string $value) use ($browser, $way): void {
+            $browser->driver->executeScript("const s = document.querySelectorAll('$way')[$i]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '$value'); s.dispatchEvent(new Event('change', {bubbles: true}))");
+        };
+        $choose(1, 'slider');
+        $browser->see('Set 6.5 lines');
+        $choose(1, 'button-in-foot');
+        $browser->see('Button in the foot, and 6 mm more');
+        $choose(0, 'ball');
+        $browser->see('opening: 23.6 mm');
+        $choose(0, 'domed');
+        $browser->see('lay a strip round it');
+        $browser->fill($browser->find('.workshop-tool-form > :nth-child(4) input'), '14');
+        $browser->see('at least twice its diameter');
+        self::assertQuiet();
     }
 }

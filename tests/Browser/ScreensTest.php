@@ -16,8 +16,8 @@ final class ScreensTest extends BrowserCase
         foreach (['first-seam' => '20 mm', 'length-ladder' => '20 mm', 'guides' => '50 mm', 'square-spiral' => '20 mm'] as $lesson => $bar) {
             $browser->go("/samplers/$lesson")->see('Look for')->see($bar);
             [$piece, $line, $mm] = $browser->driver->executeScript(<<<'JS'
-                const piece = document.querySelector('rect.cloth').getBBox(), bar = document.querySelector('.scale-bar path').getBBox();
-                return [piece.width, bar.width, parseInt(document.querySelector('.scale-bar text').textContent)];
+                const piece = document.querySelector('rect.drawing-cloth').getBBox(), bar = document.querySelector('.drawing-scale-bar path').getBBox();
+                return [piece.width, bar.width, parseInt(document.querySelector('.drawing-scale-bar text').textContent)];
                 JS);
             $wide = $lesson === 'square-spiral' ? 150 : 100;
             // Piece and bar have the same scale: so many pixels a millimetre.
@@ -34,9 +34,9 @@ final class ScreensTest extends BrowserCase
             $browser->keys($reading, self::ENTER);
         }
         $browser->see('mean 10.0 mm, 5.9 mm under');
-        $browser->until('the measured row', fn (): bool => count($browser->driver->findElements(WebDriverBy::cssSelector('path.stitches'))) === 1);
+        $browser->until('the measured row', fn (): bool => count($browser->driver->findElements(WebDriverBy::cssSelector('path.drawing-stitches'))) === 1);
         [$row, $edge, $scale] = $browser->driver->executeScript(<<<'JS'
-            const row = document.querySelector('path.stitches').getBBox(), piece = document.querySelector('rect.cloth').getBBox();
+            const row = document.querySelector('path.drawing-stitches').getBBox(), piece = document.querySelector('rect.drawing-cloth').getBBox();
             return [row.x, piece.x + piece.width, piece.width / 100];
             JS);
         self::assertEqualsWithDelta(10.0, ($edge - $row) / $scale, 0.1);
@@ -51,8 +51,8 @@ final class ScreensTest extends BrowserCase
         }
         $browser->keys('y')->see('1.60 mm')->chord(WebDriverKeys::CONTROL, self::ENTER);
         $browser->see('Kept. Ambrose sews next')->press('Correct it')->see('correction');
-        $browser->until('what was kept, to be corrected', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("input.num")[5]?.value') === '40');
-        $browser->driver->executeScript('document.querySelectorAll("input.num")[5].focus()');
+        $browser->until('what was kept, to be corrected', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("input.common-num")[5]?.value') === '40');
+        $browser->driver->executeScript('document.querySelectorAll("input.common-num")[5].focus()');
         $browser->keys('25')->see('1.00 mm')->chord(WebDriverKeys::CONTROL, self::ENTER);
         $browser->see('Kept. Ambrose sews next: Guides');
         self::assertQuiet();
@@ -64,7 +64,7 @@ final class ScreensTest extends BrowserCase
         $browser->press('R. Sallow')->press('Read in inches');
         $browser->see('in · R. Sallow')->press('Look at the sample of Wilmot')->press('Today')->press('Look at the sample of Keziah');
         $browser->see('Seam to edge')->find('[data-reading]');
-        $browser->driver->executeScript('document.querySelector("input.num").focus()');
+        $browser->driver->executeScript('document.querySelector("input.common-num").focus()');
         $browser->keys('5/8', WebDriverKeys::ARROW_UP);
         $browser->until('a sixteenth more', fn (): bool => $browser->driver->executeScript('return document.activeElement.value') === '11/16');
         $browser->keys(self::ENTER, '5/8', self::ENTER, '5/8')->see('5/8 in');
@@ -78,11 +78,11 @@ final class ScreensTest extends BrowserCase
         $browser = $this->signIn();
         $browser->size(390, 844, true)->press('Look at the sample of Osric');
         $browser->see('Osric')->see('Three trials');
-        $browser->driver->executeScript('document.querySelectorAll(".keys .key")[1].scrollIntoView({block: "center"})');
-        $browser->driver->executeScript('document.querySelectorAll(".keys .key")[1].click()');
+        $browser->driver->executeScript('document.querySelectorAll(".ui-keys .ui-key")[1].scrollIntoView({block: "center"})');
+        $browser->driver->executeScript('document.querySelectorAll(".ui-keys .ui-key")[1].click()');
         $browser->see('not yet');
         $browser->driver->executeScript('document.querySelector(".value button:last-child").click()');
-        $browser->until('a step up by touch', fn (): bool => $browser->driver->executeScript('return [...document.querySelectorAll("input.num")].some((i) => i.value === "1")') === true);
+        $browser->until('a step up by touch', fn (): bool => $browser->driver->executeScript('return [...document.querySelectorAll("input.common-num")].some((i) => i.value === "1")') === true);
         $browser->size(1280, 800);
         self::assertQuiet();
     }
@@ -97,7 +97,7 @@ final class ScreensTest extends BrowserCase
             fetch(address).then((r) => r.json()).then((p) => fetch(address, {method: 'PUT', headers: {'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token},
                 body: JSON.stringify({version: p.version, sessions: p.sessions.map((s) => s.lessons)})})).then((r) => done(r.status));
             JS);
-        $browser->click('.session:nth-child(3) .lesson-name')->keys(WebDriverKeys::ARROW_RIGHT)->see('The plan was changed meanwhile');
+        $browser->click('.plan-session:nth-child(3) .plan-lesson-name')->keys(WebDriverKeys::ARROW_RIGHT)->see('The plan was changed meanwhile');
         self::assertQuiet();
     }
 

@@ -20,16 +20,16 @@ final class SessionTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long($browser);
         $browser->go("/session/$class")->see('Next session')->see('No other seating is worth more.');
-        $place = fn (string $name): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".bench-place")].find((p) => p.innerText.includes(arguments[0]))?.querySelector(".bench-machine strong").innerText ?? ""', [$name]);
+        $place = fn (string $name): string => (string) $browser->driver->executeScript('return [...document.querySelectorAll(".session-bench-place")].find((p) => p.innerText.includes(arguments[0]))?.querySelector(".session-bench-machine strong").innerText ?? ""', [$name]);
         // By keys alone: the student, then the place.
-        $browser->driver->executeScript('[...document.querySelectorAll(".seat-card")].find((b) => b.innerText.includes("Aldith")).focus()');
+        $browser->driver->executeScript('[...document.querySelectorAll(".session-seat-card")].find((b) => b.innerText.includes("Aldith")).focus()');
         $browser->keys(self::ENTER)->see('sit here');
-        $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".bench-place")].findLast((p) => p.querySelector("[data-variant=subtle]") && !p.innerText.includes("Aldith")); p.querySelector("[data-variant=subtle]").focus(); return p.querySelector("strong").innerText');
+        $to = (string) $browser->driver->executeScript('const p = [...document.querySelectorAll(".session-bench-place")].findLast((p) => p.querySelector("[data-variant=subtle]") && !p.innerText.includes("Aldith")); p.querySelector("[data-variant=subtle]").focus(); return p.querySelector("strong").innerText');
         $browser->keys(self::ENTER)->see("Aldith at $to:")->see('Put it back')->press('Keep it');
-        $browser->until('it is kept', fn (): bool => $browser->driver->executeScript('return document.querySelector(".tried") === null'));
+        $browser->until('it is kept', fn (): bool => $browser->driver->executeScript('return document.querySelector(".session-tried") === null'));
         $browser->until("Aldith sits at $to", fn (): bool => $place('Aldith') === $to);
         $browser->rest()->see('Hold Aldith no longer')->press('Hold Aldith no longer')->see('Aldith is free again')->press('Keep it');
-        $browser->until('nobody is held', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".seat-card.held").length === 0 && document.querySelector(".tried") === null'));
+        $browser->until('nobody is held', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll(".session-seat-card.session-held").length === 0 && document.querySelector(".session-tried") === null'));
         $browser->press('Start the session')->see('sewing now')->see('Aldith');
         self::assertQuiet();
     }
@@ -37,9 +37,9 @@ final class SessionTest extends BrowserCase
     public function test_late_and_here_again_on_today(): void
     {
         $browser = $this->signIn()->see('sewing now');
-        $browser->driver->executeScript('const s = document.querySelectorAll(".state-choice select")[4]; s.focus()');
-        $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".state-choice select")[4].value');
-        $away = fn (): bool => (bool) $browser->driver->executeScript('return document.querySelectorAll(".state-choice select")[4].closest("tr").classList.contains("away")');
+        $browser->driver->executeScript('const s = document.querySelectorAll(".today-state-choice select")[4]; s.focus()');
+        $state = fn (): string => (string) $browser->driver->executeScript('return document.querySelectorAll(".today-state-choice select")[4].value');
+        $away = fn (): bool => (bool) $browser->driver->executeScript('return document.querySelectorAll(".today-state-choice select")[4].closest("tr").classList.contains("today-away")');
         $browser->until('Keziah is here first', fn (): bool => $state() === 'here');
         $browser->keys(WebDriverKeys::ARROW_DOWN);
         $browser->until('Keziah is late', fn (): bool => $state() === 'late' && $away());
@@ -54,8 +54,8 @@ final class SessionTest extends BrowserCase
         $browser = $this->signIn();
         $class = $this->long($browser);
         $browser->go("/class/$class")->see('Aldith')->press('Benet')->see('The page Benet sees')->press('Make the link');
-        $browser->until('there is a link', fn (): bool => (bool) $browser->driver->executeScript('return document.querySelector(".own-link") !== null'));
-        $link = (string) parse_url((string) $browser->driver->executeScript('return document.querySelector(".own-link").href'), PHP_URL_PATH);
+        $browser->until('there is a link', fn (): bool => (bool) $browser->driver->executeScript('return document.querySelector(".common-own-link") !== null'));
+        $link = (string) parse_url((string) $browser->driver->executeScript('return document.querySelector(".common-own-link").href'), PHP_URL_PATH);
         $browser->find('textarea')->sendKeys('sews left-handed');
         $browser->driver->executeScript('document.activeElement.blur()');
         $browser->see('saved');

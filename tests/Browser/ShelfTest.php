@@ -11,7 +11,7 @@ final class ShelfTest extends BrowserCase
     {
         $browser = $this->signIn()->press('Samplers')->see('47 of 47')->see('Edges and stretch');
         $choose = fn (int $at, string $value) => $browser->driver->executeScript(<<<'JS'
-            const s = document.querySelectorAll('.samplers-head select')[arguments[0]];
+            const s = document.querySelectorAll('.common-samplers-head select')[arguments[0]];
             Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, arguments[1]); s.dispatchEvent(new Event('change', {bubbles: true}));
             JS, [$at, $value]);
         $choose(2, 'zigzag');
@@ -37,7 +37,7 @@ final class ShelfTest extends BrowserCase
         $browser->go("/look/$class/$student?lesson=two-faces")->see('balanced on both faces');
         $browser->find('[data-reading]');
         $browser->keys('y', self::ENTER, 'y', self::ENTER, 'n', self::ENTER, '2');
-        $browser->see('Both faces of the corrected row')->until('the second step is chosen', fn (): bool => $browser->driver->executeScript('return document.querySelector(".step-keys .key.on")?.textContent?.includes("nearly")') === true);
+        $browser->see('Both faces of the corrected row')->until('the second step is chosen', fn (): bool => $browser->driver->executeScript('return document.querySelector(".ui-step-keys .ui-key.common-on")?.textContent?.includes("nearly")') === true);
         $browser->see('so far');
         self::assertQuiet();
     }

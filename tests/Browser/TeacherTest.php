@@ -44,12 +44,12 @@ final class TeacherTest extends BrowserCase
         $browser->find('[data-reading]');
         $browser->keys('6.5', self::ENTER, 'abc', self::ENTER, '-3');
         $browser->see('"abc" is not a length');
-        self::assertSame('abc', $browser->driver->executeScript('return document.querySelectorAll("input.num")[1].value'));
+        self::assertSame('abc', $browser->driver->executeScript('return document.querySelectorAll("input.common-num")[1].value'));
         self::assertTrue($browser->driver->executeScript('return [...document.querySelectorAll("button[data-variant=filled]")].at(-1).disabled'));
         // Away and back again: what was typed is still there.
         $browser->press('Plan')->see('Everything is laid');
         $browser->driver->navigate()->back();
-        $browser->until('the reading typed before', fn (): bool => $browser->driver->executeScript('return document.querySelector("input.num")?.value') === '6.5');
+        $browser->until('the reading typed before', fn (): bool => $browser->driver->executeScript('return document.querySelector("input.common-num")?.value') === '6.5');
     }
 
     public function test_arrows_step_by_the_readings_resolution(): void
@@ -65,7 +65,7 @@ final class TeacherTest extends BrowserCase
     {
         $browser = $this->signIn()->press('choose another lesson for Fenna')->see('What does Fenna sew next?');
         // Behind the dialog others may have sewn it: the one in the dialog is meant.
-        $browser->click('.choices li:nth-child(2) button:enabled')->see('your choice');
+        $browser->click('.common-choices li:nth-child(2) button:enabled')->see('your choice');
         $browser->driver->navigate()->refresh();
         $browser->see('your choice');
         self::assertQuiet();

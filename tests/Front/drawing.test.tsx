@@ -1,8 +1,8 @@
 import { render } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { MiniDrawing } from '../../resources/js/drawing/MiniDrawing'
-import { StitchRow } from '../../resources/js/drawing/StitchRow'
 import { linePath, stitchPath } from '../../resources/js/drawing/stitches'
+import { StitchRow } from '../../resources/js/drawing/StitchRow'
 
 const numbers = (path: string) => [...path.matchAll(/-?\d+\.\d+/g)].map(Number)
 
@@ -47,8 +47,8 @@ describe('a row on the cloth', () => {
         ]
         const { container, getByRole } = render(<StitchRow points={points} scale={10} rowMm={5} halfMm={2} shows="loops" label="a row" />)
         expect(getByRole('img', { name: 'a row' }).getAttribute('width')).toBe('62')
-        expect(container.querySelectorAll('.hole')).toHaveLength(3)
-        expect(container.querySelectorAll('.thread-loop')).toHaveLength(3)
+        expect(container.querySelectorAll('.drawing-hole')).toHaveLength(3)
+        expect(container.querySelectorAll('.drawing-thread-loop')).toHaveLength(3)
     })
 })
 
@@ -77,6 +77,6 @@ describe('a sampler in small', () => {
 
     it('is an empty hoop where nothing is sewn', () => {
         const { container } = render(<MiniDrawing lesson={undefined} />)
-        expect(container.querySelector('.hoop')).not.toBeNull()
+        expect(container.querySelector('.drawing-hoop')).not.toBeNull()
     })
 })

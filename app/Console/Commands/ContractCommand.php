@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Http\Body;
+use App\Http\BodyShape;
 use Illuminate\Console\Command;
 use OpenApi\Generator;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Compute\RoomSchema;
+use Symfony\Component\Finder\Finder;
 
 /** Writes docs/formats/openapi.json from the attributes in the code. */
 final class ContractCommand extends Command
@@ -26,6 +29,7 @@ final class ContractCommand extends Command
         }
         /** @var array{paths: array<string, mixed>, components: array{schemas: array<string, array{properties?: array<string, mixed>, required?: list<string>}>}} $contract */
         $contract = json_decode($openapi->toJson(), true, 64, JSON_THROW_ON_ERROR);
+        $contract['components']['schemas'] = self::bodies($contract['components']['schemas']);
         foreach ($contract['components']['schemas'] as &$schema) {
             foreach ($schema['properties'] ?? [] as $name => $property) {
                 // "mixed" is the language's word, not the contract's: anything is anything.
@@ -58,6 +62,44 @@ final class ContractCommand extends Command
         file_put_contents(str_starts_with($to, '/') ? $to : base_path($to), json_encode($contract, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 
         return self::SUCCESS;
+    }
+
+    /**
+     * What is sent, as its rules have it.
+     *
+     * @param  array<string, array<string, mixed>>  $schemas
+     * @return array<string, array<string, mixed>>
+     */
+    private static function bodies(array $schemas): array
+    {
+        foreach (Finder::create()->files()->in(app_path())->name('*Body.php') as $file) {
+            $class = 'App\\'.str_replace('/', '\\', substr($file->getRelativePathname(), 0, -4));
+            if (! is_subclass_of($class, Body::class) || (new \ReflectionClass($class))->isAbstract() || ! isset($schemas[$file->getBasename('.php')])) {
+                continue;
+            }
+            $schemas[$file->getBasename('.php')] = BodyShape::with((new $class)->rules(), self::said($schemas, $file->getBasename('.php')));
+        }
+
+        return $schemas;
+    }
+
+    /**
+     * What attributes say of a body's fields, its own before those of the body it extends.
+     *
+     * @param  array<string, array<string, mixed>>  $schemas
+     * @return array<string, mixed>
+     */
+    private static function said(array $schemas, string $name): array
+    {
+        $said = (array) ($schemas[$name]['properties'] ?? []);
+        foreach ((array) ($schemas[$name]['allOf'] ?? []) as $part) {
+            $part = (array) $part;
+            $said += (array) ($part['properties'] ?? []);
+            is_string($part['$ref'] ?? null) && $said += self::said($schemas, basename($part['$ref']));
+        }
+
+        /** @var array<string, mixed> $said */
+        return $said;
     }
 
     /**

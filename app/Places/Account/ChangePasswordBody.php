@@ -7,10 +7,7 @@ namespace App\Places\Account;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['current', 'password'], properties: [
-    new OA\Property(property: 'current', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-])]
+#[OA\Schema]
 final class ChangePasswordBody extends Body
 {
     public function rules(): array

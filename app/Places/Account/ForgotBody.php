@@ -7,9 +7,7 @@ namespace App\Places\Account;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['email'], properties: [
-    new OA\Property(property: 'email', type: 'string'),
-])]
+#[OA\Schema]
 final class ForgotBody extends Body
 {
     public function rules(): array

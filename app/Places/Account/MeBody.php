@@ -7,12 +7,7 @@ namespace App\Places\Account;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: [], properties: [
-    new OA\Property(property: 'unit', type: 'string', enum: ['mm', 'in']),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'hand', type: 'string', enum: ['right', 'left']),
-    new OA\Property(property: 'language', type: 'string', enum: ['en']),
-])]
+#[OA\Schema]
 final class MeBody extends Body
 {
     public function rules(): array

@@ -7,13 +7,8 @@ namespace App\Places\Account;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['studio', 'name', 'email', 'password', 'timezone'], properties: [
-    new OA\Property(property: 'studio', type: 'string'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'email', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-    new OA\Property(property: 'timezone', type: 'string'),
-    new OA\Property(property: 'link', type: 'string', nullable: true, description: 'of whoever was given one to open a studio'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'link', description: 'of whoever was given one to open a studio'),
 ])]
 final class OpenStudioBody extends Body
 {

@@ -7,10 +7,7 @@ namespace App\Places\Account;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['email', 'password'], properties: [
-    new OA\Property(property: 'email', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-])]
+#[OA\Schema]
 final class SignInBody extends Body
 {
     public function rules(): array

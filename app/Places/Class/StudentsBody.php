@@ -8,9 +8,9 @@ use App\Http\Body;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(properties: [
-    new OA\Property(property: 'students', type: 'array', items: new OA\Items(type: 'string'), description: 'names of those who are new'),
-    new OA\Property(property: 'returning', type: 'array', items: new OA\Items(type: 'string'), description: 'ids of those who were here before; their history comes along'),
-], required: [])]
+    new OA\Property(property: 'students', description: 'names of those who are new'),
+    new OA\Property(property: 'returning', description: 'ids of those who were here before; their history comes along'),
+])]
 final class StudentsBody extends Body
 {
     public function rules(): array

@@ -7,7 +7,7 @@ namespace App\Places\Look;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string')])]
+#[OA\Schema]
 final class NoteBody extends Body
 {
     public function rules(): array

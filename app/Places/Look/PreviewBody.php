@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Places\Look;
 
 use App\Http\Body;
+use App\Http\Keyed;
 use App\Http\SaysWay;
 use App\Views\WayView;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Grading\Overruling;
 
-#[OA\Schema(required: ['class', 'student', 'lesson', 'readings', 'faults'], properties: [
-    new OA\Property(property: 'id', type: 'string', nullable: true, description: 'that it will be kept by: what was found to be behind its faults counts'),
-    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'id', description: 'that it will be kept by: what was found to be behind its faults counts'),
+    new OA\Property(property: 'drill', description: 'sewn instead of the whole lesson'),
     new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
-    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
-    new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
+    new OA\Property(property: 'version', description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
     new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; as the class is taught where it is not given'),
 ])]
 class PreviewBody extends Body
@@ -37,7 +37,7 @@ class PreviewBody extends Body
             'replaces' => ['nullable', 'string', 'ulid'],
             'version' => ['nullable', 'integer', 'min:1'],
             ...self::wayRules(),
-            'overruled' => ['sometimes', 'nullable', 'array', 'max:40'],
+            'overruled' => ['sometimes', 'nullable', 'array', new Keyed, 'max:40'],
             'overruled.*' => ['required', 'array:verdict,because'],
         ];
     }

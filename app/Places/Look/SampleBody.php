@@ -7,22 +7,13 @@ namespace App\Places\Look;
 use App\Http\ChoiceBody;
 use App\Records\Choice;
 use App\Records\NewSample;
-use App\Views\WayView;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'class', 'student', 'lesson', 'readings', 'faults'], properties: [
-    new OA\Property(property: 'id', type: 'string', description: 'a ULID made where the sample was looked at'),
-    new OA\Property(property: 'class', type: 'string'), new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'lesson', type: 'string'),
-    new OA\Property(property: 'drill', type: 'string', nullable: true, description: 'sewn instead of the whole lesson'),
-    new OA\Property(property: 'readings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
-    new OA\Property(property: 'faults', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'settings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
-    new OA\Property(property: 'overruled', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'), description: 'the teacher’s own verdicts, by check'),
-    new OA\Property(property: 'replaces', type: 'string', nullable: true), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
-    new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; as the class is taught where it is not given'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'id', description: 'a ULID made where the sample was looked at'),
     new OA\Property(property: 'next', ref: ChoiceBody::class),
-    new OA\Property(property: 'known', type: 'integer', nullable: true, description: 'samples of this lesson by this student that were known where it was looked at'),
-    new OA\Property(property: 'sure', type: 'boolean', description: 'keep it beside another one that was kept meanwhile'),
+    new OA\Property(property: 'known', description: 'samples of this lesson by this student that were known where it was looked at'),
+    new OA\Property(property: 'sure', description: 'keep it beside another one that was kept meanwhile'),
 ])]
 final class SampleBody extends PreviewBody
 {

@@ -7,7 +7,7 @@ namespace App\Places\Look;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: [], properties: [new OA\Property(property: 'because', type: 'string', nullable: true)])]
+#[OA\Schema]
 final class WithdrawBody extends Body
 {
     public function rules(): array

@@ -7,9 +7,7 @@ namespace App\Places\Materials;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['item'], properties: [
-    new OA\Property(property: 'item', type: 'string'), new OA\Property(property: 'have', type: 'number'), new OA\Property(property: 'price', type: 'number'), new OA\Property(property: 'ticked', type: 'boolean'),
-])]
+#[OA\Schema]
 final class CupboardBody extends Body
 {
     public function rules(): array

@@ -7,9 +7,7 @@ namespace App\Places\Materials;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['cloth_width_mm', 'selvedge_mm', 'spool_m'], properties: [
-    new OA\Property(property: 'cloth_width_mm', type: 'number'), new OA\Property(property: 'selvedge_mm', type: 'number'), new OA\Property(property: 'spool_m', type: 'number'),
-])]
+#[OA\Schema]
 final class ShopBody extends Body
 {
     /** The core says what is allowed. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Plan;
 
+use App\Http\Keyed;
 use App\Records\CourseDates;
 use App\Support\Clock;
 use Carbon\CarbonImmutable;
@@ -12,7 +13,7 @@ use OpenSeam\Core\InputError;
 /** When the sessions are, in a body: the weekly rule, closed days, make-up dates and lengths, in the studio's own zone. */
 trait HasCourseDates
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<string|Keyed>> */
     protected function dateRules(): array
     {
         return [
@@ -25,9 +26,9 @@ trait HasCourseDates
             'weekdays' => ['sometimes', 'array', 'max:7'],
             'weekdays.*' => ['required', 'integer', 'min:1', 'max:7', 'distinct'],
             'every_weeks' => ['sometimes', 'integer', 'min:1', 'max:8'],
-            'made_up' => ['sometimes', 'array', 'max:60'],
+            'made_up' => ['sometimes', 'array', new Keyed, 'max:60'],
             'made_up.*' => ['required', 'string', 'date_format:Y-m-d H:i'],
-            'lengths' => ['sometimes', 'array', 'max:60'],
+            'lengths' => ['sometimes', 'array', new Keyed, 'max:60'],
             'lengths.*' => ['required', 'integer', 'min:30', 'max:600'],
         ];
     }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Places\Plan;
 
+use App\Http\Keyed;
 use OpenSeam\Core\Course\Planning\TeachingOrder;
 use OpenSeam\Core\Course\Repeats;
 
 /** What a teacher wants of a plan, in a body. Sessions are numbered from 1 there, and from 0 inside. */
 trait HasWishes
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<string|Keyed>> */
     protected function wishRules(): array
     {
         $rules = [
@@ -23,7 +24,7 @@ trait HasWishes
             'order' => ['sometimes', 'string', 'in:'.implode(',', array_map(fn (TeachingOrder $o): string => $o->value, TeachingOrder::cases()))],
         ];
         foreach (['pins', 'not_before', 'not_after'] as $bounds) {
-            $rules[$bounds] = ['sometimes', 'array', 'max:120'];
+            $rules[$bounds] = ['sometimes', 'array', new Keyed, 'max:120'];
             $rules["$bounds.*"] = ['required', 'integer', 'min:1', 'max:60'];
         }
 

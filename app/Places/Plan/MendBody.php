@@ -7,7 +7,7 @@ namespace App\Places\Plan;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['version'], properties: [new OA\Property(property: 'version', type: 'integer')])]
+#[OA\Schema]
 final class MendBody extends Body
 {
     public function rules(): array

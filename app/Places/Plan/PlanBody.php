@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Places\Plan;
 
 use App\Http\Body;
+use App\Http\Keyed;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['version', 'sessions'], properties: [
-    new OA\Property(property: 'version', type: 'integer'),
-    new OA\Property(property: 'sessions', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'string'))),
-    new OA\Property(property: 'home', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'string')), description: 'lessons sewn at home after each session'),
-    new OA\Property(property: 'pins', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'), description: 'number of the session, from 1, by lesson'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'home', description: 'lessons sewn at home after each session'),
+    new OA\Property(property: 'pins', description: 'number of the session, from 1, by lesson'),
 ])]
 final class PlanBody extends Body
 {
@@ -20,7 +19,7 @@ final class PlanBody extends Body
     public function rules(): array
     {
         return [
-            'pins' => ['sometimes', 'array', 'max:120'],
+            'pins' => ['sometimes', 'array', new Keyed, 'max:120'],
             'pins.*' => ['required', 'integer', 'min:1', 'max:60'],
             'home' => ['sometimes', 'array', 'max:60'],
             'home.*' => ['present', 'array', 'max:100'],

@@ -11,7 +11,9 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
 
-#[OA\Schema(required: ['facts'], properties: [new OA\Property(property: 'facts', ref: '#/components/schemas/FootFactsSent')])]
+#[OA\Schema(properties: [
+    new OA\Property(property: 'facts', ref: '#/components/schemas/FootFactsSent'),
+])]
 final class FootBody extends Body
 {
     public function rules(): array

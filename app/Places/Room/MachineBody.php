@@ -13,9 +13,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 
-#[OA\Schema(required: ['name', 'drive', 'tension_mark', 'usable', 'note'], properties: [
-    new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'drive', type: 'string', enum: ['mechanical', 'computerised', 'straight-only']),
-    new OA\Property(property: 'tension_mark', type: 'string'), new OA\Property(property: 'usable', type: 'boolean'), new OA\Property(property: 'note', type: 'string'),
+#[OA\Schema(properties: [
     new OA\Property(property: 'facts', ref: '#/components/schemas/MachineFactsSent'),
 ])]
 final class MachineBody extends Body

@@ -8,9 +8,7 @@ use App\Http\Body;
 use App\Models\ServiceEntry;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['kind', 'note'], properties: [
-    new OA\Property(property: 'kind', type: 'string', enum: ['needle', 'clean', 'service', 'out-of-use', 'in-use']), new OA\Property(property: 'note', type: 'string'),
-])]
+#[OA\Schema]
 final class ServiceBody extends Body
 {
     public function rules(): array

@@ -7,7 +7,10 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['number', 'edition'], properties: [new OA\Property(property: 'number', type: 'integer', description: 'the edition to go back to; 0: as it came'), new OA\Property(property: 'edition', type: 'integer', description: 'the one in use')])]
+#[OA\Schema(properties: [
+    new OA\Property(property: 'number', description: 'the edition to go back to; 0: as it came'),
+    new OA\Property(property: 'edition', description: 'the one in use'),
+])]
 final class BackBody extends Body
 {
     public function rules(): array

@@ -7,8 +7,9 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['bundle'], properties: [
-    new OA\Property(property: 'bundle', type: 'object', additionalProperties: true, description: 'as described by course-bundle.schema.json'), new OA\Property(property: 'edition', type: 'integer', description: 'of the shelf it was compared with'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'bundle', type: 'object', additionalProperties: true, description: 'as described by course-bundle.schema.json'),
+    new OA\Property(property: 'edition', description: 'of the shelf it was compared with'),
 ])]
 final class BundleBody extends Body
 {

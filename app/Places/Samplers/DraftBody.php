@@ -7,7 +7,9 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson'], properties: [new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as far as it is drafted: a lesson of a bundle once it fits')])]
+#[OA\Schema(properties: [
+    new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as far as it is drafted: a lesson of a bundle once it fits'),
+])]
 class DraftBody extends Body
 {
     public function rules(): array

@@ -6,8 +6,9 @@ namespace App\Places\Samplers;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson', 'version'], properties: [
-    new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as far as it is drafted: a lesson of a bundle once it fits'), new OA\Property(property: 'version', type: 'integer', description: 'the one it was made from; 0: a new lesson'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'lesson', type: 'object', additionalProperties: true, description: 'as far as it is drafted: a lesson of a bundle once it fits'),
+    new OA\Property(property: 'version', description: 'the one it was made from; 0: a new lesson'),
 ])]
 final class KeepLessonBody extends DraftBody
 {

@@ -7,9 +7,9 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['row', 'label', 'kind', 'teaches'], properties: [
-    new OA\Property(property: 'row', type: 'object', additionalProperties: true, description: 'as far as it is drafted'), new OA\Property(property: 'label', type: 'string'),
-    new OA\Property(property: 'kind', type: 'string', enum: ['yes-no', 'length', 'lengths', 'count', 'stitches']), new OA\Property(property: 'teaches', type: 'array', items: new OA\Items(type: 'string')),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'row', type: 'object', additionalProperties: true, description: 'as far as it is drafted'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['yes-no', 'length', 'lengths', 'count', 'stitches']),
 ])]
 final class NewCheckBody extends Body
 {

@@ -7,9 +7,9 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['run', 'width_mm', 'height_mm'], properties: [
+#[OA\Schema(properties: [
     new OA\Property(property: 'run', type: 'string', enum: ['edge', 'line', 'arc', 'circle', 's-curve', 'square-spiral', 'round-spiral']),
-    new OA\Property(property: 'width_mm', type: 'number', description: 'of the piece'), new OA\Property(property: 'height_mm', type: 'number'),
+    new OA\Property(property: 'width_mm', description: 'of the piece'),
 ])]
 final class NewPathBody extends Body
 {

@@ -7,9 +7,8 @@ namespace App\Places\Samplers;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson', 'schools'], properties: [
-    new OA\Property(property: 'lesson', type: 'string'),
-    new OA\Property(property: 'schools', type: 'array', description: 'ids, at most one for each setting of the lesson; what is not named is taught the usual way', items: new OA\Items(type: 'string')),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'schools', description: 'ids, at most one for each setting of the lesson; what is not named is taught the usual way'),
 ])]
 final class SchoolsBody extends Body
 {

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Places\Session;
 
 use App\Http\Body;
+use App\Http\Keyed;
 use App\Models\BenchPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['version', 'most_lessons', 'held', 'away'], properties: [
-    new OA\Property(property: 'version', type: 'integer', description: 'that it was changed from'),
-    new OA\Property(property: 'most_lessons', type: 'integer', description: 'different lessons at once'),
-    new OA\Property(property: 'held', type: 'object', additionalProperties: new OA\AdditionalProperties(properties: [new OA\Property(property: 'machine', type: 'string'), new OA\Property(property: 'lesson', type: 'string')], type: 'object'), description: 'by student'),
-    new OA\Property(property: 'away', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', enum: BenchPlan::AWAY), description: 'by student'),
-    new OA\Property(property: 'try', type: 'boolean', description: 'only show what it would cost; nothing is kept'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'version', description: 'that it was changed from'),
+    new OA\Property(property: 'most_lessons', description: 'different lessons at once'),
+    new OA\Property(property: 'held', description: 'by student'),
+    new OA\Property(property: 'away', description: 'by student'),
+    new OA\Property(property: 'try', description: 'only show what it would cost; nothing is kept'),
 ])]
 final class BenchBody extends Body
 {
@@ -21,8 +22,8 @@ final class BenchBody extends Body
     {
         return [
             'version' => ['required', 'integer', 'min:0'], 'most_lessons' => ['required', 'integer', 'min:1', 'max:20'],
-            'held' => ['present', 'array', 'max:100'], 'held.*' => ['array:machine,lesson'], 'held.*.machine' => ['sometimes', 'string', 'max:26'], 'held.*.lesson' => ['sometimes', 'string', 'max:60'],
-            'away' => ['present', 'array', 'max:100'], 'away.*' => ['string', 'in:'.implode(',', BenchPlan::AWAY)], 'try' => ['sometimes', 'boolean'],
+            'held' => ['present', 'array', new Keyed, 'max:100'], 'held.*' => ['array:machine,lesson'], 'held.*.machine' => ['sometimes', 'string', 'max:26'], 'held.*.lesson' => ['sometimes', 'string', 'max:60'],
+            'away' => ['present', 'array', new Keyed, 'max:100'], 'away.*' => ['string', 'in:'.implode(',', BenchPlan::AWAY)], 'try' => ['sometimes', 'boolean'],
         ];
     }
 

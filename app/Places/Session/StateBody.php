@@ -8,9 +8,7 @@ use App\Http\Body;
 use App\Models\BenchPlan;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['student', 'state'], properties: [
-    new OA\Property(property: 'student', type: 'string'), new OA\Property(property: 'state', type: 'string', enum: ['here', 'late', 'absent', 'left']),
-])]
+#[OA\Schema]
 final class StateBody extends Body
 {
     public function rules(): array

@@ -7,7 +7,9 @@ namespace App\Places\Session;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['version'], properties: [new OA\Property(property: 'version', type: 'integer', description: 'that was looked at')])]
+#[OA\Schema(properties: [
+    new OA\Property(property: 'version', description: 'that was looked at'),
+])]
 final class VersionBody extends Body
 {
     public function rules(): array

@@ -7,10 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: [], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'shared', type: 'boolean'),
-])]
+#[OA\Schema]
 final class ClassBody extends Body
 {
     public function rules(): array

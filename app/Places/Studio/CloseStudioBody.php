@@ -7,8 +7,8 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['name'], properties: [
-    new OA\Property(property: 'name', type: 'string', description: 'of the studio, typed by whoever deletes it'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'name', description: 'of the studio, typed by whoever deletes it'),
 ])]
 final class CloseStudioBody extends Body
 {

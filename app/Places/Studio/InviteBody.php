@@ -7,10 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['role'], properties: [
-    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'teacher', 'helper']),
-    new OA\Property(property: 'email', type: 'string', nullable: true),
-])]
+#[OA\Schema]
 final class InviteBody extends Body
 {
     public function rules(): array

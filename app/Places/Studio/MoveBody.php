@@ -7,9 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['to'], properties: [
-    new OA\Property(property: 'to', type: 'string'),
-])]
+#[OA\Schema]
 final class MoveBody extends Body
 {
     public function rules(): array

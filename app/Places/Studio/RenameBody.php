@@ -7,9 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['name'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-])]
+#[OA\Schema]
 final class RenameBody extends Body
 {
     public function rules(): array

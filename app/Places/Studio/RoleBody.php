@@ -7,9 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['role'], properties: [
-    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'teacher', 'helper']),
-])]
+#[OA\Schema]
 final class RoleBody extends Body
 {
     public function rules(): array

@@ -7,13 +7,7 @@ namespace App\Places\Studio;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: [], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'timezone', type: 'string'),
-    new OA\Property(property: 'archive_after_days', type: 'integer'),
-    new OA\Property(property: 'delete_after_days', type: 'integer', nullable: true),
-    new OA\Property(property: 'page_weeks', type: 'integer'),
-])]
+#[OA\Schema]
 final class StudioBody extends Body
 {
     public function rules(): array

@@ -7,10 +7,7 @@ namespace App\Places\Workshop;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['tool', 'text'], properties: [
-    new OA\Property(property: 'tool', type: 'string'), new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'lesson', type: 'string', nullable: true), new OA\Property(property: 'row', type: 'string', nullable: true), new OA\Property(property: 'student', type: 'string', nullable: true),
-])]
+#[OA\Schema]
 final class AnswerBody extends Body
 {
     public function rules(): array

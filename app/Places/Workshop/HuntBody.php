@@ -7,16 +7,10 @@ namespace App\Places\Workshop;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'seen'], properties: [
-    new OA\Property(property: 'id', type: 'string', description: 'a ULID made where it is opened'),
-    new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string'), description: 'fault ids'),
-    new OA\Property(property: 'machine', type: 'string', nullable: true), new OA\Property(property: 'student', type: 'string', nullable: true),
-    new OA\Property(property: 'sample', type: 'string', nullable: true, description: 'the sample it is seen on, kept or still in hand: what is found counts for the student'),
-    new OA\Property(property: 'known', properties: [
-        new OA\Property(property: 'length_mm', type: 'number'), new OA\Property(property: 'width_mm', type: 'number'), new OA\Property(property: 'tension_notches', type: 'number'),
-        new OA\Property(property: 'cloth', type: 'string', enum: ['woven', 'thin', 'stretch']), new OA\Property(property: 'stabiliser', type: 'boolean'), new OA\Property(property: 'fast', type: 'boolean'),
-        new OA\Property(property: 'needle_new', type: 'boolean'), new OA\Property(property: 'rethreaded', type: 'boolean'), new OA\Property(property: 'bobbin_reseated', type: 'boolean'),
-    ], type: 'object'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'id', description: 'a ULID made where it is opened'),
+    new OA\Property(property: 'seen', description: 'fault ids'),
+    new OA\Property(property: 'sample', description: 'the sample it is seen on, kept or still in hand: what is found counts for the student'),
 ])]
 final class HuntBody extends Body
 {

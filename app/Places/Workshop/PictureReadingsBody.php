@@ -9,13 +9,13 @@ use App\Http\SaysWay;
 use App\Views\WayView;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['lesson', 'row', 'marks', 'row_mm'], properties: [
-    new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'version', type: 'integer', nullable: true, description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'version', description: 'of the lesson that was sewn; the one on the shelf where it is not given'),
     new OA\Property(property: 'way', ref: WayView::class, nullable: true, description: 'it was sewn in; the usual one where it is not given'),
-    new OA\Property(property: 'row', type: 'string'),
-    new OA\Property(property: 'marks', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), description: 'place along the row and distance to the edge there, mm'),
-    new OA\Property(property: 'stitch_mm', type: 'number', nullable: true), new OA\Property(property: 'row_mm', type: 'number', description: 'how much of the row was measured'),
-    new OA\Property(property: 'stitch_u_mm', type: 'number', nullable: true, description: 'standard uncertainty of the length of a stitch'), new OA\Property(property: 'edge_u_mm', type: 'number', nullable: true, description: 'standard uncertainty of a distance to the edge'),
+    new OA\Property(property: 'marks', description: 'place along the row and distance to the edge there, mm'),
+    new OA\Property(property: 'row_mm', description: 'how much of the row was measured'),
+    new OA\Property(property: 'stitch_u_mm', description: 'standard uncertainty of the length of a stitch'),
+    new OA\Property(property: 'edge_u_mm', description: 'standard uncertainty of a distance to the edge'),
 ])]
 final class PictureReadingsBody extends Body
 {

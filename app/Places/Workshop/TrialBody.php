@@ -7,9 +7,9 @@ namespace App\Places\Workshop;
 use App\Http\Body;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['after', 'cause', 'result'], properties: [
-    new OA\Property(property: 'after', type: 'integer', description: 'trials that were known before this one'),
-    new OA\Property(property: 'cause', type: 'string'), new OA\Property(property: 'result', type: 'string', enum: ['cured', 'same', 'worse']),
+#[OA\Schema(properties: [
+    new OA\Property(property: 'after', description: 'trials that were known before this one'),
+    new OA\Property(property: 'result', type: 'string', enum: ['cured', 'same', 'worse']),
 ])]
 final class TrialBody extends Body
 {

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Advice;
 
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Tables;
 
 /**
@@ -57,7 +58,7 @@ final readonly class NeedleAdviser
         if ($thread !== null) {
             $need = count($sizes) - 1;
             foreach ($sizes as $i => $size) {
-                if ($thread->tex <= $size->number('most_tex') + 1e-9) {
+                if ($thread->tex <= $size->number('most_tex') + Near::DUST) {
                     $need = $i;
                     break;
                 }

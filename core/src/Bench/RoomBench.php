@@ -8,6 +8,7 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonRoom;
 use OpenSeam\Core\Deadline;
 use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\NextLesson\Candidate;
 
 /** The bench of a real room: what its machines and feet can do for the lessons in question. */
@@ -108,7 +109,7 @@ final readonly class RoomBench
     {
         $wants = $first === null ? [] : [$first => 1.0];
         $others = [];
-        $most = 1e-9;
+        $most = Near::DUST;
         $worth = self::worth($candidates, $expected);
         foreach ($candidates as $i => $c) {
             $most = ($c->ready && ! $c->passed) || $c->lesson === $first ? max($most, $worth[$i]) : $most;
@@ -139,7 +140,7 @@ final readonly class RoomBench
         }
         $done = array_map(fn (Candidate $c): float => 1.0 / (max(1.0, $expected[$c->lesson]) * max(1.0, $c->minutes)), $known);
         // What lies outside the course keeps its place among the others by what it would teach.
-        $scale = max($done) / max([1e-9, ...array_values(array_intersect_key($gains, $known))]);
+        $scale = max($done) / max([Near::DUST, ...array_values(array_intersect_key($gains, $known))]);
 
         return array_map(fn (int $i): float => $done[$i] ?? $gains[$i] * $scale, array_keys($candidates));
     }

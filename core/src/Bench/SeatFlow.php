@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Bench;
 
 use OpenSeam\Core\Deadline;
+use OpenSeam\Core\Near;
 
 /**
  * The best seating when the lessons are chosen: a flow of most value from
@@ -15,9 +16,6 @@ use OpenSeam\Core\Deadline;
  */
 final class SeatFlow
 {
-    /** Of the largest value: what is less is rounding. */
-    private const DUST = 1e-11;
-
     /** Of the largest value: each move costs that much, so that nobody is moved for nothing. */
     private const MOVE = 1e-9;
 
@@ -175,7 +173,7 @@ final class SeatFlow
         } while ($moved);
         $best = null;
         foreach ($this->free as $g => $left) {
-            if ($left > 0 && isset($gain[2 * $n + $g]) && ($best === null || $gain[2 * $n + $g] > $gain[2 * $n + $best] + self::DUST * $this->scale)) {
+            if ($left > 0 && isset($gain[2 * $n + $g]) && ($best === null || $gain[2 * $n + $g] > $gain[2 * $n + $best] + Near::FLOW * $this->scale)) {
                 $best = $g;
             }
         }
@@ -222,7 +220,7 @@ final class SeatFlow
      */
     private function reach(array &$gain, array &$from, int $node, int $to, float $more, ?int $student): bool
     {
-        if ($gain[$node] + $more <= ($gain[$to] ?? -INF) + self::DUST * $this->scale) {
+        if ($gain[$node] + $more <= ($gain[$to] ?? -INF) + Near::FLOW * $this->scale) {
             return false;
         }
         $gain[$to] = $gain[$node] + $more;

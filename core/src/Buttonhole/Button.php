@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /** A button as it is measured, mm. */
@@ -23,7 +24,7 @@ final readonly class Button
         if ($diameterMm <= 0 || $thicknessMm <= 0 || ($wrapMm !== null && $wrapMm <= 0)) {
             throw new ValueRefused('Diameter, thickness and wrap must be above 0.');
         }
-        if ($wrapMm !== null && $wrapMm < 2 * $diameterMm - 1e-9) {
+        if ($wrapMm !== null && $wrapMm < 2 * $diameterMm - Near::DUST) {
             throw new ValueRefused(sprintf('The whole way round a button is at least twice its diameter: %.1f mm here.', 2 * $diameterMm));
         }
 

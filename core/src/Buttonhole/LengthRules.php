@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
+use OpenSeam\Core\Stitch\StitchSettings;
+
 /**
  * How long a buttonhole is by the schools in use, side by side: common
  * practice, no source. None is right for every cloth: a test is always sewn.
@@ -14,13 +16,13 @@ final readonly class LengthRules
     private const QUARTER_MM = 6.35;
 
     /** An eighth of an inch. */
-    private const EIGHTH_MM = 3.175;
-
-    /** A bar at each end; common practice, no source. */
-    private const BAR_MM = 1.5;
+    public const EIGHTH_MM = 3.175;
 
     /** From here on it is said that the schools differ. */
     public const DIFFER_MM = 3.0;
+
+    /** All of them; the last one where the lines of a slider are known. */
+    public const IDS = ['diameter-plus-quarter', self::FLAT, 'button-in-foot', 'marked-width', 'half-wrap', 'slider-lines'];
 
     /** For flat buttons; it agrees with half the way round and two bars, for an eighth is about that. */
     public const FLAT = 'diameter-thickness-eighth';
@@ -45,7 +47,7 @@ final readonly class LengthRules
             'half-wrap' => ['length' => $b->halfWrapMm(), 'suits' => true],
         ] + ($lineMm === null ? [] : ['slider-lines' => ['length' => (round($b->diameterMm / $lineMm) + 0.5) * $lineMm, 'suits' => true]]);
 
-        return $flat ? new self($rules, self::FLAT, $rules[self::FLAT]['length']) : new self($rules, self::ROUND, $b->halfWrapMm() + 2 * self::BAR_MM);
+        return $flat ? new self($rules, self::FLAT, $rules[self::FLAT]['length']) : new self($rules, self::ROUND, $b->halfWrapMm() + 2 * StitchSettings::BAR_MM);
     }
 
     public function spreadMm(): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /** Buttonholes evenly from the first to the last, and how far the nearest is from a point that should have one. */
@@ -27,12 +28,24 @@ final readonly class Spacing
         if ($count < 1 || $lastMm < $firstMm || ($count > 1 && $lastMm <= $firstMm)) {
             throw new ValueRefused('The last buttonhole lies after the first, and there is at least one.');
         }
-        if ($anchorMm !== null && ($anchorMm < $firstMm - 1e-9 || $anchorMm > $lastMm + 1e-9)) {
+        if ($anchorMm !== null && ($anchorMm < $firstMm - Near::DUST || $anchorMm > $lastMm + Near::DUST)) {
             throw new ValueRefused('The named point lies between the first buttonhole and the last.');
         }
         $spacing = $count === 1 ? 0.0 : ($lastMm - $firstMm) / ($count - 1);
         $positions = $count === 1 ? [$anchorMm ?? $firstMm] : array_map(fn (int $i): float => $i === $count - 1 ? $lastMm : $firstMm + $i * $spacing, range(0, $count - 1));
 
-        return new self($positions, $spacing, $anchorMm === null ? null : min(array_map(fn (float $p): float => abs($p - $anchorMm), $positions)));
+        return new self($positions, $spacing, $anchorMm === null ? null : self::nearest($positions, $anchorMm));
+    }
+
+    /** From a point to its nearest buttonhole. */
+    public function awayFrom(float $mm): float
+    {
+        return self::nearest($this->positionsMm, $mm);
+    }
+
+    /** @param  list<float>  $positions */
+    private static function nearest(array $positions, float $mm): float
+    {
+        return array_reduce($positions, fn (float $least, float $p): float => min($least, abs($p - $mm)), INF);
     }
 }

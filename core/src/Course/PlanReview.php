@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Near;
+
 /**
  * Looks at a plan as the teacher has it: what runs over, and what stands before
  * something it needs.
@@ -40,7 +42,7 @@ final class PlanReview
         $order = [];
         foreach ($plan as $s => $ids) {
             $minutes = array_sum(array_map(fn (string $id): float => $byId[$id]['minutes'] ?? 0.0, $ids));
-            if ($s >= $over && $minutes > $sessions[$s] + 1e-9) {
+            if ($s >= $over && $minutes > $sessions[$s] + Near::DUST) {
                 $problems[] = ['kind' => 'overfull', 'session' => $s, 'lesson' => null, 'needs' => null, 'over' => $minutes - $sessions[$s]];
             }
             foreach ([...$ids, ...$home[$s] ?? []] as $id) {

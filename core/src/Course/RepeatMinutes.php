@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Near;
+
 /**
  * The class time that repeats take, laid on the lessons they belong to, so that a plan has room for as many
  * samples as its class will need: the same reckoning as SampleRoom, turned round.
@@ -19,7 +21,7 @@ final readonly class RepeatMinutes
     /** Sessions of nothing but repeats that the rest takes. */
     public function sessions(float $usable): int
     {
-        return $usable > 0 ? (int) ceil($this->over / $usable - 1e-9) : 0;
+        return $usable > 0 ? (int) ceil($this->over / $usable - Near::DUST) : 0;
     }
 
     /**
@@ -35,10 +37,10 @@ final readonly class RepeatMinutes
         $one = max(1.0, array_sum($more) / max(1, count($more)));
         $left = max(0.0, $samples - count($minutes)) * $one;
         $room = array_map(fn (float $m): float => max(0.0, $longest - $m), $minutes);
-        $weights = array_map(fn (string $id): float => max(0.0, ($expected[$id] ?? 1.0) - 1.0) + 1e-6, array_combine(array_keys($minutes), array_map(strval(...), array_keys($minutes))));
+        $weights = array_map(fn (string $id): float => max(0.0, ($expected[$id] ?? 1.0) - 1.0) + Near::SPOT_MM, array_combine(array_keys($minutes), array_map(strval(...), array_keys($minutes))));
         // What is full takes no more: the rest is shared out among the others.
-        while ($left > 1e-9) {
-            $open = array_filter($weights, fn (string|int $id): bool => $room[$id] > 1e-9, ARRAY_FILTER_USE_KEY);
+        while ($left > Near::DUST) {
+            $open = array_filter($weights, fn (string|int $id): bool => $room[$id] > Near::DUST, ARRAY_FILTER_USE_KEY);
             $sum = array_sum($open);
             if ($open === []) {
                 break;
@@ -51,11 +53,11 @@ final readonly class RepeatMinutes
                 $given += $part;
             }
             $left -= $given;
-            if ($given < 1e-9) {
+            if ($given < Near::DUST) {
                 break;
             }
         }
 
-        return new self($repeats, $left < 1e-6 ? 0.0 : $left);
+        return new self($repeats, $left < Near::SPOT_MM ? 0.0 : $left);
     }
 }

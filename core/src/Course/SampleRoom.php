@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Near;
+
 /**
  * How many samples a student can sew in the sessions to come: one of each lesson
  * that is laid in them, and as many more as the minutes that are left hold.
@@ -22,7 +24,7 @@ final class SampleRoom
         $samples = [];
         foreach ($sessions as $s) {
             $sum += ($s['lessons'] + max(0.0, $s['usable'] - $s['used']) / $one) * max(0.0, min(1.0, $s['left']));
-            $samples[] = (int) floor($sum + 1e-9);
+            $samples[] = (int) floor($sum + Near::DUST);
         }
 
         return $samples;

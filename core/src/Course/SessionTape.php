@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Near;
+
 /**
  * A session as a tape in minutes: settling in, looking back where it is time
  * for it, each lesson's demo, rounds and looking, clearing up.
@@ -34,7 +36,7 @@ final class SessionTape
             $at += $minutes->minutes;
         }
         $clear = max($at, $sessionMinutes - $frame->clear);
-        if ($clear > $at + 1e-9) {
+        if ($clear > $at + Near::DUST) {
             $tape[] = ['kind' => 'free', 'from' => $at, 'to' => $clear, 'round' => 0, 'lesson' => null];
         }
         $frame->clear > 0 && $tape[] = ['kind' => 'clear', 'from' => $clear, 'to' => $clear + $frame->clear, 'round' => 0, 'lesson' => null];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Words;
@@ -16,8 +17,8 @@ final class Allowance
     {
         $words = Words::in();
         $n = fn (?float $value): string => $value === null ? '' : $words->number($value, match (true) {
-            abs($value - round($value)) < 1e-9 => 0,
-            abs($value * 10 - round($value * 10)) < 1e-9 => 1,
+            abs($value - round($value)) < Near::DUST => 0,
+            abs($value * 10 - round($value * 10)) < Near::DUST => 1,
             default => 2,
         });
         $unit = in_array($field->kind, [FieldKind::Length, FieldKind::Lengths, FieldKind::Stitches], true) ? ' mm' : '';
@@ -31,7 +32,7 @@ final class Allowance
 
         return match ($kind) {
             'mean', 'spread' => $words->say("allows.$kind", $around),
-            'each', 'stitch-length' => $words->say(abs($check->number('target_mm', 0.0)) < 1e-9 ? 'allows.within' : 'allows.around', $around),
+            'each', 'stitch-length' => $words->say(abs($check->number('target_mm', 0.0)) < Near::DUST ? 'allows.within' : 'allows.around', $around),
             'band' => $words->say(match (true) {
                 ! $met->has('to') => 'allows.from',
                 ! $met->has('from') => 'allows.to',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Skill\SkillGraphBroken;
 
 /**
@@ -149,7 +150,7 @@ final readonly class BundleMerge
     {
         if (! is_array($before) || ! is_array($after)) {
             // 2 and 2.0 are the same length.
-            $same = is_numeric($before) && is_numeric($after) && ! is_string($before) && ! is_string($after) ? abs($before - $after) < 1e-9 : $before === $after;
+            $same = is_numeric($before) && is_numeric($after) && ! is_string($before) && ! is_string($after) ? abs($before - $after) < Near::DUST : $before === $after;
             $same || $places[] = ['place' => $path, 'before' => self::say($before), 'after' => self::say($after)];
 
             return;

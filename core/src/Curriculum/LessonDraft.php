@@ -8,6 +8,7 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Stitch\StitchBook;
@@ -152,7 +153,7 @@ final readonly class LessonDraft
         foreach ($data->parts('readings') as $reading) {
             foreach ($reading->parts('marks') as $i => $mark) {
                 $at = $mark->numberOrNull('at_mm');
-                if ($at !== null && $row->path !== null && ($at < $from - 1e-6 || $at > $to + 1e-6)) {
+                if ($at !== null && $row->path !== null && ($at < $from - Near::SPOT_MM || $at > $to + Near::SPOT_MM)) {
                     $found[] = new DraftProblem($mark->path('at_mm'), sprintf('Mark %d of “%s” lies at %g mm, off the row (%g to %g mm).', $i + 1, $reading->text('label'), $at, round($from, 1), round($to, 1)), $row->id, false, round(max($from, min($to, $at)), 1));
                 }
             }

@@ -8,6 +8,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\OwnStitch;
+use OpenSeam\Core\Near;
 
 /**
  * A lesson's sampler made from one machine's own stitches: a row for each, side
@@ -114,7 +115,7 @@ final readonly class OwnRows
 
         return match (is_string($value) ? '' : $m[2] ?? '') {
             '' => $value,
-            '*' => (int) ceil((float) $value * (float) ($m[3] ?? 1) - 1e-9),
+            '*' => (int) ceil((float) $value * (float) ($m[3] ?? 1) - Near::DUST),
             default => (float) $value - (float) ($m[3] ?? 0),
         };
     }

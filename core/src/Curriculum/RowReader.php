@@ -10,6 +10,7 @@ use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\ToleranceOutOfOrder;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Check\AlikeCheck;
 use OpenSeam\Core\Sampler\Check\BandCheck;
 use OpenSeam\Core\Sampler\Check\Check;
@@ -95,7 +96,7 @@ final class RowReader
     private static function onPiece(Data $data, Path $path, Piece $piece): Path
     {
         foreach ($path->corners as [$x, $y]) {
-            if ($x < -1e-6 || $y < -1e-6 || $x > $piece->widthMm + 1e-6 || $y > $piece->heightMm + 1e-6) {
+            if ($x < -Near::SPOT_MM || $y < -Near::SPOT_MM || $x > $piece->widthMm + Near::SPOT_MM || $y > $piece->heightMm + Near::SPOT_MM) {
                 throw InputError::at($data->path('run'), [round($x, 2), round($y, 2)], sprintf('The row leaves its piece “%s”, which is %g × %g mm.', $piece->label, $piece->widthMm, $piece->heightMm));
             }
         }

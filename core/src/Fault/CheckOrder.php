@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Fault;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /**
@@ -14,8 +15,6 @@ use OpenSeam\Core\ValueRefused;
  */
 final readonly class CheckOrder
 {
-    private const DUST = 1e-9;
-
     /** @param  list<string>  $order  ids */
     private function __construct(
         public array $order,
@@ -37,7 +36,7 @@ final readonly class CheckOrder
             }
             $sum += $check['probability'];
         }
-        if ($sum > 1 + self::DUST) {
+        if ($sum > 1 + Near::DUST) {
             throw new ValueRefused('Only one cause is behind it: the probabilities add up to 1 at most.');
         }
         // Sorting keeps ties as they are.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Grading;
 
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Near;
 
 /**
  * A check now and on the sample before: better or worse only where the two
@@ -47,7 +48,7 @@ final readonly class Comparison
             $closer = $a->off - $b->off;
 
             return match (true) {
-                abs($closer) <= 2 * hypot($a->u, $b->u) + 1e-9 => 'same',
+                abs($closer) <= 2 * hypot($a->u, $b->u) + Near::DUST => 'same',
                 $closer > 0 => 'better',
                 default => 'worse',
             };

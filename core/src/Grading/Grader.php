@@ -12,6 +12,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Check\Check;
 use OpenSeam\Core\Sampler\Check\EachCheck;
 use OpenSeam\Core\Sampler\CheckResult;
@@ -87,7 +88,7 @@ final readonly class Grader
         if ($result?->judgement->verdict !== Verdict::Unsure || ! in_array($field->kind, [FieldKind::Length, FieldKind::Lengths], true)) {
             return $result;
         }
-        $finer = array_filter(self::FINER, fn (float $limitMm): bool => $limitMm < $field->limitMm - 1e-9);
+        $finer = array_filter(self::FINER, fn (float $limitMm): bool => $limitMm < $field->limitMm - Near::DUST);
         $said = fn (string $step): string => $step === 'half' && $this->words->unit === Unit::Inch ? 'half-inch' : $step;
         foreach ($finer as $step => $limitMm) {
             if ($check->judge($field->within($limitMm), $values, $this->words)?->judgement->verdict !== Verdict::Unsure) {

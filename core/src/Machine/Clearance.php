@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Stitch\StitchSettings;
 
 /**
@@ -67,10 +68,15 @@ final readonly class Clearance
     /** "clear", "close" or "strike" */
     public function verdict(): string
     {
-        // A margin of exactly 0.5 is clear, of exactly 0 no strike, whatever the sums of tenths leave over.
+        return self::byMargin($this->smallestMm(), self::CLOSE_BELOW_MM);
+    }
+
+    /** The same of any margin: exactly what is close is clear, exactly 0 no strike, whatever the sums of tenths leave over. */
+    public static function byMargin(float $marginMm, float $closeBelowMm): string
+    {
         return match (true) {
-            $this->smallestMm() < -1e-9 => 'strike',
-            $this->smallestMm() < self::CLOSE_BELOW_MM - 1e-9 => 'close',
+            $marginMm < -Near::DUST => 'strike',
+            $marginMm < $closeBelowMm - Near::DUST => 'close',
             default => 'clear',
         };
     }

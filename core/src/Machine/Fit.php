@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Stitch\StitchKind;
 
 /**
@@ -24,17 +25,17 @@ final class Fit
                 : "{$m->name} does not have “{$kind->title}”.", false)];
         }
         $found = [];
-        if ($s->widthMm > $m->widestMm + 1e-9) {
+        if ($s->widthMm > $m->widestMm + Near::DUST) {
             $found[] = new Refusal('machine-swing', 'width_mm', sprintf('%s swings at most %g mm; %g mm is asked.', $m->name, $m->widestMm, $s->widthMm), false);
         }
-        if (! $kind->staysInPlace() && ($s->lengthMm > $m->longestMm + 1e-9 || $s->lengthMm < $m->shortestMm - 1e-9)) {
+        if (! $kind->staysInPlace() && ($s->lengthMm > $m->longestMm + Near::DUST || $s->lengthMm < $m->shortestMm - Near::DUST)) {
             $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->shortestMm, $m->longestMm, $s->lengthMm), false);
         }
         if ($m->fixedZigzags !== [] && $kind->plainZigzag && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
             $near = DialTranslator::nearestFixed($m, $s->widthMm, $s->lengthMm);
             $found[] = new Refusal('fixed', 'width_mm', sprintf('%s has fixed zigzags only; the nearest is %g wide × %g long (“%s”).', $m->name, $near['width_mm'], $near['length_mm'], $near['name']), false);
         }
-        if ($s->positionMm < $m->positionsMm[0] - 1e-9 || $s->positionMm > $m->positionsMm[count($m->positionsMm) - 1] + 1e-9) {
+        if ($s->positionMm < $m->positionsMm[0] - Near::DUST || $s->positionMm > $m->positionsMm[count($m->positionsMm) - 1] + Near::DUST) {
             $found[] = new Refusal('machine-position', 'needle_position_mm', sprintf('%s moves its needle from %g to %g mm; %g mm is asked.', $m->name, $m->positionsMm[0], $m->positionsMm[count($m->positionsMm) - 1], $s->positionMm), false);
         }
         if ($kind->feedDropped && $m->feedDrop === 'none') {
@@ -43,7 +44,7 @@ final class Fit
         if (self::isOwnButtonhole($kind) && $m->buttonhole === 'none') {
             $found[] = new Refusal('no-buttonhole', 'stitch', "{$m->name} has no buttonhole of its own.", false);
         }
-        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + 1e-9) {
+        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + Near::DUST) {
             $found[] = new Refusal('buttonhole-length', 'row_mm', sprintf('%s sews buttonholes of at most %g mm; %g mm is asked.', $m->name, $m->longestButtonholeMm, $setup->rowMm), false);
         }
         $slot = Clearance::of($m->slotHalfMm, $m->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
@@ -69,13 +70,13 @@ final class Fit
         }
         if ($f->kind->straightOnly && $s->widthMm > 0) {
             $found[] = new Refusal('straight-only', 'width_mm', "“{$f->name}” takes straight stitches only; any swing strikes it.", true);
-        } elseif ($s->widthMm > $f->largestSwingMm + 1e-9) {
+        } elseif ($s->widthMm > $f->largestSwingMm + Near::DUST) {
             $found[] = new Refusal('foot-swing', 'width_mm', sprintf('“%s” takes a swing of at most %g mm; %g mm is asked.', $f->name, $f->largestSwingMm, $s->widthMm), true);
         }
-        if ($s->widthMm < $f->smallestSwingMm - 1e-9) {
+        if ($s->widthMm < $f->smallestSwingMm - Near::DUST) {
             $found[] = new Refusal('foot-least-swing', 'width_mm', sprintf('“%s” takes a swing of at least %g mm; at %g mm the needle strikes its finger.', $f->name, $f->smallestSwingMm, $s->widthMm), true);
         }
-        if ($f->centreOnly && abs($s->positionMm) > 1e-9) {
+        if ($f->centreOnly && abs($s->positionMm) > Near::DUST) {
             $found[] = new Refusal('centre-only', 'needle_position_mm', sprintf('“%s” allows the centre needle only; %g mm is asked.', $f->name, $s->positionMm), true);
         }
         if ($kind->dense && ! $f->grooved) {

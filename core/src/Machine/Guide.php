@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Near;
+
 /** Something the cloth's edge, or the row before, rides along: at a fixed distance beside the centre needle, or adjustable. */
 final readonly class Guide
 {
@@ -44,7 +46,7 @@ final readonly class Guide
         if ($this->stepMm <= 0.0) {
             return min($this->maxMm, max($this->minMm, $distanceMm));
         }
-        $last = floor(($this->maxMm - $this->minMm) / $this->stepMm + 1e-9);
+        $last = floor(($this->maxMm - $this->minMm) / $this->stepMm + Near::DUST);
         $step = min($last, max(0.0, round(($distanceMm - $this->minMm) / $this->stepMm)));
 
         return $this->minMm + $step * $this->stepMm;

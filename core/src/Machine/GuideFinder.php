@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Machine;
 
+use OpenSeam\Core\Near;
+
 /**
  * The guide for an allowance: a needle moved to p sews at distance − p from a
  * guide on its right, and at distance + p from one on its left. The smallest error wins, then the least set-up, then the needle moved least.
@@ -31,7 +33,7 @@ final class GuideFinder
                 $shift = $guide->left ? -$p : $p;
                 $setting = $guide->nearest($allowanceMm + $shift);
                 $over = $setting - $shift - $allowanceMm;
-                $over = abs($over) < 1e-9 ? 0.0 : $over;
+                $over = abs($over) < Near::DUST ? 0.0 : $over;
                 $here = ['id' => $guide->id, 'setting_mm' => $setting, 'needle_position_mm' => $p, 'error_mm' => abs($over), 'over_mm' => $over, 'effort' => $guide->effort];
                 $best = $best === null || self::compare($here, $best) < 0 ? $here : $best;
             }
@@ -81,7 +83,7 @@ final class GuideFinder
      */
     private static function compare(array $a, array $b): int
     {
-        return abs($a['error_mm'] - $b['error_mm']) > 1e-9
+        return abs($a['error_mm'] - $b['error_mm']) > Near::DUST
             ? $a['error_mm'] <=> $b['error_mm']
             : [$a['effort'], abs($a['needle_position_mm'])] <=> [$b['effort'], abs($b['needle_position_mm'])];
     }

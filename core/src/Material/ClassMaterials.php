@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Material;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Skill\ExpectedSamples;
 use OpenSeam\Core\Skill\TracingParameters;
@@ -41,7 +42,7 @@ final readonly class ClassMaterials
         $small = [];
         $sewn = 0;
         foreach ($lessons as $lesson) {
-            $samples = (int) ceil($students * $of($lesson) - 1e-9);
+            $samples = (int) ceil($students * $of($lesson) - Near::DUST);
             $all += $samples;
             foreach ($lesson->sampler->pieces as $piece) {
                 if ($piece->material === 'paper') {

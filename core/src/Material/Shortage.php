@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Material;
 
+use OpenSeam\Core\Near;
+
 /** When something runs out: the first session whose needs, with all before it, are more than what is there. */
 final class Shortage
 {
@@ -26,7 +28,7 @@ final class Shortage
         $self = new self($count);
         $short = [];
         foreach ($sessions === 0 ? [] : $self->upTo($sessions) as $item => $amount) {
-            if ($amount > ($have[$item] ?? 0.0) + 1e-9) {
+            if ($amount > ($have[$item] ?? 0.0) + Near::DUST) {
                 $short[$item] = $self->day($item, $have[$item] ?? 0.0, $sessions);
             }
         }
@@ -48,7 +50,7 @@ final class Shortage
         [$low, $high] = [1, $sessions];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            ($this->upTo($middle)[$item] ?? 0.0) > $have + 1e-9 ? $high = $middle : $low = $middle + 1;
+            ($this->upTo($middle)[$item] ?? 0.0) > $have + Near::DUST ? $high = $middle : $low = $middle + 1;
         }
 
         return $low - 1;

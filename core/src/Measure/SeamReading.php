@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /**
@@ -63,7 +64,7 @@ final readonly class SeamReading
             step: $spread > 2 * $metMm ? SeamStep::find($allowanceMm, $line->sumSquaresResidual, $metMm) : null,
             pattern: self::pattern($line, $allowanceMm, $bias, $spread, $metMm),
             judgement: Judgement::of(
-                Reading::rulerMean($line->meanY, $n, $limitMm, $spread < 1e-9),
+                Reading::rulerMean($line->meanY, $n, $limitMm, $spread < Near::DUST),
                 Tolerance::around($targetMm, $metMm, $nearMm),
             ),
         );
@@ -73,7 +74,7 @@ final readonly class SeamReading
     private static function pattern(LeastSquares $line, array $allowances, float $bias, float $spread, float $met): SeamPattern
     {
         // Guards against 0.1 + 0.2 style dust at the very limit.
-        $dust = 1e-9;
+        $dust = Near::DUST;
         $off = abs($bias) > $met + $dust;
         $scattered = $spread > 2 * $met + $dust;
         if (! $off && ! $scattered) {

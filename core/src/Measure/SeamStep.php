@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Measure;
 
+use OpenSeam\Core\Near;
+
 /**
  * A seam that runs along one guide and then along another: two levels explain the
  * readings far better than one slanting line, and each level is steady in itself.
@@ -38,7 +40,7 @@ final readonly class SeamStep
             }
             [$from, $to] = [array_sum($a) / $k, array_sum($b) / ($n - $k)];
             $left = array_sum(array_map(fn (float $x): float => ($x - $from) ** 2, $a)) + array_sum(array_map(fn (float $x): float => ($x - $to) ** 2, $b));
-            $steady = max(max($a) - min($a), max($b) - min($b)) <= $metMm + 1e-9;
+            $steady = max(max($a) - min($a), max($b) - min($b)) <= $metMm + Near::DUST;
             if ($steady && abs($to - $from) > $metMm && $left < $least) {
                 [$least, $best] = [$left, new self($k, $to - $from)];
             }

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Sampler;
 
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Stitch\Path;
 
 /** The part of a page that is drawn on, and the lines that can be laid into it; mm from the page's top left corner. */
 final readonly class PaperArea
 {
-    /** Rounding of sums of lanes, mm. */
-    private const NEAR_MM = 1e-9;
-
     /** Lines with dots to stop on. */
     private const STOP_LINES = 4;
 
@@ -30,7 +28,7 @@ final readonly class PaperArea
     public function lanes(float $everyMm): array
     {
         $lines = [];
-        for ($x = $this->left; $x <= $this->right + self::NEAR_MM; $x += $everyMm) {
+        for ($x = $this->left; $x <= $this->right + Near::DUST; $x += $everyMm) {
             $lines[] = Path::through([[$x, $this->top], [$x, $this->bottom]]);
         }
 

@@ -9,6 +9,7 @@ use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
 use OpenSeam\Core\Measure\RulerLimit;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Near;
 
 /** The readings of one sample, by "row.reading", lengths in mm. */
 final readonly class Readings
@@ -100,7 +101,7 @@ final readonly class Readings
 
     private static function inInches(Length $length): string
     {
-        return abs($length->leftoverMm()) < 1e-6 ? $length->asInchFraction() : self::plain($length->inInches(), 4);
+        return abs($length->leftoverMm()) < Near::SPOT_MM ? $length->asInchFraction() : self::plain($length->inInches(), 4);
     }
 
     /** @return list<string> ids of the rows that something was read of */
@@ -143,7 +144,7 @@ final readonly class Readings
         $of = $field->values()[$i];
         $value = $of->length ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
         // The span of a count is a stretch of row, whatever the range of the count.
-        if ($value < $of->min - 1e-9 || $value > $of->max + 1e-9) {
+        if ($value < $of->min - Near::DUST || $value > $of->max + Near::DUST) {
             throw InputError::at($at, $typed, sprintf('“%s” can be %s to %s%s.', $field->label, self::plain($of->min), self::plain($of->max), $of->length ? ' mm' : ''));
         }
 

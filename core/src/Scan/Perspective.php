@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Scan;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * From a point on a picture to its place on the table, in mm. Two known points give
@@ -62,7 +63,7 @@ final readonly class Perspective
             $around += hypot($next[0] - $x, $next[1] - $y);
         }
 
-        return new self([...$solved, 1.0], 2 * ($wideMm + $highMm) / max(1e-9, $around));
+        return new self([...$solved, 1.0], 2 * ($wideMm + $highMm) / max(Near::DUST, $around));
     }
 
     /**

@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Scan;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\Measure\Reading;
+use OpenSeam\Core\Near;
 
 /** Stitch lengths and the distance to the cloth edge from points that were clicked on a picture. */
 final readonly class PictureMeasure
@@ -29,7 +30,7 @@ final readonly class PictureMeasure
         $lengths = [];
         for ($i = 1; $i < count($points); $i++) {
             $length = hypot($points[$i][0] - $points[$i - 1][0], $points[$i][1] - $points[$i - 1][1]);
-            $length > 1e-6 || throw InputError::at("needle[$i]", $needle[$i], 'Two needle points in a row lie on the same spot.');
+            $length > Near::SPOT_MM || throw InputError::at("needle[$i]", $needle[$i], 'Two needle points in a row lie on the same spot.');
             $lengths[] = $length;
         }
         // First to last over the number of stitches: the clicks in between do not matter to the mean.

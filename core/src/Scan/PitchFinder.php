@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Scan;
 
 use OpenSeam\Core\Measure\LeastSquares;
+use OpenSeam\Core\Near;
 
 /** The stitch pitch from how the row repeats along itself. */
 final class PitchFinder
@@ -147,6 +148,6 @@ final class PitchFinder
         [$a, $b, $c] = [$alike[$lag - 1], $alike[$lag], $alike[$lag + 1]];
         $bend = $a - 2 * $b + $c;
 
-        return abs($bend) < 1e-12 ? (float) $lag : $lag + 0.5 * ($a - $c) / $bend;
+        return abs($bend) < Near::CHANCE ? (float) $lag : $lag + 0.5 * ($a - $c) / $bend;
     }
 }

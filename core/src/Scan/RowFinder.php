@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Scan;
 
 use OpenSeam\Core\Measure\LeastSquares;
+use OpenSeam\Core\Near;
 
 /** The row as the dark (or light) line beside the edge. */
 final class RowFinder
@@ -56,7 +57,7 @@ final class RowFinder
         }
         $mean = array_sum($rest) / count($rest);
         $deviation = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $rest)) / count($rest));
-        if (self::STANDS_OUT * max(1e-6, $deviation) > $places[$middle] - $mean) {
+        if (self::STANDS_OUT * max(Near::SPOT_MM, $deviation) > $places[$middle] - $mean) {
             return null;
         }
 

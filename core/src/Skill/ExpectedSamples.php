@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
+use OpenSeam\Core\Near;
+
 /**
  * How many samples a beginner is expected to sew until one is good, by the
  * model of knowledge tracing (Corbett & Anderson 1995) run forward: a known
@@ -24,7 +26,7 @@ final class ExpectedSamples
         $known ??= $p->afterDemo();
         $unknown = 1 - $known;
         $expected = 0.0;
-        for ($i = 0; $i < self::MOST && $known + $unknown > 1e-12; $i++) {
+        for ($i = 0; $i < self::MOST && $known + $unknown > Near::CHANCE; $i++) {
             // Those without a good sample so far sew one more.
             $expected += $known + $unknown;
             $failed = $unknown * (1 - $p->guess);

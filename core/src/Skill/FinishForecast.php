@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
+use OpenSeam\Core\Near;
+
 /**
  * Who finishes when, by the skill model run forward: each lesson still to come
  * takes as many samples as it takes until one is good (LessonToCome), and each session to come
@@ -84,7 +86,7 @@ final readonly class FinishForecast
     {
         foreach ($samples as $k => $n) {
             $sum = array_sum(array_map(fn (self $f): float => $f->done[$k][count($f->expected)] ?? 0.0, $class));
-            if ($sum / count($class) >= $share - 1e-12) {
+            if ($sum / count($class) >= $share - Near::CHANCE) {
                 return $n;
             }
         }
@@ -106,7 +108,7 @@ final readonly class FinishForecast
             foreach ($class as [$done, $forecast]) {
                 $sum += $n <= $done ? 1.0 : ($forecast->done[$session][$n - $done] ?? 0.0);
             }
-            if ($sum / count($class) < $share - 1e-12) {
+            if ($sum / count($class) < $share - Near::CHANCE) {
                 return $n - 1;
             }
         }
@@ -123,7 +125,7 @@ final readonly class FinishForecast
     {
         $lessons = 0;
         foreach ($this->done[$session] ?? [] as $n => $chance) {
-            $lessons = $chance >= $share - 1e-12 ? $n : $lessons;
+            $lessons = $chance >= $share - Near::CHANCE ? $n : $lessons;
         }
 
         return $lessons;

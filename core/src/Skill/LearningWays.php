@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Skill;
 
 use DateTimeImmutable;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Tables;
 
 /**
@@ -159,7 +160,7 @@ final class LearningWays
 
     private static function log(float $right, float $shown): float
     {
-        return log(max(1e-9, $shown * $right + (1 - $shown) * (1 - $right)));
+        return log(max(Near::DUST, $shown * $right + (1 - $shown) * (1 - $right)));
     }
 
     /**

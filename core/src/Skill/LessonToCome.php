@@ -16,7 +16,7 @@ final readonly class LessonToCome
     private const MOST_SAMPLES = 60;
 
     /** Fewer students than this are not followed further. */
-    private const DUST = 1e-10;
+    private const FOLLOWED = 1e-10;
 
     /**
      * @param  array<int, float>  $chances  that the first good sample is the 1st, 2nd …
@@ -57,7 +57,7 @@ final readonly class LessonToCome
         $states = $shown ? $states : self::taught($states, $watches);
         $right = array_map(fn (int $state): float => (float) array_product(array_map(fn (TracingParameters $of, int $i): float => ($state >> $i & 1) === 1 ? 1 - $of->slip : $of->guess, $p, array_keys($p))), array_combine(array_keys($states), array_keys($states)));
         [$chances, $after, $left] = [[], array_fill(0, count($p), 0.0), 1.0];
-        for ($n = 1; $n <= self::MOST_SAMPLES && $left > self::DUST; $n++) {
+        for ($n = 1; $n <= self::MOST_SAMPLES && $left > self::FOLLOWED; $n++) {
             $good = array_map(fn (float $share, float $chance): float => $share * $chance, $states, $right);
             $good = array_combine(array_keys($states), $good);
             $chances[$n] = array_sum($good);

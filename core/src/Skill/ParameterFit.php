@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Skill;
 
+use OpenSeam\Core\Near;
+
 /**
  * Slip, guess, start and transit of a kind of skill from a studio's own samples:
  * expectation maximisation for the two-state hidden Markov model that knowledge
@@ -157,7 +159,7 @@ final class ParameterFit
         $now = [1 - $p->start, $p->start];
         foreach ($likely as [$unknown, $knows]) {
             $a = [$now[0] * $unknown, $now[1] * $knows];
-            $sum = max(1e-300, $a[0] + $a[1]);
+            $sum = max(Near::LEAST, $a[0] + $a[1]);
             $forward[] = $a = [$a[0] / $sum, $a[1] / $sum];
             $now = [$a[0] * (1 - $p->transit), $a[1] + $a[0] * $p->transit];
         }
@@ -169,13 +171,13 @@ final class ParameterFit
                 $stay = $forward[$t][0] * (1 - $p->transit) * $unknown * $back[0];
                 $step = $forward[$t][0] * $p->transit * $knows * $back[1];
                 $kept = $forward[$t][1] * $knows * $back[1];
-                $sum = max(1e-300, $stay + $step + $kept);
+                $sum = max(Near::LEAST, $stay + $step + $kept);
                 $learned[$t] = $step / $sum;
                 $back = [(1 - $p->transit) * $unknown * $back[0] + $p->transit * $knows * $back[1], $knows * $back[1]];
-                $scale = max(1e-300, $back[0] + $back[1]);
+                $scale = max(Near::LEAST, $back[0] + $back[1]);
                 $back = [$back[0] / $scale, $back[1] / $scale];
             }
-            $sum = max(1e-300, $forward[$t][0] * $back[0] + $forward[$t][1] * $back[1]);
+            $sum = max(Near::LEAST, $forward[$t][0] * $back[0] + $forward[$t][1] * $back[1]);
             $known[$t] = $forward[$t][1] * $back[1] / $sum;
         }
         ksort($known);
@@ -192,8 +194,8 @@ final class ParameterFit
     {
         [$unknown, $known] = [0.0, 0.0];
         foreach ($weights as $w) {
-            $unknown += log(max(1e-9, $w * $p->guess + (1 - $w) * (1 - $p->guess)));
-            $known += log(max(1e-9, $w * (1 - $p->slip) + (1 - $w) * $p->slip));
+            $unknown += log(max(Near::DUST, $w * $p->guess + (1 - $w) * (1 - $p->guess)));
+            $known += log(max(Near::DUST, $w * (1 - $p->slip) + (1 - $w) * $p->slip));
         }
         $share = min(1.0, KnowledgeTracing::MOST_CHECKS / max(1, count($weights)));
 
@@ -218,7 +220,7 @@ final class ParameterFit
         $known = $p->afterDemo();
         foreach ($samples as $weights) {
             foreach (array_slice($weights, 0, 1) as $w) {
-                $right = min(1 - 1e-9, max(1e-9, $known * (1 - $p->slip) + (1 - $known) * $p->guess));
+                $right = min(1 - Near::DUST, max(Near::DUST, $known * (1 - $p->slip) + (1 - $known) * $p->guess));
                 $losses[] = -($w * log($right) + (1 - $w) * log(1 - $right));
             }
             $known = $tracing->afterSample($known, $weights);

@@ -18,6 +18,9 @@ final class Buttonhole
     /** A keyhole's eye is so much wider than the rest. */
     private const EYE = 1.4;
 
+    /** Length of the straight stitches that some machines sew first; common practice, no source. */
+    private const STRAIGHT_MM = 2.0;
+
     /**
      * @return list<Point>
      *
@@ -25,7 +28,7 @@ final class Buttonhole
      */
     public static function points(StitchSettings $s, float $rowMm): array
     {
-        $bar = $s->stitches * $s->lengthMm;
+        $bar = $s->barMm;
         $far = match ($s->kind->end) {
             'round' => $s->widthMm / 2,
             'keyhole' => $s->widthMm * self::EYE,
@@ -33,23 +36,25 @@ final class Buttonhole
         };
         $shortest = $bar + $far + 2 * $s->lengthMm;
         if ($rowMm < $shortest) {
-            throw InputError::at('row_mm', $rowMm, sprintf('With these bars a buttonhole is at least %.1f mm long: a longer one, fewer bar stitches or closer ones.', $shortest));
+            throw InputError::at('row_mm', $rowMm, sprintf('With these bars a buttonhole is at least %.1f mm long: a longer one, or shorter bars.', $shortest));
         }
         $inner = $s->gapMm / 2;
         $outer = $s->widthMm / 2;
         $turn = $rowMm - $far;
 
         return array_map(
-            fn (array $p): array => [$p[0], $p[1] + $s->positionMm],
+            // Begun at the back it is the same hole from its other end: what was left is right, seen along the way it is sewn.
+            fn (array $p): array => $s->startsAtBack ? [$rowMm - $p[0], $s->positionMm - $p[1]] : [$p[0], $p[1] + $s->positionMm],
             [
+                ...($s->straightFirst ? [...self::straight($bar, $turn, -($outer + $inner) / 2), ...self::straight($turn, $bar, ($outer + $inner) / 2)] : []),
                 ...self::zigzag($bar, $turn, $s->lengthMm, -$outer, -$inner),
                 ...match ($s->kind->end) {
                     'round' => self::fan($turn, 0.0, $inner, $outer, M_PI, $s->lengthMm),
                     'keyhole' => self::fan($rowMm - $s->widthMm * self::EYE / 2, 0.0, $outer * 0.55, $outer * self::EYE, 1.6 * M_PI, $s->lengthMm),
-                    default => self::zigzag($turn, $rowMm, $s->lengthMm, -$outer, $outer),
+                    default => self::bar($turn, $rowMm, $s->stitches, $outer),
                 },
                 ...self::zigzag($turn, $bar, $s->lengthMm, $outer, $inner),
-                ...self::zigzag($bar, 0.0, $s->lengthMm, -$outer, $outer),
+                ...self::bar($bar, 0.0, $s->stitches, $outer),
             ],
         );
     }
@@ -66,6 +71,33 @@ final class Buttonhole
         }
 
         return $points;
+    }
+
+    /**
+     * Swings across both sides, on nearly the same spot.
+     *
+     * @return list<Point>
+     */
+    private static function bar(float $from, float $to, int $swings, float $outer): array
+    {
+        $points = [];
+        for ($i = 0; $i <= $swings; $i++) {
+            $points[] = [$from + ($to - $from) * $i / $swings, $i % 2 === 0 ? -$outer : $outer];
+        }
+
+        return $points;
+    }
+
+    /**
+     * A row of straight stitches, to measure the hole by.
+     *
+     * @return list<Point>
+     */
+    private static function straight(float $from, float $to, float $across): array
+    {
+        $stitches = max(1, (int) round(abs($to - $from) / self::STRAIGHT_MM));
+
+        return array_map(fn (int $i): array => [$from + ($to - $from) * $i / $stitches, $across], range(0, $stitches));
     }
 
     /**

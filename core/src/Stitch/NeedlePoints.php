@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Stitch;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * Where the needle goes down along a row, in sewing order: [along, across] in
@@ -54,7 +55,7 @@ final class NeedlePoints
         for ($i = 0, $fed = 0.0; count($points) <= self::MOST_POINTS; $i++) {
             [$feed, $across] = $kind->strokes[$i % $cycle];
             $fed += $feed;
-            if ($fed * $length > $rowMm + 1e-9) {
+            if ($fed * $length > $rowMm + Near::DUST) {
                 break;
             }
             $points[] = [$fed * $length, $settings->positionMm + $across * $half];

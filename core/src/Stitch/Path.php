@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Stitch;
 
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /**
@@ -82,7 +83,7 @@ final readonly class Path
     public static function arc(float $x, float $y, float $radiusMm, float $fromDegrees, float $toDegrees): self
     {
         $sweep = deg2rad($toDegrees - $fromDegrees);
-        if ($radiusMm <= 0 || abs($sweep) < 1e-6 || abs($sweep) > 2 * M_PI + 1e-9) {
+        if ($radiusMm <= 0 || abs($sweep) < Near::SPOT_MM || abs($sweep) > 2 * M_PI + Near::DUST) {
             throw new ValueRefused('An arc has a radius above 0 and turns by up to a full circle.');
         }
 
@@ -163,7 +164,7 @@ final readonly class Path
                 $ends[$middle] < $along ? $low = $middle + 1 : $high = $middle;
             }
             [$a, $b] = [$this->corners[$low], $this->corners[$low + 1] ?? $this->corners[$low]];
-            $length = max(1e-9, self::distance($a, $b));
+            $length = max(Near::DUST, self::distance($a, $b));
             [$dx, $dy] = [($b[0] - $a[0]) / $length, ($b[1] - $a[1]) / $length];
             $into = $along - ($ends[$low] - $length);
             $places[] = [[$a[0] + $dx * $into, $a[1] + $dy * $into], [$dx, $dy]];

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Stitch;
 
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /** From so much to so much, in mm, with the value people start from. */
 final readonly class Span
@@ -21,7 +22,7 @@ final readonly class Span
     public function check(string $field, float $value, string $what): void
     {
         // Sums of tenths must not miss a limit by rounding dust.
-        if (! is_finite($value) || $value < $this->min - 1e-9 || $value > $this->max + 1e-9) {
+        if (! is_finite($value) || $value < $this->min - Near::DUST || $value > $this->max + Near::DUST) {
             throw InputError::at($field, is_finite($value) ? $value : null, $this->max <= 0.0 ? "$what is 0." : sprintf('%s is from %g to %g mm.', $what, $this->min, $this->max));
         }
     }

@@ -12,6 +12,9 @@ final readonly class StitchSettings
     /** No needle of a domestic machine moves further from the centre. */
     public const FURTHEST_POSITION_MM = 4.5;
 
+    /** A bar of a buttonhole; ours to start from, until a machine's own were measured. */
+    public const BAR_MM = 1.5;
+
     private function __construct(
         public StitchKind $kind,
         public float $lengthMm,
@@ -22,6 +25,12 @@ final readonly class StitchSettings
         public float $gapMm,
         /** Stitches of each bar of a buttonhole, or of a button. */
         public int $stitches,
+        /** Along the hole, each bar of a buttonhole: it stays nearly on the spot, however many stitches it has. */
+        public float $barMm = self::BAR_MM,
+        /** The end of a buttonhole that is sewn first: the front, where the row begins, or the back. */
+        public bool $startsAtBack = false,
+        /** Straight rows along both sides before the zigzag. */
+        public bool $straightFirst = false,
     ) {}
 
     /**
@@ -30,7 +39,7 @@ final readonly class StitchSettings
      *
      * @throws InputError when a value is out of range for this stitch
      */
-    public static function of(StitchKind $kind, ?float $lengthMm = null, ?float $widthMm = null, float $positionMm = 0.0, ?float $gapMm = null, ?int $stitches = null): self
+    public static function of(StitchKind $kind, ?float $lengthMm = null, ?float $widthMm = null, float $positionMm = 0.0, ?float $gapMm = null, ?int $stitches = null, ?float $barMm = null, bool $startsAtBack = false, bool $straightFirst = false): self
     {
         $lengthMm ??= $kind->length->usual;
         $widthMm = $kind->swings() ? $widthMm ?? $kind->width->usual : 0.0;
@@ -46,6 +55,9 @@ final readonly class StitchSettings
             throw InputError::at('stitches', $stitches, 'From 2 to 40 stitches can be sewn here.');
         }
 
-        return new self($kind, $lengthMm, $widthMm, $positionMm, $gapMm, $stitches);
+        $barMm ??= self::BAR_MM;
+        (new Span(0.5, 4.0, self::BAR_MM))->check('bar_mm', $barMm, 'A bar');
+
+        return new self($kind, $lengthMm, $widthMm, $positionMm, $gapMm, $stitches, $barMm, $startsAtBack, $straightFirst);
     }
 }

@@ -121,7 +121,7 @@ final class NeedlePointsTest extends TestCase
         yield 'row of nothing' => [fn () => self::points('zigzag', 0, 2, 3), 'row_mm', 'longer than 0'];
         yield 'row of a thousand million' => [fn () => self::points('zigzag', 1e9, 2, 3), 'row_mm', '10000'];
         yield 'too many stitches' => [fn () => self::points('satin', 10_000, 0.1, 3), 'row_mm', '25000 stitches'];
-        yield 'buttonhole too short' => [fn () => self::points('buttonhole', 5, 0.5, 5), 'row_mm', 'at least 7.0'];
+        yield 'buttonhole too short' => [fn () => self::points('buttonhole', 3.5, 0.5, 5), 'row_mm', 'at least 4.0'];
         yield 'button with a length' => [fn () => self::points('button', 5, 1), 'length_mm', 'is 0'];
         yield 'unknown' => [fn () => self::points('cable', 5), 'stitch', 'Known: straight'];
     }

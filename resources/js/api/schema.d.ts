@@ -614,6 +614,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/button-width": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The swing for a button’s holes as this dial has it, and the needle’s room in them: clear, close or strike. */
+        post: operations["button-width"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/buttonhole-lengths": {
         parameters: {
             query?: never;
@@ -631,6 +648,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/buttonhole-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The acts of a buttonhole on this machine, one after another, and the parts it sews with their direction. */
+        post: operations["buttonhole-run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/check-fit": {
         parameters: {
             query?: never;
@@ -642,6 +676,23 @@ export interface paths {
         put?: never;
         /** @description Machine, foot, stitch and needle together: what refuses, what is dangerous, and the margins. */
         post: operations["check-fit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/choose-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Which kind of buttonhole suits cloth, button and part, which way it lies, and what is put under it, with the reasons. */
+        post: operations["choose-buttonhole"];
         delete?: never;
         options?: never;
         head?: never;
@@ -835,6 +886,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/place-buttons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How many buttonholes, and where: evenly, with the ends moved a little, so that the fullest of the chest or the waist has one. */
+        post: operations["place-buttons"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/plan-bench": {
         parameters: {
             query?: never;
@@ -869,6 +937,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/read-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Verdicts on a sewn buttonhole from what ruler and eye say, the one change to make, and the skill it speaks of. */
+        post: operations["read-buttonhole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/read-seam": {
         parameters: {
             query?: never;
@@ -897,6 +982,23 @@ export interface paths {
         put?: never;
         /** @description Stitch length from a count over a span: L ± U, the verdict, and how many stitches would decide. */
         post: operations["read-stitch-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/size-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The opening a button needs, the finished length over both bars, and what to set on this machine for it; six schools beside each other. */
+        post: operations["size-buttonhole"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2688,21 +2790,31 @@ export interface components {
             kept: string;
         };
         EstimateBody: {
+            together?: string[][];
+            home?: string[];
+            sure?: number | null;
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            pins?: {
+                [key: string]: number;
+            };
+            not_before?: {
+                [key: string]: number;
+            };
+            not_after?: {
+                [key: string]: number;
+            };
+            settle?: number;
+            clear?: number;
+            review_every?: number;
+            review_minutes?: number;
+            pace?: number;
             students: number;
             helpers: number;
             machines: number;
             /** @description of a session */
             minutes: number;
             course?: string;
-            home?: string[];
-            /** @enum {string} */
-            order?: "course" | "stitches-first" | "feet-first" | "one-day";
-            together?: string[][];
-            settle?: number;
-            clear?: number;
-            review_every?: number;
-            review_minutes?: number;
-            pace?: number;
         };
         /** @description How many sessions a course would take. */
         EstimateView: {
@@ -3016,16 +3128,16 @@ export interface components {
             /** @description the sample it is seen on, kept or still in hand: what is found counts for the student */
             sample?: string | null;
             known?: {
-                length_mm?: number;
-                width_mm?: number;
-                tension_notches?: number;
-                /** @enum {string} */
-                cloth?: "woven" | "thin" | "stretch";
-                stabiliser?: boolean;
-                fast?: boolean;
-                needle_new?: boolean;
-                rethreaded?: boolean;
-                bobbin_reseated?: boolean;
+                length_mm?: number | null;
+                width_mm?: number | null;
+                tension_notches?: number | null;
+                /** @enum {string|null} */
+                cloth?: "woven" | "thin" | "stretch" | null;
+                stabiliser?: boolean | null;
+                fast?: boolean | null;
+                needle_new?: boolean | null;
+                rethreaded?: boolean | null;
+                bobbin_reseated?: boolean | null;
             };
         };
         /** @description The search for what is behind a fault. */
@@ -3107,7 +3219,7 @@ export interface components {
             /** @description the rows of that sample */
             before: components["schemas"]["MeasuredRowView"][];
         };
-        KeepLessonBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+        KeepLessonBody: {
             /** @description as far as it is drafted: a lesson of a bundle once it fits */
             lesson: {
                 [key: string]: unknown;
@@ -3191,9 +3303,6 @@ export interface components {
             kept_at: string;
         };
         LayOutBody: {
-            version: number;
-            /** @description a ULID of the caller, to ask how far it is and to stop it */
-            job?: string;
             starts_on: string;
             time: string;
             sessions: number;
@@ -3211,6 +3320,14 @@ export interface components {
             lengths?: {
                 [key: string]: number;
             };
+            /** @description groups of lessons for one session */
+            together?: string[][];
+            /** @description lessons sewn at home */
+            home?: string[];
+            /** @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson */
+            sure?: number | null;
+            /** @enum {string} */
+            order?: "course" | "stitches-first" | "feet-first" | "one-day";
             /** @description number of the session, from 1, by lesson */
             pins?: {
                 [key: string]: number;
@@ -3223,12 +3340,6 @@ export interface components {
             not_after?: {
                 [key: string]: number;
             };
-            /** @description groups of lessons for one session */
-            together?: string[][];
-            /** @description lessons sewn at home */
-            home?: string[];
-            /** @enum {string} */
-            order?: "course" | "stitches-first" | "feet-first" | "one-day";
             /** @description minutes to open up */
             settle?: number;
             /** @description minutes to clear up */
@@ -3238,8 +3349,9 @@ export interface components {
             review_minutes?: number;
             /** @description percent of the usual time */
             pace?: number;
-            /** @description share of the class for whom there is time to sew again, 0.5 to 0.95; null: one sample of each lesson */
-            sure?: number | null;
+            version: number;
+            /** @description a ULID of the caller, to ask how far it is and to stop it */
+            job?: string;
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {
@@ -3335,7 +3447,7 @@ export interface components {
             drive: "mechanical" | "computerised" | "straight-only";
             tension_mark: string;
             usable: boolean;
-            note: string;
+            note: string | null;
             facts?: components["schemas"]["MachineFactsSent"];
         };
         MachineFacts: {
@@ -3601,22 +3713,12 @@ export interface components {
             teaches: string[];
         };
         NewClassBody: {
-            name: string;
-            students: string[];
             starts_on: string;
             time: string;
             sessions: number;
             minutes: number;
-            helpers: number;
-            machines: number;
             /** @description days without a class, as 2030-12-25 */
             closed?: string[];
-            /** @description a course of the shelf; the first one when left out */
-            course?: string;
-            /** @description a class whose plan and wishes are copied */
-            from?: string;
-            /** @description it really began then: without it, dates in the past are asked back */
-            began?: boolean;
             weekdays?: number[];
             every_weeks?: number;
             made_up?: {
@@ -3627,13 +3729,33 @@ export interface components {
             };
             together?: string[][];
             home?: string[];
+            sure?: number | null;
             /** @enum {string} */
             order?: "course" | "stitches-first" | "feet-first" | "one-day";
+            pins?: {
+                [key: string]: number;
+            };
+            not_before?: {
+                [key: string]: number;
+            };
+            not_after?: {
+                [key: string]: number;
+            };
             settle?: number;
             clear?: number;
             review_every?: number;
             review_minutes?: number;
             pace?: number;
+            name: string;
+            students: string[];
+            helpers: number;
+            machines: number;
+            /** @description a class whose plan and wishes are copied */
+            from?: string | null;
+            /** @description it really began then: without it, dates in the past are asked back */
+            began?: boolean;
+            /** @description a course of the shelf; the first one when left out */
+            course?: string;
         };
         NewPasswordBody: {
             token: string;
@@ -3647,7 +3769,7 @@ export interface components {
             width_mm: number;
             height_mm: number;
         };
-        NewRowBody: WithRequired<components["schemas"]["DraftBody"], "lesson"> & {
+        NewRowBody: {
             /** @description as far as it is drafted: a lesson of a bundle once it fits */
             lesson: {
                 [key: string]: unknown;
@@ -3724,7 +3846,6 @@ export interface components {
             lesson: string;
             /** @description of the lesson that was sewn; the one on the shelf where it is not given */
             version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
             row: string;
             /** @description place along the row and distance to the edge there, mm */
             marks: number[][];
@@ -3735,6 +3856,7 @@ export interface components {
             stitch_u_mm?: number | null;
             /** @description standard uncertainty of a distance to the edge */
             edge_u_mm?: number | null;
+            way?: components["schemas"]["WayView"] | null;
         };
         /** @description A piece in mm. */
         PieceView: {
@@ -3764,14 +3886,14 @@ export interface components {
             length: number;
         };
         PlanBody: {
-            version: number;
-            sessions: string[][];
-            /** @description lessons sewn at home after each session */
-            home?: string[][];
             /** @description number of the session, from 1, by lesson */
             pins?: {
                 [key: string]: number;
             };
+            /** @description lessons sewn at home after each session */
+            home?: string[][];
+            version: number;
+            sessions: string[][];
         };
         /** @description What a way of planning costs. */
         PlanCostView: {
@@ -3940,6 +4062,10 @@ export interface components {
                 [key: string]: (string | number | null)[];
             };
             faults: string[];
+            replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
             /** @description the teacher’s own verdicts, by check */
             overruled?: {
                 [key: string]: {
@@ -3948,10 +4074,6 @@ export interface components {
                     because: string;
                 };
             } | null;
-            replaces?: string | null;
-            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
-            version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
         };
         /** @description Says whether anything happened in a class: the same word, nothing did. */
         PulseView: {
@@ -4097,9 +4219,24 @@ export interface components {
             /** @description and met then */
             met: number;
         };
-        SampleBody: WithRequired<components["schemas"]["PreviewBody"], "id" | "class" | "student" | "lesson" | "readings" | "faults"> & {
-            /** @description a ULID made where the sample was looked at */
+        SampleBody: {
+            /** @description that it will be kept by: what was found to be behind its faults counts */
             id: string;
+            /** @description samples of this lesson by this student that were known where it was looked at */
+            known?: number | null;
+            /** @description keep it beside another one that was kept meanwhile */
+            sure?: boolean;
+            settings?: {
+                machine?: string | null;
+                foot?: string | null;
+                needle?: string | null;
+                length?: string | null;
+                width?: string | null;
+                tension?: string | null;
+                cloth?: string | null;
+                note?: string | null;
+            };
+            next?: components["schemas"]["ChoiceBody"];
             class: string;
             student: string;
             lesson: string;
@@ -4109,9 +4246,10 @@ export interface components {
                 [key: string]: (string | number | null)[];
             };
             faults: string[];
-            settings?: {
-                [key: string]: string | null;
-            };
+            replaces?: string | null;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            way?: components["schemas"]["WayView"] | null;
             /** @description the teacher’s own verdicts, by check */
             overruled?: {
                 [key: string]: {
@@ -4120,15 +4258,6 @@ export interface components {
                     because: string;
                 };
             } | null;
-            replaces?: string | null;
-            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
-            version?: number | null;
-            way?: components["schemas"]["WayView"] | null;
-            next?: components["schemas"]["ChoiceBody"];
-            /** @description samples of this lesson by this student that were known where it was looked at */
-            known?: number | null;
-            /** @description keep it beside another one that was kept meanwhile */
-            sure?: boolean;
         };
         /** @description A word on a kept sample. */
         SampleNoteView: {
@@ -4254,7 +4383,7 @@ export interface components {
         ServiceBody: {
             /** @enum {string} */
             kind: "needle" | "clean" | "service" | "out-of-use" | "in-use";
-            note: string;
+            note: string | null;
         };
         /** @description Something that was done to a machine. */
         ServiceView: {
@@ -4448,7 +4577,7 @@ export interface components {
         };
         StudentBody: {
             /** @description the teacher’s own, for nobody else */
-            note: string;
+            note: string | null;
             /** @description lesson ids */
             wishes: string[];
             /** @description there is one at home */
@@ -6415,6 +6544,76 @@ export interface operations {
             };
         };
     };
+    "button-width": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description in the button
+                     * @enum {integer}
+                     */
+                    holes: 2 | 4;
+                    /** @description of two holes, centre to centre */
+                    spacing_mm: number;
+                    /** @description a hole across */
+                    hole_mm: number;
+                    /** @description metric size, hundredths of a mm */
+                    needle_size: number;
+                    /** @description from one width to the next */
+                    dial_step_mm?: number;
+                    /** @description swing */
+                    widest_mm: number;
+                    /**
+                     * @description how it is put out of work
+                     * @enum {string}
+                     */
+                    feed?: "drops" | "cover" | "zero-length";
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description nearest that the dial has */
+                        width_mm: number;
+                        /** @description at each wall; below 0: it strikes */
+                        margin_mm: number;
+                        /**
+                         * @description by that margin
+                         * @enum {string}
+                         */
+                        verdict: "clear" | "close" | "strike";
+                        /** @description in which it can be sewn */
+                        patterns: string[];
+                        /** @description before the first stitch */
+                        set_up: string[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "buttonhole-lengths": {
         parameters: {
             query?: never;
@@ -6472,6 +6671,92 @@ export interface operations {
                         fits_foot: boolean | null;
                         /** @description the half wrap is of a dome that was not measured */
                         estimated: boolean;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "buttonhole-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description it sews them; none: by hand
+                     * @enum {string}
+                     */
+                    way: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed" | "by-hand";
+                    /**
+                     * @description of buttonhole
+                     * @enum {string}
+                     */
+                    kind?: "rectangular" | "round-ended" | "keyhole" | "stretch" | "corded";
+                    /**
+                     * @description the end it starts; empty: nobody has looked yet
+                     * @enum {string}
+                     */
+                    starts?: "front" | "back" | "" | "unknown";
+                    /** @description straight rows before the zigzag */
+                    straight_first?: boolean;
+                    /** @description by itself */
+                    ties_off?: boolean;
+                    /** @description it has one that is pulled down */
+                    lever?: boolean;
+                    /** @description over a cord */
+                    corded?: boolean;
+                    /** @description of a bar */
+                    swings?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description in order */
+                        acts: {
+                            /** @description of the act */
+                            id: string;
+                            /** @description what to do */
+                            text: string;
+                            /** @description beside it */
+                            caution?: string;
+                            /** @description it is done */
+                            stop_when?: string;
+                            /** @description what is seen when it is right */
+                            see?: string;
+                        }[];
+                        /** @description parts in the order in which they are sewn */
+                        path: {
+                            /** @description of the hole */
+                            part: string;
+                            /** @description end */
+                            from: string;
+                            /** @description end */
+                            to: string;
+                            /** @description of the feed: forwards goes from the back of the hole to its front */
+                            direction: string;
+                        }[];
                     };
                 };
             };
@@ -6646,6 +6931,15 @@ export interface operations {
                     gap_mm?: number;
                     /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
                     stitches?: number;
+                    /** @description each bar of a buttonhole, along it; default 1.5 */
+                    bar_mm?: number;
+                    /**
+                     * @description the end of a buttonhole that is sewn first; default front, where the row begins
+                     * @enum {string}
+                     */
+                    starts?: "front" | "back";
+                    /** @description straight rows of a buttonhole before its zigzag */
+                    straight_first?: boolean;
                     /** @description metric size; default 80 */
                     needle_size?: number;
                     /** @description leather, suede, vinyl, coated */
@@ -6687,6 +6981,123 @@ export interface operations {
                         plate_margin_mm: number;
                         /** @description from and to */
                         swing_mm: number[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "choose-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    cloth: {
+                        /**
+                         * @description of it
+                         * @enum {string}
+                         */
+                        weight: "light" | "medium" | "heavy";
+                        /**
+                         * @description in how many ways
+                         * @enum {string}
+                         */
+                        stretch?: "none" | "one-way" | "two-way";
+                        /** @description fine: silk, voile */
+                        delicate?: boolean;
+                        /** @description it frays */
+                        fraying?: boolean;
+                    };
+                    button: {
+                        /**
+                         * @description of it
+                         * @enum {string}
+                         */
+                        shape?: "flat" | "domed" | "ball";
+                        /** @description on a shank */
+                        shank?: boolean;
+                        /** @description across */
+                        diameter_mm?: number;
+                        /** @description through */
+                        thickness_mm?: number;
+                    };
+                    /**
+                     * @description of the garment
+                     * @enum {string}
+                     */
+                    part: "front" | "cuff" | "waistband" | "collar-stand" | "coat" | "other";
+                    /**
+                     * @description it gets
+                     * @enum {string}
+                     */
+                    wear?: "light" | "hard";
+                    /**
+                     * @description its own instruction
+                     * @enum {string}
+                     */
+                    pattern_says?: "horizontal" | "vertical";
+                    machine: {
+                        /**
+                         * @description it sews them
+                         * @enum {string}
+                         */
+                        way: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed" | "by-hand";
+                        /** @description it sews */
+                        kinds?: ("rectangular" | "round-ended" | "keyhole" | "stretch" | "corded")[];
+                        /** @description on its foot, for a cord */
+                        spur?: boolean;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /**
+                         * @description to sew
+                         * @enum {string}
+                         */
+                        kind: "rectangular" | "round-ended" | "keyhole" | "stretch" | "corded";
+                        /**
+                         * @description on the garment
+                         * @enum {string}
+                         */
+                        direction: "horizontal" | "vertical";
+                        /** @description the direction of the other school, where teachers differ */
+                        also: string | null;
+                        /** @description to take */
+                        stabiliser: string[];
+                        /** @description reasons */
+                        why: string[];
+                        /** @description kinds that would be better and cannot be sewn here */
+                        refused: {
+                            /** @description id */
+                            kind: string;
+                            /** @description in words */
+                            why: string;
+                        }[];
+                        /** @description the machine has no way of its own: every part is set up by hand */
+                        by_hand: boolean;
                     };
                 };
             };
@@ -7829,6 +8240,76 @@ export interface operations {
             };
         };
     };
+    "place-buttons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description place of the first, from one end of the band */
+                    first_mm: number;
+                    /** @description and of the last */
+                    last_mm: number;
+                    /** @description so far each of the two may move */
+                    slack_mm?: number;
+                    /** @description fewest and most that are thought of */
+                    counts: number[];
+                    /** @description points that must have one */
+                    anchors_mm?: number[];
+                    /** @description from one to the next, at least */
+                    least_spacing_mm?: number;
+                    /** @description of the button: they are never nearer */
+                    diameter_mm?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description smallest worst distance first, then the smallest shift, then the fewest */
+                        choices: {
+                            /** @description how many */
+                            count: number;
+                            /** @description place */
+                            first_mm: number;
+                            /** @description place */
+                            last_mm: number;
+                            /** @description from one to the next; 0 for one alone */
+                            spacing_mm: number;
+                            /** @description all from the same end */
+                            positions_mm: number[];
+                            /** @description from a named point to its nearest; null where none is named */
+                            worst_anchor_mm: number | null;
+                            /** @description by which both ends moved, together */
+                            shift_mm: number;
+                            /** @description there is no better row of so many */
+                            proven: boolean;
+                        }[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "plan-bench": {
         parameters: {
             query?: never;
@@ -8071,6 +8552,148 @@ export interface operations {
             };
         };
     };
+    "read-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    planned: {
+                        /** @description over both bars */
+                        finished_mm: number;
+                        /** @description between them */
+                        opening_mm: number;
+                        /** @description half the way round the button */
+                        half_wrap_mm: number;
+                        /** @description needle points in 10 mm of a side */
+                        points_per_10?: number;
+                    };
+                    machine: {
+                        /**
+                         * @description it sews them
+                         * @enum {string}
+                         */
+                        way: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed" | "by-hand";
+                        /**
+                         * @description the end it starts
+                         * @enum {string}
+                         */
+                        starts?: "front" | "back" | "" | "unknown";
+                        /** @description it has a control for both sides */
+                        balance?: boolean;
+                    };
+                    read: {
+                        /** @description the left side, over both bars */
+                        left_mm?: number;
+                        /** @description the right side, over both bars */
+                        right_mm?: number;
+                        /** @description along the hole */
+                        bar_front_mm?: number;
+                        /** @description along the hole */
+                        bar_back_mm?: number;
+                        /** @description of the front end, beyond its mark positive */
+                        front_from_mark_mm?: number;
+                        /** @description of the back end, beyond its mark positive */
+                        back_from_mark_mm?: number;
+                        /** @description between the sides */
+                        gap_mm?: number;
+                        /** @description needle points in 10 mm */
+                        points_left?: number;
+                        /** @description needle points in 10 mm */
+                        points_right?: number;
+                        /**
+                         * @description between the stitches
+                         * @enum {string}
+                         */
+                        cloth_shows_left?: "none" | "little" | "clear";
+                        /**
+                         * @description between the stitches
+                         * @enum {string}
+                         */
+                        cloth_shows_right?: "none" | "little" | "clear";
+                        /** @description of the front end from the edge of the band */
+                        edge_front_mm?: number;
+                        /** @description of the back end */
+                        edge_back_mm?: number;
+                        /** @description not flat */
+                        puckered?: boolean;
+                        /** @description sewn over */
+                        thread_caught?: boolean;
+                        /** @description at the start */
+                        nest?: boolean;
+                        /** @description both ends */
+                        tied?: boolean;
+                        /** @description it stuck, or thread heaped up */
+                        ridge?: boolean;
+                        /** @description where it began */
+                        start_gap?: boolean;
+                        /** @description as it is cut */
+                        opening_mm?: number;
+                        /**
+                         * @description in the opening
+                         * @enum {string}
+                         */
+                        button?: "tight" | "snug" | "loose";
+                        /** @description into */
+                        bar_cut?: boolean;
+                        /** @description into */
+                        side_cut?: boolean;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description what was read */
+                        checks: {
+                            /** @description check */
+                            id: string;
+                            /** @description as read, or worked out from it: mm, a share, a word, yes or no */
+                            value: unknown;
+                            /**
+                             * @description by the tolerances to start from
+                             * @enum {string}
+                             */
+                            verdict: "met" | "near" | "not-yet";
+                        }[];
+                        /** @description the first row of the table that holds */
+                        seen: string | null;
+                        change: {
+                            /** @description the one thing to do */
+                            text: string;
+                            /** @description of it */
+                            by_mm?: number;
+                        };
+                        /** @description it speaks of */
+                        skill: string | null;
+                        /** @description to plan next */
+                        next_opening_mm?: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "read-seam": {
         parameters: {
             query?: never;
@@ -8238,6 +8861,119 @@ export interface operations {
             };
         };
     };
+    "size-buttonhole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description of the button
+                     * @enum {string}
+                     */
+                    shape: "flat" | "domed" | "ball";
+                    /** @description across */
+                    diameter_mm: number;
+                    /** @description through; of a ball its diameter */
+                    thickness_mm?: number;
+                    /** @description the whole way round, measured with a strip over its thickest part */
+                    wrap_mm?: number;
+                    /** @description longer than half the way round; 0 for woven cloth, and a knit gives way by itself */
+                    ease_mm?: number;
+                    /** @description a bar of this machine */
+                    bar_mm?: number;
+                    /**
+                     * @description by what it is told how long it gets
+                     * @enum {string}
+                     */
+                    way: "marks" | "slider" | "button-in-foot" | "typed" | "by-hand";
+                    /** @description distance of the lines of a slider */
+                    line_mm?: number;
+                    /** @description of the number that is typed */
+                    step_mm?: number;
+                    /** @description that foot or machine can be set to */
+                    longest_mm?: number;
+                    /** @description finished less set, on this machine */
+                    offset_mm?: number;
+                    /**
+                     * @description followed instead of the chain
+                     * @enum {string}
+                     */
+                    school?: "diameter-plus-quarter" | "diameter-thickness-eighth" | "button-in-foot" | "marked-width" | "half-wrap" | "slider-lines";
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description half the way round the button */
+                        half_wrap_mm: number;
+                        /** @description a dome that was not measured: lay a strip round it */
+                        estimated: boolean;
+                        /** @description what is cut, between the bars */
+                        opening_mm: number;
+                        /** @description over both bars */
+                        finished_mm: number;
+                        /**
+                         * @description the button through that opening
+                         * @enum {string}
+                         */
+                        passes: "passes" | "tight" | "will-not-pass";
+                        set: {
+                            /** @description what machine, foot or marks are told */
+                            mm: number;
+                            /** @description of the slider, to the half */
+                            lines?: number;
+                            /** @description finished, as it can be set */
+                            comes_out_mm?: number;
+                            /** @description that, less what is wanted */
+                            error_mm?: number;
+                            /** @description beyond the button in the foot; below 0: so much less */
+                            add_mm?: number;
+                        };
+                        /** @description foot or machine can be set so long; null where its longest is not given */
+                        fits: boolean | null;
+                        /** @description of the slider that its school counts by */
+                        line_mm: number;
+                        /** @description side by side */
+                        schools: {
+                            /** @description rule */
+                            id: string;
+                            /** @description over both bars */
+                            finished_mm: number;
+                            /** @description between them */
+                            opening_mm: number;
+                            /**
+                             * @description the button
+                             * @enum {string}
+                             */
+                            passes: "passes" | "tight" | "will-not-pass";
+                        }[];
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     "space-buttonholes": {
         parameters: {
             query?: never;
@@ -8316,6 +9052,15 @@ export interface operations {
                     gap_mm?: number;
                     /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
                     stitches?: number;
+                    /** @description each bar of a buttonhole, along it; default 1.5 */
+                    bar_mm?: number;
+                    /**
+                     * @description the end of a buttonhole that is sewn first; default front, where the row begins
+                     * @enum {string}
+                     */
+                    starts?: "front" | "back";
+                    /** @description straight rows of a buttonhole before its zigzag */
+                    straight_first?: boolean;
                     /** @description thickness of all layers, mm; default 0.6 */
                     stack_mm?: number;
                     /** @description of the machine at full speed; default 800 */
@@ -8406,6 +9151,15 @@ export interface operations {
                     gap_mm?: number;
                     /** @description of each bar of a buttonhole (default 6), of a button (default 7) */
                     stitches?: number;
+                    /** @description each bar of a buttonhole, along it; default 1.5 */
+                    bar_mm?: number;
+                    /**
+                     * @description the end of a buttonhole that is sewn first; default front, where the row begins
+                     * @enum {string}
+                     */
+                    starts?: "front" | "back";
+                    /** @description straight rows of a buttonhole before its zigzag */
+                    straight_first?: boolean;
                 };
             };
         };
@@ -11427,6 +12181,3 @@ export interface operations {
         };
     };
 }
-type WithRequired<T, K extends keyof T> = T & {
-    [P in K]-?: T[P];
-};

@@ -9,6 +9,7 @@ import { useClassInHand } from '../keeping/classInHand'
 import { t } from '../text/words'
 import { Trouble, Waiting } from '../ui/Trouble'
 import { DeletedStudio } from './DeletedStudio'
+import { cx } from './dress'
 import { Shell } from './Shell'
 
 /** Only in a build for those who change it: VITE_GALLERY=1 npm run build. */
@@ -57,7 +58,7 @@ export function App() {
 /** Today of the class in hand; without one, the first class is planned. */
 function Home({ classes, helper }: { classes: View['NamedView'][]; helper: boolean }) {
     const current = useClassInHand(classes)
-    if (current === undefined && helper) return <p className="empty">{t('shell.noClassMeetsTodayWhat')}</p>
+    if (current === undefined && helper) return <p className={cx('empty')}>{t('shell.noClassMeetsTodayWhat')}</p>
     return <Navigate to={current === undefined ? '/start' : `/today/${current.id}`} replace />
 }
 

@@ -4,6 +4,7 @@ import { queries, useChange } from '../api/queries'
 import { day } from '../text/time'
 import { t } from '../text/words'
 import { Trouble } from '../ui/Trouble'
+import { cx } from './dress'
 
 /** A studio that was deleted can be brought back by its owner for thirty days. */
 export function DeletedStudio({ me }: { me: View['MeView'] }) {
@@ -13,7 +14,7 @@ export function DeletedStudio({ me }: { me: View['MeView'] }) {
         queries.clear()
     })
     return (
-        <main className="sign-in">
+        <main className={cx('sign-in')}>
             <form onSubmit={(e) => e.preventDefault()}>
                 <h1>{me.studio}</h1>
                 <p>{t('shell.thisStudioWasDeletedOn', { day: day(me.studio_deleted_at ?? me.now, me.timezone) })}</p>

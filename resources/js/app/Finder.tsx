@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router'
 import { api, ask } from '../api/client'
 import { queries } from '../api/queries'
 import { t } from '../text/words'
+import { cx } from './dress'
 
 const finding = (q: string) => queryOptions({ queryKey: ['find', q], queryFn: () => ask(api.GET('/api/find', { params: { query: { q } } })) })
 
@@ -51,7 +52,7 @@ export function Finder() {
         event.preventDefault()
     }
     return (
-        <div className="finder" role="search">
+        <div className={cx('finder')} role="search">
             <Combobox store={list} onOptionSubmit={go} withinPortal={false} width="26rem" position="bottom-start" shadow="none">
                 {/* The keys are ours: Enter waits for the answer to what is typed. */}
                 <Combobox.Target withKeyboardNavigation={false} withAriaAttributes={false}>

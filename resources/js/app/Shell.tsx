@@ -12,6 +12,7 @@ import { keeping } from '../keeping/store'
 import { PRODUCT, t } from '../text/words'
 import { Boundary } from '../ui/Boundary'
 import { Trouble } from '../ui/Trouble'
+import { cx } from './dress'
 import { Finder } from './Finder'
 
 /** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
@@ -40,13 +41,13 @@ export function Shell({ me }: { me: View['MeView'] }) {
             ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('shell.plan') && p.name !== t('common.class')),
     )
     return (
-        <div className="shell">
-            <header className="top">
-                <Link to="/" className="mark" aria-label={t('shell.openSeamToToday')}>
+        <div className={cx('shell')}>
+            <header className={cx('top')}>
+                <Link to="/" className={cx('mark')} aria-label={t('shell.openSeamToToday')}>
                     <svg width="34" height="26" viewBox="0 0 34 26" aria-hidden="true">
-                        <path d="M16 1C12 8 5 10 1 10v6c5 0 12 2 15 9" className="mark-cloth" />
-                        <path d="M18 1c4 7 11 9 15 9v6c-5 0-12 2-15 9" className="mark-cloth" />
-                        <path d="M17 2v22" className="mark-thread" />
+                        <path d="M16 1C12 8 5 10 1 10v6c5 0 12 2 15 9" className={cx('mark-cloth')} />
+                        <path d="M18 1c4 7 11 9 15 9v6c-5 0-12 2-15 9" className={cx('mark-cloth')} />
+                        <path d="M17 2v22" className={cx('mark-thread')} />
                     </svg>
                     {PRODUCT}
                 </Link>
@@ -55,16 +56,16 @@ export function Shell({ me }: { me: View['MeView'] }) {
                 <ClassChoice classes={me.classes} current={current} />
                 <Who me={me} />
             </header>
-            <nav className="rail" aria-label={t('shell.places')}>
+            <nav className={cx('rail')} aria-label={t('shell.places')}>
                 {places.map((p) => (
-                    <NavLink key={p.name} to={p.to} className={p.on ? 'on' : ''} aria-current={p.on ? 'page' : undefined}>
+                    <NavLink key={p.name} to={p.to} className={cx(p.on ? 'on' : '')} aria-current={p.on ? 'page' : undefined}>
                         {p.name}
                     </NavLink>
                 ))}
             </nav>
-            <main className="place" tabIndex={0}>
+            <main className={cx('place')} tabIndex={0}>
                 {me.warning !== null && (
-                    <p className="warning" role="alert">
+                    <p className={cx('warning')} role="alert">
                         {me.warning}
                     </p>
                 )}
@@ -80,7 +81,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
 function ClassChoice({ classes, current }: { classes: View['NamedView'][]; current: View['NamedView'] | undefined }) {
     const navigate = useNavigate()
     const { pathname } = useLocation()
-    if (current === undefined) return <span className="class-name" />
+    if (current === undefined) return <span className={cx('class-name')} />
     const choose = (id: string) => {
         takeInHand(id)
         // The place stays; one student's sheet has no counterpart in another class.
@@ -93,7 +94,7 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
     return (
         <Menu position="bottom-start">
             <Menu.Target>
-                <UnstyledButton className="class-name">
+                <UnstyledButton className={cx('class-name')}>
                     {current.title}
                     <span aria-hidden="true"> ▾</span>
                 </UnstyledButton>
@@ -132,7 +133,7 @@ function Who({ me }: { me: View['MeView'] }) {
     return (
         <Menu position="bottom-end">
             <Menu.Target>
-                <UnstyledButton className="who">
+                <UnstyledButton className={cx('who')}>
                     {me.unit} · {me.name}
                     <span aria-hidden="true"> ▾</span>
                 </UnstyledButton>

@@ -1,5 +1,7 @@
 import type { View } from '../api/client'
 import { t } from '../text/words'
+import { DrawingFrame } from './DrawingFrame'
+import { cx } from './dress'
 import { linePath, stitchPath } from './stitches'
 
 type Points = View['MeasuredRowView']['points']
@@ -28,7 +30,7 @@ export function BesideRows({ planned, before, now, title }: Props) {
     const [wide, high] = down ? [bottom - top, right - left] : [right - left, bottom - top]
     const strips = high < wide / 2
     return (
-        <figure className={strips ? 'beside strips' : 'beside'}>
+        <figure className={cx(strips ? 'beside strips' : 'beside')}>
             <figcaption>{title}</figcaption>
             {(
                 [
@@ -38,10 +40,10 @@ export function BesideRows({ planned, before, now, title }: Props) {
             ).map(([points, word, name]) => (
                 <div key={word}>
                     <small>{word}</small>
-                    <svg viewBox={`0 0 ${wide} ${high}`} role="img" aria-label={`${title}: ${word}`}>
-                        <path d={linePath(turned(planned), 1)} className="guide-line" vectorEffect="non-scaling-stroke" />
-                        <path d={stitchPath(turned(points), 1)} className={name} vectorEffect="non-scaling-stroke" />
-                    </svg>
+                    <DrawingFrame viewBox={`0 0 ${wide} ${high}`} name={`${title}: ${word}`}>
+                        <path d={linePath(turned(planned), 1)} className={cx('guide-line')} vectorEffect="non-scaling-stroke" />
+                        <path d={stitchPath(turned(points), 1)} className={cx(name)} vectorEffect="non-scaling-stroke" />
+                    </DrawingFrame>
                 </div>
             ))}
         </figure>

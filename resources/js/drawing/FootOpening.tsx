@@ -1,4 +1,6 @@
 import { t } from '../text/words'
+import { DrawingFrame, ScaleLine } from './DrawingFrame'
+import { cx } from './dress'
 
 interface Props {
     /** Walls of the opening from the centre needle, mm. */
@@ -33,29 +35,22 @@ export function FootOpening({ left, right, position, width, needle, verdict, sca
         (_, i) => `${i === 0 ? 'M' : 'L'}${x(width === 0 ? position : i % 2 === 0 ? from : to).toFixed(1)} ${(top + i * step).toFixed(1)}`,
     )
     return (
-        <svg
-            width={2 * reach * scale}
-            height={height}
-            className={`opening ${verdict}`}
-            {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}>
-            <rect x={0} y={0} width={Math.max(0, x(-left))} height={height} className="foot-wall" />
-            <rect x={x(right)} y={0} width={Math.max(0, (reach - right) * scale)} height={height} className="foot-wall" />
-            <path d={points.join('')} className="needle-path" />
+        <DrawingFrame width={2 * reach * scale} height={height} className={cx(`opening ${verdict}`)} name={label}>
+            <rect x={0} y={0} width={Math.max(0, x(-left))} height={height} className={cx('foot-wall')} />
+            <rect x={x(right)} y={0} width={Math.max(0, (reach - right) * scale)} height={height} className={cx('foot-wall')} />
+            <path d={points.join('')} className={cx('needle-path')} />
             {[from, to].map((at, i) => (
-                <circle key={i} cx={x(at)} cy={top + i * step} r={dot} className="needle-dot" />
+                <circle key={i} cx={x(at)} cy={top + i * step} r={dot} className={cx('needle-dot')} />
             ))}
-        </svg>
+        </DrawingFrame>
     )
 }
 
 /** A bar of so many mm to read a drawing's scale by. */
 export function ScaleBar({ mm, scale }: { mm: number; scale: number }) {
     return (
-        <svg width={mm * scale + 60} height={16} className="scale-bar" role="img" aria-label={t('common.mm', { n: mm })}>
-            <path d={`M1 2v10M1 7h${mm * scale}M${mm * scale + 1} 2v10`} />
-            <text x={mm * scale + 8} y={12}>
-                {t('common.mm', { n: mm })}
-            </text>
-        </svg>
+        <DrawingFrame width={mm * scale + 60} height={16} name={t('common.mm', { n: mm })}>
+            <ScaleLine mm={mm} scale={scale} x={1} y={3} />
+        </DrawingFrame>
     )
 }

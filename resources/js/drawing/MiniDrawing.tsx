@@ -1,4 +1,6 @@
 import type { Lesson } from '../api/queries'
+import { DrawingFrame } from './DrawingFrame'
+import { cx } from './dress'
 import { linePath } from './stitches'
 
 /** A lesson's sampler at thumbnail size, from the same geometry. Lessons without one get an empty hoop of thread. */
@@ -6,14 +8,14 @@ export function MiniDrawing({ lesson, size = 44 }: { lesson: Pick<Lesson, 'drawi
     const drawing = lesson?.drawing ?? null
     if (drawing === null) {
         return (
-            <svg width={size} height={size} aria-hidden="true" className="mini">
-                <circle cx={size / 2} cy={size / 2} r={size / 2 - 4} className="hoop" />
-            </svg>
+            <DrawingFrame width={size} height={size} className={cx('mini')}>
+                <circle cx={size / 2} cy={size / 2} r={size / 2 - 4} className={cx('hoop')} />
+            </DrawingFrame>
         )
     }
     const scale = (size - 4) / Math.max(drawing.width, drawing.height)
     return (
-        <svg width={size} height={size} aria-hidden="true" className="mini">
+        <DrawingFrame width={size} height={size} className={cx('mini')}>
             <g transform={`translate(${(size - drawing.width * scale) / 2} ${(size - drawing.height * scale) / 2})`}>
                 {drawing.pieces.map((p) => (
                     <rect
@@ -22,13 +24,13 @@ export function MiniDrawing({ lesson, size = 44 }: { lesson: Pick<Lesson, 'drawi
                         y={p.y * scale}
                         width={p.width * scale}
                         height={p.height * scale}
-                        className={p.material === 'paper' ? 'paper' : 'cloth'}
+                        className={cx(p.material === 'paper' ? 'paper' : 'cloth')}
                     />
                 ))}
                 {drawing.rows.map((row) => (
-                    <path key={row.id} d={linePath(row.points, scale)} className="mini-row" />
+                    <path key={row.id} d={linePath(row.points, scale)} className={cx('mini-row')} />
                 ))}
             </g>
-        </svg>
+        </DrawingFrame>
     )
 }

@@ -1,5 +1,7 @@
 import { useElementSize } from '@mantine/hooks'
 import type { View } from '../api/client'
+import { DrawingFrame } from './DrawingFrame'
+import { cx } from './dress'
 import { SheetParts } from './SheetParts'
 import { linePath, stitchPath } from './stitches'
 
@@ -23,12 +25,12 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
     const scale = fit(top)
     const sewn = new Set(measured.map((row) => row.row))
     return (
-        <div ref={ref} className="sampler-box">
+        <div ref={ref} className={cx('sampler-box')}>
             {width > 0 && (
-                <svg width={width} height={height} role="img" aria-label={title}>
+                <DrawingFrame width={width} height={height} name={title}>
                     <defs>
                         <pattern id="weave" width="4" height="4" patternUnits="userSpaceOnUse">
-                            <path d="M0 1h4M1 0v4" className="weave" />
+                            <path d="M0 1h4M1 0v4" className={cx('weave')} />
                         </pattern>
                     </defs>
                     <g transform={`translate(${Math.max(MARGIN.left, (width - drawing.width * scale - 20) / 2)} ${top})`}>
@@ -39,7 +41,7 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                                     y={p.y * scale}
                                     width={p.width * scale}
                                     height={p.height * scale}
-                                    className={p.material === 'paper' ? 'paper' : 'cloth'}
+                                    className={cx(p.material === 'paper' ? 'paper' : 'cloth')}
                                 />
                                 {p.material !== 'paper' && (
                                     <rect x={p.x * scale} y={p.y * scale} width={p.width * scale} height={p.height * scale} fill="url(#weave)" />
@@ -54,14 +56,14 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                             const [x = 0, y = 0] = row.points[0] ?? []
                             return (
                                 <g key={row.id}>
-                                    <path d={linePath(row.points, scale)} className="guide-line" />
-                                    <path d={stitchPath(row.points, scale)} className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'} />
+                                    <path d={linePath(row.points, scale)} className={cx('guide-line')} />
+                                    <path d={stitchPath(row.points, scale)} className={cx(sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned')} />
                                     {row.back.map((back, i) => (
                                         <path
                                             key={i}
                                             d={stitchPath(back, scale)}
                                             transform="translate(-2.6 0)"
-                                            className={sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned'}
+                                            className={cx(sewn.has(row.id) ? 'stitches-ghost' : 'stitches-planned')}
                                         />
                                     ))}
                                     {row.guide !== '' && (
@@ -78,11 +80,11 @@ export function SamplerDrawing({ drawing, measured = [], active = null, title }:
                             )
                         })}
                         {measured.map((row) => (
-                            <path key={row.row} d={stitchPath(row.points, scale)} className="stitches" />
+                            <path key={row.row} d={stitchPath(row.points, scale)} className={cx('stitches')} />
                         ))}
                         <Marks marks={drawing.marks} scale={scale} active={active} />
                     </g>
-                </svg>
+                </DrawingFrame>
             )}
         </div>
     )
@@ -109,31 +111,31 @@ function isCrowded(rows: View['DrawingView']['rows'], scale: number): boolean {
 function GuideName({ text, x, y, inside, leaning, width }: { text: string; x: number; y: number; inside: boolean; leaning: boolean; width: number }) {
     if (leaning && !inside)
         return (
-            <text transform={`translate(${x + 4} -6) rotate(${(-LEAN * 180) / Math.PI})`} className="draw-guide">
+            <text transform={`translate(${x + 4} -6) rotate(${(-LEAN * 180) / Math.PI})`} className={cx('draw-guide')}>
                 {text}
             </text>
         )
     if (inside)
         return (
-            <text x={x + 12} y={y + 16} className="draw-guide">
+            <text x={x + 12} y={y + 16} className={cx('draw-guide')}>
                 {text}
             </text>
         )
     const half = (text.length * LETTER_PX) / 2
     if (x - half < -MARGIN.left)
         return (
-            <text x={-MARGIN.left} y={-8} className="draw-guide">
+            <text x={-MARGIN.left} y={-8} className={cx('draw-guide')}>
                 {text}
             </text>
         )
     if (x + half > width + MARGIN.right)
         return (
-            <text x={width + MARGIN.right} y={-8} textAnchor="end" className="draw-guide">
+            <text x={width + MARGIN.right} y={-8} textAnchor="end" className={cx('draw-guide')}>
                 {text}
             </text>
         )
     return (
-        <text x={x} y={-8} textAnchor="middle" className="draw-guide">
+        <text x={x} y={-8} textAnchor="middle" className={cx('draw-guide')}>
             {text}
         </text>
     )
@@ -152,7 +154,7 @@ function Marks({ marks, scale, active: eye }: { marks: View['MarkView'][]; scale
         const away = bx >= ax ? 13 : -13
         const flat = Math.abs(by - ay) < 0.01
         return (
-            <g key={`${mark.row}.${mark.reading}.${mark.mark}`} className={on ? 'mark on' : 'mark'} opacity={active === null || sameRow ? 1 : 0.35}>
+            <g key={`${mark.row}.${mark.reading}.${mark.mark}`} className={cx(on ? 'mark on' : 'mark')} opacity={active === null || sameRow ? 1 : 0.35}>
                 <line x1={ax} y1={ay} x2={bx} y2={by} />
                 {on && <Ruler ax={ax} ay={ay} bx={bx} by={by} scale={scale} />}
                 {(active === null || sameRow) && several.has(`${mark.row}.${mark.reading}`) && (
@@ -174,7 +176,7 @@ function Ruler({ ax, ay, bx, by, scale }: { ax: number; ay: number; bx: number; 
     const angle = (Math.atan2(ay - by, ax - bx) * 180) / Math.PI
     const flip = Math.abs(angle) > 90
     return (
-        <g transform={`translate(${bx} ${by}) rotate(${angle})`} className="ruler">
+        <g transform={`translate(${bx} ${by}) rotate(${angle})`} className={cx('ruler')}>
             <rect x={0} y={flip ? -27 : 1} width={long * scale} height={26} />
             {Array.from({ length: long + 1 }, (_, mm) => (
                 <line key={mm} x1={mm * scale} x2={mm * scale} y1={flip ? -1 : 1} y2={(flip ? -1 : 1) * (mm % 10 === 0 ? 12 : mm % 5 === 0 ? 8 : 5)} />

@@ -1,3 +1,5 @@
+import { DrawingFrame } from './DrawingFrame'
+import { cx } from './dress'
 import type { Point } from './stitches'
 
 interface Props {
@@ -26,20 +28,26 @@ export function StitchRow({ points, scale, rowMm, halfMm, shows = 'even', thread
         .join('')
     const few = points.length < 400
     return (
-        <svg width={rowMm * scale + 2 * MARGIN} height={2 * halfMm * scale + 2 * MARGIN} role="img" aria-label={label} className="stitch-row">
-            <rect x={0} y={0} width="100%" height="100%" className="cloth" />
-            <path d={d} className={`thread-run ${thread}`} strokeWidth={Math.max(1.2, 0.3 * scale)} />
+        <DrawingFrame width={rowMm * scale + 2 * MARGIN} height={2 * halfMm * scale + 2 * MARGIN} name={label} className={cx('stitch-row')}>
+            <rect x={0} y={0} width="100%" height="100%" className={cx('cloth')} />
+            <path d={d} className={cx(`thread-run ${thread}`)} strokeWidth={Math.max(1.2, 0.3 * scale)} />
             {few &&
                 points.map((p, i) => {
                     const [x, y] = at(p)
-                    return <circle key={i} cx={x} cy={y} r={Math.max(1, 0.22 * scale)} className="hole" />
+                    return <circle key={i} cx={x} cy={y} r={Math.max(1, 0.22 * scale)} className={cx('hole')} />
                 })}
             {few &&
                 shows !== 'even' &&
                 points.map((p, i) => {
                     const [x, y] = at(p)
                     return shows === 'dots' ? (
-                        <circle key={`o${i}`} cx={x} cy={y} r={Math.max(1.6, 0.4 * scale)} className={`thread-spot ${thread === 'top' ? 'bobbin' : 'top'}`} />
+                        <circle
+                            key={`o${i}`}
+                            cx={x}
+                            cy={y}
+                            r={Math.max(1.6, 0.4 * scale)}
+                            className={cx(`thread-spot ${thread === 'top' ? 'bobbin' : 'top'}`)}
+                        />
                     ) : (
                         <ellipse
                             key={`o${i}`}
@@ -47,10 +55,10 @@ export function StitchRow({ points, scale, rowMm, halfMm, shows = 'even', thread
                             cy={y + 0.9 * scale}
                             rx={0.4 * scale}
                             ry={0.9 * scale}
-                            className={`thread-loop ${thread === 'top' ? 'bobbin' : 'top'}`}
+                            className={cx(`thread-loop ${thread === 'top' ? 'bobbin' : 'top'}`)}
                         />
                     )
                 })}
-        </svg>
+        </DrawingFrame>
     )
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { View } from '../api/client'
 import { clock } from '../text/time'
 import { t } from '../text/words'
+import { cx } from './dress'
 import { keepBoth, sendAll, useSpool } from './spool'
 import { keeping } from './store'
 
@@ -15,10 +16,10 @@ export function Spool({ me }: { me: View['MeView'] }) {
     const asking = waiting.filter((w) => w.asks !== null).length
     return (
         <>
-            <UnstyledButton className={asking > 0 ? 'spool asks' : 'spool'} onClick={() => setOpen(true)}>
+            <UnstyledButton className={cx(asking > 0 ? 'spool asks' : 'spool')} onClick={() => setOpen(true)}>
                 <svg width="22" height="26" viewBox="0 0 22 26" aria-hidden="true">
-                    <path d="M2 2h18v4H2zM2 20h18v4H2z" className="spool-ends" />
-                    <path d="M5 7h12v12H5zM5 9.5h12M5 12h12M5 14.5h12M5 17h12" className="spool-thread" />
+                    <path d="M2 2h18v4H2zM2 20h18v4H2z" className={cx('spool-ends')} />
+                    <path d="M5 7h12v12H5zM5 9.5h12M5 12h12M5 14.5h12M5 17h12" className={cx('spool-thread')} />
                 </svg>
                 <span role="status">
                     {asking > 0
@@ -30,7 +31,7 @@ export function Spool({ me }: { me: View['MeView'] }) {
             </UnstyledButton>
             <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('kept.keptOnThisDevice')}>
                 <p>{t('kept.theseSamplesAreSafeHere')}</p>
-                <ul className="spool-list">
+                <ul className={cx('spool-list')}>
                     {waiting.map((w) => (
                         <li key={w.body.id}>
                             <strong>
@@ -38,10 +39,10 @@ export function Spool({ me }: { me: View['MeView'] }) {
                             </strong>{' '}
                             <small>{clock(w.at, me.timezone)}</small>
                             {w.asks === null ? (
-                                <p className="quiet">{t('common.waitsForTheLine')}</p>
+                                <p className={cx('quiet')}>{t('common.waitsForTheLine')}</p>
                             ) : (
                                 <>
-                                    <p className="trouble">{w.asks.message}</p>
+                                    <p className={cx('trouble')}>{w.asks.message}</p>
                                     {w.asks.field === 'known' && (
                                         <Button variant="default" onClick={() => void keepBoth(w)}>
                                             {t('common.keepBoth')}

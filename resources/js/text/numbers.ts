@@ -11,11 +11,17 @@ export function mm(value: number, digits = 2): string {
 
 const FRACTION = /^([-−])?(?:(\d+)[ -]+)?(?:(\d+)\/(\d+)|(\d*[.,]?\d+))?$/
 
-/** A length in inches as it is typed ("1 5/8", "5/8", "0.5"), one sixteenth and more up or down, as the lowest fraction. */
-export function stepSixteenths(typed: string, up: number, mayBeNegative: boolean): string {
-    const [, minus, whole, over, under, plain] = FRACTION.exec(typed.trim()) ?? []
-    const inches = Number(whole ?? 0) + (over !== undefined ? Number(over) / Number(under) : Number((plain ?? '0').replace(',', '.')))
-    const sixteenths = Math.max(mayBeNegative ? -9999 : 0, Math.round(inches * 16) * (minus === undefined ? 1 : -1) + up)
+/** Inches as they are typed ("1 5/8", "5/8", "0.5"); null while they are none. */
+export function inches(typed: string): number | null {
+    const found = FRACTION.exec(typed.trim())
+    const [, minus, whole, over, under, plain] = found ?? []
+    if (over === undefined && plain === undefined) return null
+    const value = Number(whole ?? 0) + (over !== undefined ? Number(over) / Number(under) : Number((plain ?? '0').replace(',', '.')))
+    return Number.isFinite(value) ? (minus === undefined ? value : -value) : null
+}
+
+/** So many sixteenths of an inch as the lowest fraction: 22 is "1 3/8". */
+export function fraction(sixteenths: number): string {
     const [n, rest] = [Math.floor(Math.abs(sixteenths) / 16), Math.abs(sixteenths) % 16]
     let [part, parts] = [rest, 16]
     while (part > 0 && part % 2 === 0) {
@@ -23,6 +29,11 @@ export function stepSixteenths(typed: string, up: number, mayBeNegative: boolean
         parts /= 2
     }
     return `${sixteenths < 0 ? '-' : ''}${n > 0 || rest === 0 ? n : ''}${n > 0 && rest > 0 ? ' ' : ''}${rest > 0 ? `${part}/${parts}` : ''}`
+}
+
+/** A length in inches as it is typed, one sixteenth and more up or down. */
+export function stepSixteenths(typed: string, up: number, mayBeNegative: boolean): string {
+    return fraction(Math.max(mayBeNegative ? -9999 : 0, Math.round((inches(typed) ?? 0) * 16) + up))
 }
 
 /** A number as it is typed, so many steps up or down within its bounds; what is no number yet counts as nothing. */

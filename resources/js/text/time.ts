@@ -1,10 +1,42 @@
-/** Clock times and dates in the studio's own zone and the reader's own language. */
-export function clock(iso: string, zone: string): string {
-    return new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit', hour12: false, timeZone: zone })
+type Locale = string | undefined
+
+/** A clock time in the studio's zone, on the reader's own clock: 18:30 here, 6:30 PM there. */
+export function clock(iso: string, zone: string, locale?: Locale): string {
+    return whole(new Date(iso).toLocaleTimeString(locale, { timeStyle: 'short', timeZone: zone }))
 }
 
-export function day(iso: string, zone: string): string {
-    return new Date(iso).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone })
+/** From one to another, the half of the day said once: 18:30–20:30, 6:30–8:30 PM. */
+export function clocks(from: string, to: string, zone: string, locale?: Locale): string {
+    return whole(new Intl.DateTimeFormat(locale, { timeStyle: 'short', timeZone: zone }).formatRange(new Date(from), new Date(to)))
+}
+
+/** Never broken over two lines. */
+const whole = (time: string) => time.replaceAll(/\s*–\s*/gu, '–').replaceAll(/\s/gu, '\u00a0')
+
+/** The same as it stands on a tape or a dial, where a day has only one half: 18:30, 6:30. */
+export function dial(iso: string, zone: string, locale?: Locale): string {
+    const parts = new Intl.DateTimeFormat(locale, { timeStyle: 'short', timeZone: zone }).formatToParts(new Date(iso))
+    return parts
+        .filter((part) => part.type !== 'dayPeriod')
+        .map((part) => part.value)
+        .join('')
+        .trim()
+}
+
+/** The name of the studio's zone at that moment, behind a time, where the reader's device is on another; else nothing. */
+export function zoneNote(iso: string, zone: string, own = Intl.DateTimeFormat().resolvedOptions().timeZone): string {
+    const offset = (timeZone: string) => zonePart(iso, timeZone, 'longOffset')
+    return offset(zone) === offset(own) ? '' : ` ${zonePart(iso, zone, 'short')}`
+}
+
+function zonePart(iso: string, timeZone: string, timeZoneName: 'short' | 'longOffset'): string {
+    const parts = new Intl.DateTimeFormat(undefined, { timeZone, timeZoneName }).formatToParts(new Date(iso))
+    return parts.find((part) => part.type === 'timeZoneName')?.value ?? ''
+}
+
+/** A date in the studio's zone, in the reader's order of day and month. */
+export function day(iso: string, zone: string, locale?: Locale): string {
+    return new Date(iso).toLocaleDateString(locale, { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone })
 }
 
 export function minutesBetween(from: string, to: string): number {

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { Component, type ReactNode } from 'react'
 import { t } from '../text/words'
+import { cx } from './dress'
 
 interface Props {
     /** Where it broke: somewhere else everything is as it was. */
@@ -23,7 +24,7 @@ export class Boundary extends Component<Props, { broken: boolean }> {
     override render() {
         if (!this.state.broken) return this.props.children
         return (
-            <div className="empty" role="alert">
+            <div className={cx('empty')} role="alert">
                 <p>{t('common.thisPageBrokeWhatYou')}</p>
                 <Button onClick={() => this.setState({ broken: false })}>{t('common.tryItAgain')}</Button>{' '}
                 <Button variant="subtle" component="a" href="/">

@@ -1,4 +1,5 @@
 import { NativeSelect } from '@mantine/core'
+import { cx } from './dress'
 
 interface Props<Id extends string> {
     label: string
@@ -12,7 +13,7 @@ export function Choice<Id extends string>({ label, value, options, onChange }: P
     return (
         <NativeSelect
             label={label}
-            className="choice"
+            className={cx('choice')}
             value={value}
             data={options.map((o) => ({ value: o.id, label: o.title }))}
             onChange={(e) => onChange(e.currentTarget.value as Id)}

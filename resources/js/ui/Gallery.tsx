@@ -1,7 +1,9 @@
 import { Anchor, Button, Checkbox, NativeSelect, Radio, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { Problem, type View } from '../api/client'
+import { DrawingFrame, ScaleLine } from '../drawing/DrawingFrame'
 import { StitchRow } from '../drawing/StitchRow'
+import { t } from '../text/words'
 import { Choice } from './Choice'
 import { Empty } from './Empty'
 import { HowFar } from './HowFar'
@@ -10,6 +12,7 @@ import { NumberField } from './NumberField'
 import { ReadingField } from './ReadingField'
 import { Saved } from './Saved'
 import { StepField } from './StepField'
+import { Tape } from './Tape'
 import { LEVEL_WORDS, ThreadLine, type Level } from './ThreadLine'
 import { Trouble, Waiting } from './Trouble'
 
@@ -35,6 +38,27 @@ const FIELDS = [
     field('yes-no', [{ length: false, min: 0, max: 1, step: 1 }]),
     field('choice', [{ length: false, min: 0, max: 2, step: 1 }], ['flat', 'slightly raised', 'stands up']),
 ]
+
+const piece = (kind: View['TapePieceView']['kind'], from: number, to: number): View['TapePieceView'] => ({
+    kind,
+    from,
+    to,
+    round: 1,
+    lesson: null,
+    title: kind,
+})
+const SESSION: View['SessionView'] = {
+    id: 'x',
+    number: 1,
+    of: 6,
+    starts_at: '2030-03-01T18:30:00Z',
+    ends_at: '2030-03-01T19:30:00Z',
+    minutes: 60,
+    state: 'running',
+    tape: [piece('settle', 0, 8), piece('show', 8, 16), piece('sew', 16, 46), piece('look', 30, 50), piece('clear', 50, 60)],
+    begun: true,
+    bench_version: 1,
+}
 
 /** Every component of our own and every control as it is themed, in both schemes: what a change to one of them changes. */
 export default function Gallery() {
@@ -91,6 +115,10 @@ function Shown() {
                     onChange={(i, value) => setTyped({ ...typed, [f.key]: Object.assign([...(typed[f.key] ?? [])], { [i]: value }) })}
                 />
             ))}
+            <Tape session={SESSION} zone="UTC" now="2030-03-01T18:50:00Z" />
+            <DrawingFrame width={240} height={20} name={t('common.mm', { n: 50 })}>
+                <ScaleLine mm={50} scale={3} x={1} y={4} />
+            </DrawingFrame>
             <div>
                 {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => (
                     <span key={level}>

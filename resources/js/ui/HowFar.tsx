@@ -1,5 +1,6 @@
 import { Progress } from '@mantine/core'
 import type { ReactNode } from 'react'
+import { cx } from './dress'
 
 interface Props {
     done: number
@@ -14,7 +15,7 @@ interface Props {
 /** How far something has got that takes more than a moment, with what can be done about it beside. */
 export function HowFar({ done, of, what, children, className = '' }: Props) {
     return (
-        <span className={`progress ${className}`} role="status">
+        <span className={cx(`progress ${className}`)} role="status">
             <Progress value={(100 * done) / Math.max(1, of)} w={160} color="var(--chalk)" aria-label={what} />
             {children}
         </span>

@@ -4,6 +4,7 @@ import type { KeyboardEvent } from 'react'
 import type { View } from '../api/client'
 import { stepNumber, stepSixteenths } from '../text/numbers'
 import { t } from '../text/words'
+import { cx } from './dress'
 import { StepField } from './StepField'
 
 interface Props {
@@ -38,12 +39,12 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
     if (field.kind === 'choice')
         return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     return (
-        <fieldset className={`reading ${field.kind}`}>
+        <fieldset className={cx(`reading ${field.kind}`)}>
             <legend>
                 {field.label}
                 {field.hint !== '' && ` (${field.hint})`}
             </legend>
-            <div className="values" data-size={field.size}>
+            <div className={cx('values')} data-size={field.size}>
                 {field.values.map((of, i) => {
                     const name =
                         field.kind === 'stitches'
@@ -94,7 +95,7 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                 />
             )}
             {problem !== null && (
-                <p className="wrong" role="alert">
+                <p className={cx('wrong')} role="alert">
                     {problem}
                 </p>
             )}
@@ -127,20 +128,20 @@ function YesNo({
             role="radio"
             aria-checked={value === to}
             tabIndex={-1}
-            className={value === to ? 'key on' : 'key'}
+            className={cx(value === to ? 'key on' : 'key')}
             onClick={() => onChange(value === to ? '' : to)}>
             {word}
         </span>
     )
     return (
-        <div className="reading yes-no">
+        <div className={cx('reading yes-no')}>
             <span id={`q-${field.key}`}>{field.label}</span>
-            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="keys" onKeyDown={onKey} onFocus={onEye}>
+            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className={cx('keys')} onKeyDown={onKey} onFocus={onEye}>
                 {key('1', t('look.yes'))}
                 {key('0', t('look.no'))}
             </div>
             {problem !== null && (
-                <p className="wrong" role="alert">
+                <p className={cx('wrong')} role="alert">
                     {problem}
                 </p>
             )}
@@ -179,23 +180,23 @@ function Steps({
         onChange(String(to))
     }
     return (
-        <div className="reading steps">
+        <div className={cx('reading steps')}>
             <span id={`q-${field.key}`}>{field.label}</span>
-            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className="step-keys" onKeyDown={onKey} onFocus={onEye}>
+            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className={cx('step-keys')} onKeyDown={onKey} onFocus={onEye}>
                 {field.options.map((option, i) => (
                     <span
                         key={option}
                         role="radio"
                         aria-checked={value === String(i)}
                         tabIndex={-1}
-                        className={value === String(i) ? 'key on' : 'key'}
+                        className={cx(value === String(i) ? 'key on' : 'key')}
                         onClick={() => onChange(value === String(i) ? '' : String(i))}>
                         <span aria-hidden="true">{i + 1}</span> {option}
                     </span>
                 ))}
             </div>
             {problem !== null && (
-                <p className="wrong" role="alert">
+                <p className={cx('wrong')} role="alert">
                     {problem}
                 </p>
             )}

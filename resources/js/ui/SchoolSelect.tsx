@@ -1,6 +1,7 @@
 import { NativeSelect } from '@mantine/core'
 import type { View } from '../api/client'
 import { t } from '../text/words'
+import { cx } from './dress'
 
 interface Props {
     label: string
@@ -22,7 +23,7 @@ export function SchoolSelect({ label, setting, lesson, onChoose }: Props) {
               : []
     return (
         <NativeSelect
-            className="school-select"
+            className={cx('school-select')}
             label={label}
             value={setting.school ?? ''}
             data={[...usual, ...setting.schools.map((o) => ({ value: o.id, label: `${o.school}: ${o.value}` }))]}

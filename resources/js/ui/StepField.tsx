@@ -1,6 +1,7 @@
 import { TextInput, UnstyledButton, type TextInputProps } from '@mantine/core'
 import type { KeyboardEvent } from 'react'
 import { t } from '../text/words'
+import { cx } from './dress'
 import look from './StepField.module.css'
 
 interface Props extends Omit<TextInputProps, 'size'> {
@@ -33,7 +34,7 @@ export function StepField({ name, onStep, keys = false, figures = 'plain', onKey
             autoComplete="off"
             onKeyDown={onKey}
             {...rest}
-            classNames={{ input: `num ${look[figures] ?? ''}`, section: look.keys ?? '' }}
+            classNames={{ input: cx(`num ${look[figures] ?? ''}`), section: look.keys ?? '' }}
             {...(keys
                 ? {
                       rightSectionWidth: 89,

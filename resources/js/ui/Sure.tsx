@@ -2,6 +2,7 @@ import { Button, Group, Modal } from '@mantine/core'
 import type { ReactNode } from 'react'
 import type { Problem } from '../api/client'
 import { t } from '../text/words'
+import { cx } from './dress'
 import { Trouble } from './Trouble'
 
 interface Props {
@@ -20,7 +21,7 @@ interface Props {
 export function Sure({ title, act, opened, error, pending, disabled = false, children, onClose, onAct }: Props) {
     return (
         <Modal opened={opened} onClose={onClose} title={title} size="lg">
-            <div className="sure">
+            <div className={cx('sure')}>
                 {children}
                 <Trouble error={error} />
                 <Group>

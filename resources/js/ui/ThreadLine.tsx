@@ -1,4 +1,5 @@
 import { t, type Key } from '../text/words'
+import { cx } from './dress'
 
 export type Level = 'not-tried' | 'begun' | 'coming' | 'sure' | 'refresh-due'
 
@@ -18,17 +19,17 @@ export function ThreadLine({ level, width = 84, label }: { level: Level; width?:
     const y = 7
     const marks = []
     if (level === 'not-tried') {
-        for (let x = 3; x < width; x += 10) marks.push(<circle key={x} cx={x} cy={y} r={1.4} className="thread-chalk" />)
+        for (let x = 3; x < width; x += 10) marks.push(<circle key={x} cx={x} cy={y} r={1.4} className={cx('thread-chalk')} />)
     } else {
         const [stitch, gap] = STITCHES[level]
         for (let x = 2; x + stitch <= width - 1; x += stitch + gap) {
             if (level === 'refresh-due' && x > width * 0.38 && x < width * 0.66) continue
-            marks.push(<line key={x} x1={x} y1={y} x2={x + stitch} y2={y} className="thread" />)
+            marks.push(<line key={x} x1={x} y1={y} x2={x + stitch} y2={y} className={cx('thread')} />)
         }
         if (level === 'sure' || level === 'refresh-due') {
             const back = Math.min(13, width / 5)
-            marks.push(<line key="a" x1={2} y1={y + 3.6} x2={2 + back} y2={y + 3.6} className="thread-back" />)
-            marks.push(<line key="b" x1={width - 2 - back} y1={y + 3.6} x2={width - 2} y2={y + 3.6} className="thread-back" />)
+            marks.push(<line key="a" x1={2} y1={y + 3.6} x2={2 + back} y2={y + 3.6} className={cx('thread-back')} />)
+            marks.push(<line key="b" x1={width - 2 - back} y1={y + 3.6} x2={width - 2} y2={y + 3.6} className={cx('thread-back')} />)
         }
     }
     return (
@@ -37,7 +38,7 @@ export function ThreadLine({ level, width = 84, label }: { level: Level; width?:
             height={14}
             viewBox={`0 0 ${width} 14`}
             {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label ?? t(LEVEL_WORDS[level]) })}
-            className="thread-line">
+            className={cx('thread-line')}>
             {marks}
         </svg>
     )

@@ -11,6 +11,7 @@ use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\ValueRefused;
 
 /** How long a buttonhole is, by five schools. */
@@ -65,7 +66,7 @@ final class ButtonholeLengths implements Calculator
             'rules' => array_map(fn (string $id, array $r): array => ['id' => $id, 'length_mm' => $r['length'], 'suits' => $r['suits']], array_keys($rules->rules), $rules->rules),
             'spread_mm' => $rules->spreadMm(), 'differ' => $rules->spreadMm() > LengthRules::DIFFER_MM,
             'recommended' => $rules->recommended, 'recommended_mm' => $rules->recommendedMm(),
-            'fits_foot' => $longest === null ? null : $rules->recommendedMm() <= $longest + 1e-9, 'estimated' => $button->isEstimated(),
+            'fits_foot' => $longest === null ? null : $rules->recommendedMm() <= $longest + Near::DUST, 'estimated' => $button->isEstimated(),
         ];
     }
 }

@@ -9,6 +9,7 @@ use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\CheckOrder;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /** In what order to try causes. */
 final class OrderChecks implements Calculator
@@ -48,7 +49,7 @@ final class OrderChecks implements Calculator
             isset($checks[$c->text('id')]) && throw InputError::at("checks[$i].id", $c->text('id'), 'Each check once.');
             $checks[$c->text('id')] = ['id' => $c->text('id'), 'probability' => $c->number('probability'), 'minutes' => $c->number('minutes')];
             $sum += $c->number('probability');
-            $sum <= 1 + 1e-9 || throw InputError::at("checks[$i].probability", $c->number('probability'), sprintf('Only one cause is behind it: the probabilities add up to 1 at most, and here to %g.', $sum));
+            $sum <= 1 + Near::DUST || throw InputError::at("checks[$i].probability", $c->number('probability'), sprintf('Only one cause is behind it: the probabilities add up to 1 at most, and here to %g.', $sum));
         }
         $order = CheckOrder::of(array_values($checks));
 

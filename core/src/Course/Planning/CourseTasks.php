@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * A course with its wishes as tasks to be laid into sessions, and what was laid
@@ -38,7 +39,7 @@ final readonly class CourseTasks
         $bounds = HomeBounds::of($lessons, $wishes);
         foreach ($wishes->order->sort($lessons) as $lesson) {
             $id = $lesson['id'];
-            if (array_intersect($lesson['needs'], $left) !== [] || (! in_array($id, $wishes->home, true) && $lesson['minutes'] > $longest + SessionProblem::EPS)) {
+            if (array_intersect($lesson['needs'], $left) !== [] || (! in_array($id, $wishes->home, true) && $lesson['minutes'] > $longest + Near::DUST)) {
                 // Too long for any session, or on top of one that is: said as left over, and the rest is laid.
                 $left[] = $id;
 
@@ -54,7 +55,7 @@ final readonly class CourseTasks
         }
         $joined = TaughtTogether::join($tasks, self::between($tasks, array_values(array_filter(array_map(fn (array $g): array => array_values(array_diff($g, $left)), $wishes->together), fn (array $g): bool => count($g) > 1))));
         foreach ($joined->tasks as $task) {
-            $task->minutes <= $longest + SessionProblem::EPS || throw InputError::at('together', $joined->members($task->id), sprintf('“%s” take %g min together, and no session has more than %g. Take one out, or make a session longer.', implode('” and “', $joined->members($task->id)), $task->minutes, $longest));
+            $task->minutes <= $longest + Near::DUST || throw InputError::at('together', $joined->members($task->id), sprintf('“%s” take %g min together, and no session has more than %g. Take one out, or make a session longer.', implode('” and “', $joined->members($task->id)), $task->minutes, $longest));
         }
 
         return new self($joined->tasks, $left, $home, $needs, $joined, $bounds);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use OpenSeam\Core\Near;
+
 /** A course in the teacher's order, cut into sessions (dynamic programming over the places to cut). */
 final class CutInOrder
 {
@@ -23,7 +25,7 @@ final class CutInOrder
             for ($to = 0; $to <= $n; $to++) {
                 $sum = 0.0;
                 $sooner = [0, 0];
-                for ($from = $to; $from >= 0 && $sum <= $minutes + SessionProblem::EPS; $from--) {
+                for ($from = $to; $from >= 0 && $sum <= $minutes + Near::DUST; $from--) {
                     if ($from < $to) {
                         $task = $problem->tasks[$from];
                         if ($task->notBefore > $k || ($task->notAfter ?? $k) < $k || SessionProblem::has($sooner, $from)) {
@@ -33,7 +35,7 @@ final class CutInOrder
                     }
                     if (isset($best[$k][$from])) {
                         $full = max($best[$k][$from][0], $minutes > 0 ? $sum / $minutes : 0.0);
-                        if (! isset($best[$k + 1][$to]) || $full < $best[$k + 1][$to][0] - SessionProblem::EPS) {
+                        if (! isset($best[$k + 1][$to]) || $full < $best[$k + 1][$to][0] - Near::DUST) {
                             $best[$k + 1][$to] = [$full, $from];
                         }
                     }

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Course\Planning;
 
 use Closure;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /** Plans that are soon found, from which the search for fewer sessions begins. */
 final class FirstPlan
@@ -50,7 +51,7 @@ final class FirstPlan
         $last = 0;
         foreach ($problem->tasks as $j => $task) {
             $k = max([$task->notBefore, ...array_map(fn (int $need): int => $in[$need] + (SessionProblem::has($problem->sooner[$j], $need) ? 1 : 0), $problem->needs[$j])]);
-            while (($room[$k] ??= $problem->sessionAt($k)) + SessionProblem::EPS < $task->minutes) {
+            while (($room[$k] ??= $problem->sessionAt($k)) + Near::DUST < $task->minutes) {
                 $k++;
                 if ($k > $problem->most()) {
                     return null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use OpenSeam\Core\Near;
+
 /** Why a lesson stands in its session and not sooner. */
 final readonly class PlaceReason
 {
@@ -32,7 +34,7 @@ final readonly class PlaceReason
             }
         }
 
-        $kind = $problem->sessionAt($k - 1) + SessionProblem::EPS >= ($used[$k - 1] ?? 0.0) + $task->minutes ? Holds::Even : Holds::Minutes;
+        $kind = $problem->sessionAt($k - 1) + Near::DUST >= ($used[$k - 1] ?? 0.0) + $task->minutes ? Holds::Even : Holds::Minutes;
 
         return new self($task->notBefore === $k ? Holds::NotBefore : $kind);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * A plan put right from where the class really is: sessions that have begun keep
@@ -98,7 +99,7 @@ final class PlanMender
     private function laid(): array
     {
         $longest = max([0.0, ...$this->room]);
-        if (array_filter($this->lessons, fn (array $l): bool => $l['minutes'] > $longest + SessionProblem::EPS && ! in_array($l['id'], $this->wishes->home, true)) !== []) {
+        if (array_filter($this->lessons, fn (array $l): bool => $l['minutes'] > $longest + Near::DUST && ! in_array($l['id'], $this->wishes->home, true)) !== []) {
             return [null, false];
         }
         if ($this->within($this->wishes->pins) === null) {
@@ -163,7 +164,7 @@ final class PlanMender
                 continue;
             }
             $used[$at] = ($used[$at] ?? 0.0) + $lesson['minutes'];
-            if ($used[$at] > ($this->room[$at] ?? 0.0) + SessionProblem::EPS) {
+            if ($used[$at] > ($this->room[$at] ?? 0.0) + Near::DUST) {
                 return false;
             }
             foreach ($lesson['needs'] as $need) {

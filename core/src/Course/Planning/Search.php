@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use Closure;
+use OpenSeam\Core\Near;
 
 /**
  * Whether all lessons go into so many sessions: depth first, session by session,
@@ -69,7 +70,7 @@ final class Search
         }
         $done = [0, 0];
         $left = $this->problem->total();
-        for ($k = 0; $left > SessionProblem::EPS; $k++) {
+        for ($k = 0; $left > Near::DUST; $k++) {
             if ($k === count($room)) {
                 return null;
             }
@@ -98,7 +99,7 @@ final class Search
         $this->room = $room;
         $this->tried = [];
         $this->laid = array_fill(0, count($room), []);
-        $this->isPlain = $this->problem->isFree() && ($room === [] || max($room) - min($room) < SessionProblem::EPS);
+        $this->isPlain = $this->problem->isFree() && ($room === [] || max($room) - min($room) < Near::DUST);
         $this->windows = SessionWindows::of($this->problem, $room);
 
         return $this->loads = $this->windows === null ? null : new SessionLoads($this->problem, $room, $this->windows, $this->isPlain, $this->budget, $this->go, $most);
@@ -112,7 +113,7 @@ final class Search
      */
     private function go(SessionLoads $loads, int $k, array $done, float $left): bool
     {
-        if ($left < SessionProblem::EPS) {
+        if ($left < Near::DUST) {
             return true;
         }
         $m = count($this->room);
@@ -178,12 +179,12 @@ final class Search
                 $room += $this->room[++$upTo];
             }
             $sum += $p->minutes[$j];
-            if ($sum > $room + SessionProblem::EPS) {
+            if ($sum > $room + Near::DUST) {
                 return false;
             }
-            if ($p->minutes[$j] > $middle + SessionProblem::EPS) {
+            if ($p->minutes[$j] > $middle + Near::DUST) {
                 $large++;
-            } elseif ($p->minutes[$j] > $middle - SessionProblem::EPS) {
+            } elseif ($p->minutes[$j] > $middle - Near::DUST) {
                 $half++;
             }
         }

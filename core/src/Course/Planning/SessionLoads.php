@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use Closure;
+use OpenSeam\Core\Near;
 
 /**
  * What one session can hold: every load to which no lesson could be added, but for those that Jackson's dominance (1956) passes
@@ -117,14 +118,14 @@ final class SessionLoads
 
             return;
         }
-        if ($sum + $rest[$i] < $least - SessionProblem::EPS) {
+        if ($sum + $rest[$i] < $least - Near::DUST) {
             return;
         }
         $count = count($may);
         for (; $i < $count; $i++) {
             $j = $may[$i];
             [$a, $b] = $p->before[$j];
-            if ($sum + $p->minutes[$j] <= $this->room[$k] + SessionProblem::EPS && ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0 && ($this->isPlain || $this->waited($j))) {
+            if ($sum + $p->minutes[$j] <= $this->room[$k] + Near::DUST && ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0 && ($this->isPlain || $this->waited($j))) {
                 break;
             }
             if ($this->windows->late[$j] === $k) {
@@ -133,7 +134,7 @@ final class SessionLoads
             }
         }
         if ($i === $count) {
-            $sum >= $least - SessionProblem::EPS && $this->keep($k, $may, $done, $load, $sum, $loads);
+            $sum >= $least - Near::DUST && $this->keep($k, $may, $done, $load, $sum, $loads);
 
             return;
         }
@@ -168,14 +169,14 @@ final class SessionLoads
             }
             [$a, $b] = $p->before[$i];
             $open = ($a & ~$done[0]) === 0 && ($b & ~$done[1]) === 0 && ($this->isPlain || $this->waited($i));
-            if ($open && $sum + $p->minutes[$i] <= $this->room[$k] + SessionProblem::EPS) {
+            if ($open && $sum + $p->minutes[$i] <= $this->room[$k] + Near::DUST) {
                 return;
             }
             if (! $open || ! $this->isPlain) {
                 continue;
             }
             foreach ($load as $j) {
-                if ($p->minutes[$j] > $p->minutes[$i] + SessionProblem::EPS || $sum - $p->minutes[$j] + $p->minutes[$i] > $this->room[$k] + SessionProblem::EPS || SessionProblem::has($p->before[$i], $j)) {
+                if ($p->minutes[$j] > $p->minutes[$i] + Near::DUST || $sum - $p->minutes[$j] + $p->minutes[$i] > $this->room[$k] + Near::DUST || SessionProblem::has($p->before[$i], $j)) {
                     continue;
                 }
                 [$fa, $fb] = $p->after[$j];
@@ -184,7 +185,7 @@ final class SessionLoads
                     continue;
                 }
                 // Of two that are alike the one with the lower number goes first.
-                if ([$fa, $fb] !== [$ga, $gb] || $p->minutes[$i] > $p->minutes[$j] + SessionProblem::EPS || $i < $j) {
+                if ([$fa, $fb] !== [$ga, $gb] || $p->minutes[$i] > $p->minutes[$j] + Near::DUST || $i < $j) {
                     return;
                 }
             }

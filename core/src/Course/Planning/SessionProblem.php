@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * Lessons, what they need, and the minutes of the sessions: simple assembly line
@@ -15,8 +16,6 @@ use OpenSeam\Core\InputError;
 final readonly class SessionProblem
 {
     public const MOST_LESSONS = 120;
-
-    public const EPS = 1e-9;
 
     /**
      * @param  list<PlanTask>  $tasks  by number
@@ -67,7 +66,7 @@ final readonly class SessionProblem
                 isset($given[$need]) || throw InputError::at("lessons[$i].needs[$k]", $need, 'This must be the id of a lesson of the plan.');
             }
             $task->minutes > 0 || throw InputError::at("lessons[$i].minutes", $task->minutes, 'A lesson takes more than 0 minutes.');
-            $task->minutes <= $longest + self::EPS || throw InputError::at("lessons[$i].minutes", $task->minutes, sprintf('“%s” takes %g min, and no session has more than %g. Make the sessions longer, or split the lesson.', $task->id, $task->minutes, $longest));
+            $task->minutes <= $longest + Near::DUST || throw InputError::at("lessons[$i].minutes", $task->minutes, sprintf('“%s” takes %g min, and no session has more than %g. Make the sessions longer, or split the lesson.', $task->id, $task->minutes, $longest));
         }
         $order = self::order($tasks, $given);
         $number = array_flip($order);
@@ -111,7 +110,7 @@ final readonly class SessionProblem
     /** Every session has the same minutes. */
     public function isUniform(): bool
     {
-        return array_filter($this->sessionMinutes, fn (float $m): bool => abs($m - $this->capacity) > self::EPS) === [];
+        return array_filter($this->sessionMinutes, fn (float $m): bool => abs($m - $this->capacity) > Near::DUST) === [];
     }
 
     /** No lesson is bound to a session, and none has to wait for the next. */

@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Course\Planning;
 use Closure;
 use OpenSeam\Core\Deadline;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Near;
 
 /**
  * The fewest sessions (simple assembly line balancing, type 1), exactly: lower
@@ -71,7 +72,7 @@ final class SessionSolver
     public static function shortest(SessionProblem $problem, int $sessions, int $budget = self::BUDGET, ?Deadline $deadline = null): SessionPlan
     {
         $go = $deadline === null ? null : fn (int $steps): bool => ! $deadline->passed();
-        $low = max(0.0, ceil(max([0.0, ...$problem->minutes, $problem->total() / max(1, $sessions)]) - SessionProblem::EPS));
+        $low = max(0.0, ceil(max([0.0, ...$problem->minutes, $problem->total() / max(1, $sessions)]) - Near::DUST));
         $high = ceil($problem->total());
         $proven = true;
         $best = (new Search($problem, $budget, $go))->within(array_fill(0, $sessions, $high));
@@ -128,7 +129,7 @@ final class SessionSolver
         $full = $problem->fullest($laid);
         // To the minute of the longest session: nobody plans closer.
         $step = 1 / max([1.0, ...$room]);
-        $low = $problem->total() / max(SessionProblem::EPS, array_sum($room));
+        $low = $problem->total() / max(Near::DUST, array_sum($room));
         $spent = 0;
         while ($full - $low > $step && $spent < $budget) {
             $middle = ($low + $full) / 2;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use OpenSeam\Core\Near;
+
 /** The sessions each lesson may stand in: what a search does not have to look at. */
 final readonly class SessionWindows
 {
@@ -27,7 +29,7 @@ final readonly class SessionWindows
         $early = $late = array_fill(0, $n, 0);
         // What must lie before and behind a lesson is known better than by adding up; no session is longer than the longest.
         $longest = max([0.0, ...$room]);
-        if ($longest < SessionProblem::EPS) {
+        if ($longest < Near::DUST) {
             return $n === 0 ? new self([], [], []) : null;
         }
         $heads = StationBounds::heads($p, $longest);
@@ -38,9 +40,9 @@ final readonly class SessionWindows
                 $e = max($e, $early[$need] + (SessionProblem::has($p->sooner[$j], $need) ? 1 : 0));
             }
             $sum = 0.0;
-            for ($k = 0; $k < $m && ($sum += $room[$k]) + SessionProblem::EPS < $p->headMinutes[$j] + $p->minutes[$j]; $k++);
+            for ($k = 0; $k < $m && ($sum += $room[$k]) + Near::DUST < $p->headMinutes[$j] + $p->minutes[$j]; $k++);
             $e = max($e, $k);
-            while ($e < $m && $p->minutes[$j] > $room[$e] + SessionProblem::EPS) {
+            while ($e < $m && $p->minutes[$j] > $room[$e] + Near::DUST) {
                 $e++;
             }
             $early[$j] = $e;
@@ -51,9 +53,9 @@ final readonly class SessionWindows
                 $l = min($l, $late[$next] - (SessionProblem::has($p->sooner[$next], $j) ? 1 : 0));
             }
             $sum = 0.0;
-            for ($k = $m - 1; $k >= 0 && ($sum += $room[$k]) + SessionProblem::EPS < $p->tailMinutes[$j] + $p->minutes[$j]; $k--);
+            for ($k = $m - 1; $k >= 0 && ($sum += $room[$k]) + Near::DUST < $p->tailMinutes[$j] + $p->minutes[$j]; $k--);
             $l = min($l, $k);
-            while ($l >= 0 && $p->minutes[$j] > $room[$l] + SessionProblem::EPS) {
+            while ($l >= 0 && $p->minutes[$j] > $room[$l] + Near::DUST) {
                 $l--;
             }
             $late[$j] = $l;

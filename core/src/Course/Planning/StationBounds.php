@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course\Planning;
 
+use OpenSeam\Core\Near;
+
 /**
  * How many sessions, in parts, must lie before and behind a lesson when all
  * have the same minutes. What stands behind it is work for one teacher in
@@ -39,7 +41,7 @@ final class StationBounds
     /** Whole sessions for so many, a rounding error forgiven. */
     public static function up(float $sessions): int
     {
-        return (int) ceil($sessions - 1e-7);
+        return (int) ceil($sessions - Near::WHOLE);
     }
 
     /**
@@ -61,7 +63,7 @@ final class StationBounds
                 $far = max($far, $sum + $found[$i]);
             }
             $whole = self::up($far);
-            $found[$j] = $far + $problem->minutes[$j] / $minutes > $whole + 1e-7 ? (float) $whole : $far;
+            $found[$j] = $far + $problem->minutes[$j] / $minutes > $whole + Near::WHOLE ? (float) $whole : $far;
             $done[] = $j;
         }
 

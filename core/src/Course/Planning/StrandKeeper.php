@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course\Planning;
 
 use Closure;
+use OpenSeam\Core\Near;
 
 /**
  * Third and fourth aim of a plan: the foot changed as seldom as can be, then a
@@ -206,6 +207,6 @@ final class StrandKeeper
     /** @param  list<int>  $load */
     private function fits(array $load, int $k): bool
     {
-        return array_sum(array_map(fn (int $j): float => $this->problem->minutes[$j], $load)) <= $this->room[$k] + SessionProblem::EPS;
+        return array_sum(array_map(fn (int $j): float => $this->problem->minutes[$j], $load)) <= $this->room[$k] + Near::DUST;
     }
 }

@@ -10,6 +10,7 @@ use OpenSeam\Core\Measure\SeamPattern;
 use OpenSeam\Core\Measure\SeamReading;
 use OpenSeam\Core\Measure\Tolerance;
 use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\CheckResult;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Words;
@@ -94,7 +95,7 @@ final readonly class SeamCheck implements Check
             $met ? null : ($bias < 0 ? 'low' : 'high'),
             $figures,
             $words->say('again.mean', ['mark' => $mark]),
-            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n, $field->limitMm, $seam->spreadMm < 1e-9)->u,
+            abs($bias), Reading::rulerMean($seam->meanMm, $seam->line->n, $field->limitMm, $seam->spreadMm < Near::DUST)->u,
             in_array($seam->judgement->verdict, [Verdict::Met, Verdict::Unsure], true) || $seam->pattern !== SeamPattern::Offset || $seam->step !== null ? null : $words->say('habit.offset'),
         );
     }

@@ -5,6 +5,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useMe } from '../../api/queries'
 import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
+import { cx } from '../../ui/dress'
 import { Saved } from '../../ui/Saved'
 import { Trouble, Waiting } from '../../ui/Trouble'
 
@@ -13,7 +14,7 @@ export default function AccountPage() {
     const me = useMe()
     if (me.data === undefined) return <Waiting what={t('common.opening')} />
     return (
-        <div className="settings-page">
+        <div className={cx('settings-page')}>
             <h1>
                 {t('account.you')} <small>{me.data.email}</small>
             </h1>
@@ -36,7 +37,7 @@ function Profile({ me }: { me: View['MeView'] }) {
                 onChange={(e) => setName(e.currentTarget.value)}
                 onBlur={() => name.trim() !== '' && name !== me.name && set.mutate({ name })}
             />
-            <div className="settings-row">
+            <div className={cx('settings-row')}>
                 <span id="unit">{t('account.lengthsIn')}</span>
                 <SegmentedControl
                     aria-labelledby="unit"
@@ -48,7 +49,7 @@ function Profile({ me }: { me: View['MeView'] }) {
                     ]}
                 />
             </div>
-            <div className="settings-row">
+            <div className={cx('settings-row')}>
                 <span id="hand">{t('account.sheetsForThe')}</span>
                 <SegmentedControl
                     aria-labelledby="hand"
@@ -100,7 +101,7 @@ function Password() {
                 <Button type="submit" variant="default" disabled={current === '' || password === ''} loading={change.isPending}>
                     {t('common.changeIt')}
                 </Button>
-                <p className="quiet" role="status">
+                <p className={cx('quiet')} role="status">
                     {change.isSuccess ? t('account.changedEverywhereElseYouAre') : ''}
                 </p>
                 {change.error !== null && change.error.status !== 422 && <Trouble error={change.error} />}
@@ -115,7 +116,7 @@ function Devices({ zone }: { zone: string }) {
     return (
         <section>
             <h2>{t('account.whereYouAreSignedIn')}</h2>
-            <ul className="plain">
+            <ul className={cx('plain')}>
                 {(read.data ?? []).map((d) => (
                     <li key={d.id}>
                         <b>{d.what === '' ? t('account.aBrowser') : d.what}</b>

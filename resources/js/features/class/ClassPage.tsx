@@ -7,9 +7,9 @@ import { t, type Key } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClassData } from './ClassData'
+import { cx } from './dress'
 import { Evidence } from './Evidence'
 import { Returning } from './Returning'
-import './class.css'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {
@@ -29,16 +29,16 @@ export default function ClassPage() {
     const wanted = search.get('student')
     return (
         <div className="class">
-            <div className="class-head">
+            <div className={cx('class-head')}>
                 <h1>{read.data.class.title}</h1>
-                <ul className="legend" aria-label={t('class.whatTheThreadLinesSay')}>
+                <ul className={cx('legend')} aria-label={t('class.whatTheThreadLinesSay')}>
                     {(Object.keys(LEVEL_WORDS) as Level[]).map((level) => (
                         <li key={level}>
                             <ThreadLine level={level} width={54} label="" /> {t(LEVEL_WORDS[level])}
                         </li>
                     ))}
                 </ul>
-                <span className="state-keys" role="group" aria-label={t('class.orderOfTheSkills')}>
+                <span className={cx('state-keys')} role="group" aria-label={t('class.orderOfTheSkills')}>
                     {(Object.keys(ORDERS) as By[]).map((o) => (
                         <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>
                             {t(ORDERS[o])}
@@ -50,7 +50,7 @@ export default function ClassPage() {
                 </Button>
                 <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
-            <div className="matrix" tabIndex={0} role="region" aria-label={t('class.studentsAndSkills')}>
+            <div className={cx('matrix')} tabIndex={0} role="region" aria-label={t('class.studentsAndSkills')}>
                 <table style={{ width: 196 + 68 * columns.length }}>
                     <thead>
                         <tr>
@@ -67,9 +67,9 @@ export default function ClassPage() {
                     </thead>
                     <tbody>
                         {students.map((s) => (
-                            <tr key={s.student} className={s.student === wanted ? 'wanted' : ''}>
+                            <tr key={s.student} className={cx(s.student === wanted ? 'wanted' : '')}>
                                 <th scope="row">
-                                    <span className="seat small">{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>
+                                    <span className={cx('seat small')}>{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>
                                     <small>{s.next_title === '' ? t('common.theCourseIsDone') : s.next_title}</small>
                                 </th>
                                 {columns.map(({ skill, at }) => {
@@ -116,11 +116,11 @@ function sorted<T extends { skill: View['SkillView'] }>(columns: T[], by: By): T
 function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'][] }) {
     if (gaps.length === 0 && pairs.length === 0) return null
     return (
-        <div className="class-gaps">
+        <div className={cx('class-gaps')}>
             {gaps.length > 0 && (
                 <section>
                     <h2>{t('class.whatTheClassIsMissing')}</h2>
-                    <ul className="plain">
+                    <ul className={cx('plain')}>
                         {gaps.slice(0, 5).map((g) => (
                             <li key={g.skill}>
                                 <b>{g.title}</b>: {t('class.openForOf', { n: g.open.length, of: g.tried })} ({g.open.join(', ')})
@@ -133,7 +133,7 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
             {pairs.length > 0 && (
                 <section>
                     <h2>{t('class.whoNextToWhom')}</h2>
-                    <ul className="plain">
+                    <ul className={cx('plain')}>
                         {pairs.map((p) => (
                             <li key={p.learner}>
                                 <b>{p.learner}</b> {t('class.beside')} <b>{p.helper}</b>: {p.skill}
@@ -167,7 +167,7 @@ function AddStudents({ id, empty }: { id: string; empty: boolean }) {
         if (name.trim() !== '') add.mutate(undefined)
     }
     return (
-        <form className="add-students" onSubmit={submit}>
+        <form className={cx('add-students')} onSubmit={submit}>
             <TextInput
                 label={empty ? t('class.whoComesNamesWithCommas') : t('common.addStudents')}
                 value={name}

@@ -9,7 +9,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptPhotos } from '../look/Photos'
 import { VerdictLine } from '../look/VerdictLine'
 import { SamplePanel } from '../sample/SamplePanel'
-import './class.css'
+import { cx } from './dress'
 
 /** Every sample that counts for a skill: what it weighs, and what the level was before and after. */
 export function Evidence({ id, student, skill }: { id: string; student: string; skill: string }) {
@@ -19,18 +19,18 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
     if (read.data === undefined) return read.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={read.error} />
     const e = read.data
     return (
-        <div className="evidence">
+        <div className={cx('evidence')}>
             <h2>
                 {e.student}: {e.skill.title}
             </h2>
             <p>{e.skill.shows}</p>
-            <p className="evidence-level">
+            <p className={cx('evidence-level')}>
                 <ThreadLine level={e.level} width={120} />
                 <strong>{t(LEVEL_WORDS[e.level])}</strong>
                 {e.showings.length > 0 && <span>{t('class.likelyKnownAfterTheLast', { n: Math.round(e.known * 100) })}</span>}
             </p>
-            {e.mixed && <p className="habit">{t('class.theLastSamplesSayBoth')}</p>}
-            {e.needs.length > 0 && <p className="quiet">{t('class.standsOn', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
+            {e.mixed && <p className={cx('habit')}>{t('class.theLastSamplesSayBoth')}</p>}
+            {e.needs.length > 0 && <p className={cx('quiet')}>{t('class.standsOn', { what: e.needs.map((n) => n.title).join(', ') })}</p>}
             {e.showings.length === 0 && <p>{t('class.noSampleHasShownIt')}</p>}
             <ol>
                 {e.showings.map((s) => (
@@ -45,7 +45,7 @@ export function Evidence({ id, student, skill }: { id: string; student: string; 
 function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; onOpen: (sample: string) => void }) {
     return (
         <li>
-            <div className="showing-head">
+            <div className={cx('showing-head')}>
                 <Button variant="subtle" onClick={() => onOpen(s.sample)}>
                     {s.title}
                 </Button>
@@ -58,17 +58,17 @@ function Showing({ s, zone, onOpen }: { s: View['ShowingView']; zone: string; on
                 <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />
             ))}
             {s.faults.map((f) => (
-                <p key={f} className="verdict not-yet">
+                <p key={f} className={cx('verdict not-yet')}>
                     {t('common.seen', { fault: f })}
                 </p>
             ))}
             {s.photos.length > 0 && (
-                <div className="row-tools">
+                <div className={cx('row-tools')}>
                     <KeptPhotos photos={s.photos} />
                 </div>
             )}
             {s.settings.length > 0 && (
-                <p className="quiet">
+                <p className={cx('quiet')}>
                     {t('common.sewnWith')} {s.settings.map((x) => `${x.name} ${x.value}`).join(' · ')}
                 </p>
             )}

@@ -4,7 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t, type Key } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import './class.css'
+import { cx } from './dress'
 
 const SCHOOLS: Partial<Record<string, Key>> = {
     tracing: 'class.likelyKnown95',
@@ -33,7 +33,7 @@ export default function SoundnessPage() {
     const s = read.data
     if (s === undefined) return read.error === null ? <Waiting what={t('class.goingThroughTheSamples')} /> : <Trouble error={read.error} />
     return (
-        <div className="soundness">
+        <div className={cx('soundness')}>
             <h1>{t('class.howFarCanTheVerdicts')}</h1>
             <p>{t('class.everySampleOfThisStudio', { samples: t('count.samples', { n: s.samples }), students: t('count.students', { n: s.students }) })}</p>
             <p>{t('class.youOverruledOfVerdictsEach', { n: s.overruled, all: s.verdicts })}</p>
@@ -68,7 +68,7 @@ export default function SoundnessPage() {
                     k.own ? t('class.yourSamples') : t('class.theUsual'),
                 ])}
             />
-            <p className="acts">
+            <p className={cx('acts')}>
                 <Button variant="default" disabled={fit.isPending} onClick={() => fit.mutate(undefined)}>
                     {fit.isPending ? t('class.workingItOut') : t('class.goByOurOwnSamples')}
                 </Button>
@@ -86,7 +86,7 @@ export default function SoundnessPage() {
 
 function Table({ head, rows }: { head: string[]; rows: string[][] }) {
     return (
-        <table className="sound-table">
+        <table className={cx('sound-table')}>
             <thead>
                 <tr>
                     {head.map((h) => (

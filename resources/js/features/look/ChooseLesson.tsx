@@ -4,7 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useNext } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import './look.css'
+import { cx } from './dress'
 
 interface Props {
     id: string
@@ -29,7 +29,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
         <Modal opened onClose={onClose} title={t('look.whatDoesSewNext', { name })} size="lg">
             <TextInput
                 label={t('common.whyIfYouLike')}
-                className="because"
+                className={cx('because')}
                 value={because}
                 maxLength={200}
                 onChange={(e) => setBecause(e.currentTarget.value)}
@@ -39,7 +39,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
             {list === undefined ? (
                 <Waiting what={t('common.looking')} />
             ) : (
-                <ul className="choices">
+                <ul className={cx('choices')}>
                     {list.candidates.map((c, i) => (
                         <li key={`${c.lesson}${c.drill ?? ''}`}>
                             <UnstyledButton
@@ -53,7 +53,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                                 <span>
                                     {t('common.min', { n: Math.round(c.minutes) })}
                                     {i === 0 ? ` · ${t('look.proposed')}` : c.ready ? '' : ` · ${t('common.standsOnSomethingNotSure')}`}
-                                    {c.cannot !== null && <em className="cannot">{t('look.cannotBeSewnInThis', { why: c.cannot })}</em>}
+                                    {c.cannot !== null && <em className={cx('cannot')}>{t('look.cannotBeSewnInThis', { why: c.cannot })}</em>}
                                 </span>
                             </UnstyledButton>
                         </li>

@@ -15,12 +15,12 @@ import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
+import { cx } from './dress'
 import { Next } from './Next'
 import { RowPhotos } from './Photos'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
-import './look.css'
 
 interface Props {
     id: string
@@ -99,8 +99,8 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
     const taken = sample.draft.photos ?? []
     const results = new Map((judged?.checks ?? []).map((c) => [c.key, c]))
     return (
-        <form className="look-at" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
-            <section className="look-left">
+        <form className={cx('look-at')} ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
+            <section className={cx('look-left')}>
                 <h1>
                     {look.name}{' '}
                     <small>
@@ -121,40 +121,40 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                 )}
                 <Beside lesson={lesson} judged={judged} row={eye?.key.split('.')[0] ?? null} />
                 {lesson.drawing !== null && (
-                    <div className="caution">
+                    <div className={cx('caution')}>
                         {lesson.cautions.map((c) => (
                             <p key={c}>{c}</p>
                         ))}
                     </div>
                 )}
                 {look.drill !== null && (
-                    <div className="drill-in-hand">
+                    <div className={cx('drill-in-hand')}>
                         {look.drill.drawing !== null && <MiniDrawing lesson={look.drill} size={72} />}
                         <span>{look.drill.text}</span>
                     </div>
                 )}
                 {look.cannot === null && look.dials.length > 0 && (
-                    <p className="look-dials">
+                    <p className={cx('look-dials')}>
                         <strong>{look.machines.find((m) => m.id === look.machine)?.name}</strong> {look.dials.join(' · ')}
                     </p>
                 )}
-                {look.cannot !== null && <p className="refused mild">{look.cannot}</p>}
+                {look.cannot !== null && <p className={cx('refused mild')}>{look.cannot}</p>}
                 <KeptAnswers lesson={lesson.id} student={look.student} />
-                <p className="earlier">
+                <p className={cx('earlier')}>
                     {look.earlier[0] !== undefined && <>{t('look.before', { text: look.earlier[0].text })} · </>}
                     <Link to={`/samplers/${lesson.id}`}>{t('look.theWholeLesson')}</Link>
                 </p>
             </section>
-            <section className="look-right">
-                <div className="look-fields" ref={fields}>
+            <section className={cx('look-right')}>
+                <div className={cx('look-fields')} ref={fields}>
                     {lesson.rows
                         .filter((row) => row.fields.length > 0)
                         .map((row) => (
-                            <div key={row.id} className={eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row'}>
+                            <div key={row.id} className={cx(eye?.key.startsWith(`${row.id}.`) === true ? 'look-row on' : 'look-row')}>
                                 {lesson.rows.length > 1 && <h2>{row.title}</h2>}
-                                <div className="fields">
+                                <div className={cx('fields')}>
                                     {row.fields.map((field) => (
-                                        <div key={field.key} className={`cell ${field.kind}`} data-wide={field.size > 2}>
+                                        <div key={field.key} className={cx(`cell ${field.kind}`)} data-wide={field.size > 2}>
                                             <ReadingField
                                                 field={field}
                                                 unit={unit}
@@ -180,7 +180,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                                         </div>
                                     ))}
                                 </div>
-                                <div className="row-tools">
+                                <div className={cx('row-tools')}>
                                     <RowPhotos
                                         row={row}
                                         taken={taken.filter((p) => p.row === row.id)}
@@ -200,15 +200,17 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                             </div>
                         ))}
                     {lesson.faults.length > 0 && (
-                        <fieldset className="faults" tabIndex={0} data-reading>
+                        <fieldset className={cx('faults')} tabIndex={0} data-reading>
                             <legend>{t('look.seenOnItAltAnd')}</legend>
                             {lesson.faults.map((fault, i) => (
                                 <Checkbox.Card
-                                    className={`fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`}
+                                    className={cx(
+                                        `fault${sample.draft.faults.includes(fault.id) ? ' on' : ''}${fault.rows.some((r) => eye?.key.startsWith(`${r.id}.`) === true) ? ' usual-here' : ''}`,
+                                    )}
                                     key={fault.id}
                                     checked={sample.draft.faults.includes(fault.id)}
                                     onChange={() => sample.toggleFault(fault.id)}>
-                                    <span className="box" aria-hidden="true">
+                                    <span className={cx('box')} aria-hidden="true">
                                         {i + 1}
                                     </span>{' '}
                                     {fault.seen}
@@ -216,7 +218,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                             ))}
                             {sample.draft.faults.length > 0 && (
                                 <Link
-                                    className="find-cause"
+                                    className={cx('find-cause')}
                                     to={`/workshop/faults?${new URLSearchParams({ seen: sample.draft.faults.join(','), student: look.student, sample: sample.draft.id, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
                                     {t('common.findTheCause')}
                                 </Link>
@@ -230,10 +232,10 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                         onSewn={replaces === null ? onSewn : null}
                     />
                 </div>
-                <div className="look-foot">
+                <div className={cx('look-foot')}>
                     <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
                     {down && (
-                        <p className="quiet" role="status">
+                        <p className={cx('quiet')} role="status">
                             {t('look.theLineIsDownKeep')}
                         </p>
                     )}
@@ -243,14 +245,16 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                             {t('common.keepBoth')}
                         </Button>
                     )}
-                    <div className="acts">
+                    <div className={cx('acts')}>
                         <Button size="lg" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
                             {keep.isPending ? t('look.keeping') : t('common.keepIt')} <kbd>{t('look.ctrlEnter')}</kbd>
                         </Button>
                         <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>
                             {t('look.chooseAnotherLesson')}
                         </Button>
-                        {look.next_student !== null && replaces === null && <span className="then">{t('look.then', { name: look.next_student.title })}</span>}
+                        {look.next_student !== null && replaces === null && (
+                            <span className={cx('then')}>{t('look.then', { name: look.next_student.title })}</span>
+                        )}
                     </div>
                 </div>
             </section>
@@ -291,14 +295,14 @@ function Beside({ lesson, judged, row }: { lesson: View['LessonView']; judged: V
 /** Lessons without a sampler are looked at in the room: what to watch for stands where the drawing would. */
 function Points({ lesson }: { lesson: View['LessonView'] }) {
     return (
-        <div className="points">
+        <div className={cx('points')}>
             <h2>{t('look.whatToWatchFor')}</h2>
             <ol>
                 {lesson.steps.map((s) => (
                     <li key={s}>{s}</li>
                 ))}
             </ol>
-            <div className="caution">
+            <div className={cx('caution')}>
                 {lesson.cautions.map((c) => (
                     <p key={c}>{c}</p>
                 ))}

@@ -1,20 +1,20 @@
 import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
-import './look.css'
+import { cx } from './dress'
 
 /** The next lesson with its one change and its reasons, as the readings come in. */
 export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | undefined; choice: string | null; onUndo: () => void }) {
     if (judged?.verdict == null)
         return (
-            <div className="next-lesson" aria-live="polite">
+            <div className={cx('next-lesson')} aria-live="polite">
                 <small>{t('common.nextLesson')}</small>
-                <p className="quiet">{t('look.typeWhatTheRulerSays')}</p>
+                <p className={cx('quiet')}>{t('look.typeWhatTheRulerSays')}</p>
             </div>
         )
     const { advice } = judged
     return (
-        <div className="next-lesson" aria-live="polite">
+        <div className={cx('next-lesson')} aria-live="polite">
             <small>
                 {choice === null ? t('common.nextLesson') : t('common.yourChoice')}
                 {!judged.complete && ` · ${t('look.soFar')}`}
@@ -35,8 +35,8 @@ export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | 
             ) : (
                 <p>{advice.change.text}</p>
             )}
-            {choice === null && <p className="why">{advice.reasons.map((r) => r.text).join(' ')}</p>}
-            {choice === null && advice.cannot !== null && <p className="refused mild">{t('common.itCannotBeSewnIn', { why: advice.cannot })}</p>}
+            {choice === null && <p className={cx('why')}>{advice.reasons.map((r) => r.text).join(' ')}</p>}
+            {choice === null && advice.cannot !== null && <p className={cx('refused mild')}>{t('common.itCannotBeSewnIn', { why: advice.cannot })}</p>}
             {choice === null && advice.warm_up !== null && <p>{t('look.warmUp', { what: advice.warm_up.text })}</p>}
         </div>
     )

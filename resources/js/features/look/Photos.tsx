@@ -6,7 +6,7 @@ import { MOST_PHOTOS, takePhoto, type Photo } from '../../keeping/photos'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
-import './look.css'
+import { cx } from './dress'
 
 /** Shows a picture that lies on this device; its address is given back when it is no longer shown. */
 function useImage(image: Blob) {
@@ -24,7 +24,7 @@ function useImage(image: Blob) {
 /** A photo that is not sent yet. */
 function Taken({ photo, onDrop }: { photo: Photo; onDrop: () => void }) {
     return (
-        <span className="photo taken">
+        <span className={cx('photo taken')}>
             <img ref={useImage(photo.image)} alt={t('look.photoNow')} />
             <small>{t('common.now')}</small>
             <UnstyledButton aria-label={t('look.takeThePhotoAway')} onClick={onDrop}>
@@ -50,7 +50,11 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
     return (
         <>
             {photos.map((p) => (
-                <UnstyledButton key={p.id} className="photo" onClick={() => setOpen(p)} aria-label={t('look.photoOfLarger', { day: day(p.kept_at, zone) })}>
+                <UnstyledButton
+                    key={p.id}
+                    className={cx('photo')}
+                    onClick={() => setOpen(p)}
+                    aria-label={t('look.photoOfLarger', { day: day(p.kept_at, zone) })}>
                     <img src={`/api/photos/${p.id}`} width={p.width} height={p.height} alt="" loading="lazy" />
                     <small>{day(p.kept_at, zone)}</small>
                 </UnstyledButton>
@@ -58,7 +62,7 @@ export function KeptPhotos({ photos }: { photos: View['PhotoView'][] }) {
             <Modal opened={open !== null} onClose={close} size="xl" title={open === null ? '' : t('look.photoOf', { day: day(open.kept_at, zone) })}>
                 {open !== null && (
                     <>
-                        <img className="photo-large" src={`/api/photos/${open.id}`} alt={t('look.theSampleAsItWas')} />
+                        <img className={cx('photo-large')} src={`/api/photos/${open.id}`} alt={t('look.theSampleAsItWas')} />
                         <Trouble error={drop.error} />
                         {sure ? (
                             <p>
@@ -119,7 +123,7 @@ export function RowPhotos({ row, taken, kept, onTake, onDrop, full }: Props) {
                     )}
                 </FileButton>
             )}
-            {full && <small className="quiet">{t('look.photosAreEnough', { n: MOST_PHOTOS })}</small>}
+            {full && <small className={cx('quiet')}>{t('look.photosAreEnough', { n: MOST_PHOTOS })}</small>}
             {taken.map((p) => (
                 <Taken key={p.id} photo={p} onDrop={() => onDrop(p.id)} />
             ))}

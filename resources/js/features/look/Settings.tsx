@@ -4,7 +4,7 @@ import { useCompute } from '../../api/compute'
 import { toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { SchoolSelect } from '../../ui/SchoolSelect'
-import './look.css'
+import { cx } from './dress'
 
 interface Props {
     look: View['LookView']
@@ -38,7 +38,7 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
               },
     )
     return (
-        <details className="settings">
+        <details className={cx('settings')}>
             <summary>
                 {t('common.sewnWith')} {values.machine ?? usual?.name ?? ''}
                 {look.lesson.way.schools.length > 0 &&
@@ -84,7 +84,7 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
             {foot !== undefined &&
                 fit.error === null &&
                 fit.data?.refusals.map((r) => (
-                    <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>
+                    <p key={r.rule} className={cx(r.danger ? 'refused' : 'refused mild')}>
                         {r.text}
                     </p>
                 ))}

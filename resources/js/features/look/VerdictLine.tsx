@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { View } from '../../api/client'
 import type { Own } from '../../keeping/store'
 import { t } from '../../text/words'
-import './look.css'
+import { cx } from './dress'
 
 const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 
@@ -22,7 +22,7 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
     const [asking, setAsking] = useState(false)
     if (check?.verdict == null)
         return named ? (
-            <p className="verdict none">
+            <p className={cx('verdict none')}>
                 {rule.title}: {rule.allows}
             </p>
         ) : null
@@ -30,31 +30,31 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
     if (!named && check.verdict === 'met' && !open) return null
     return (
         <>
-            <p className={`verdict ${check.verdict}`}>
+            <p className={cx(`verdict ${check.verdict}`)}>
                 {named && <b>{rule.title}</b>} <strong>{t(WORDS[check.verdict])}</strong>
                 {named && check.text !== null && <>: {check.text}</>}
                 {compared !== undefined && compared.how !== 'same' && (
-                    <span className={`compared ${compared.how}`}>
+                    <span className={cx(`compared ${compared.how}`)}>
                         {' '}
                         · {compared.how === 'better' ? t('look.betterThanBefore') : t('look.worseThanBefore')} ({compared.before})
                     </span>
                 )}
                 {check.again !== null && <em> {check.again}</em>}
                 {check.overruled !== null && (
-                    <span className="overruled">
+                    <span className={cx('overruled')}>
                         {' '}
                         · {t('look.yourWordTheReadingsSay', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}
                     </span>
                 )}
                 {!open && onOwn !== undefined && (
-                    <Button variant="subtle" className="overrule" aria-label={t('look.overrule2', { check: rule.title })} onClick={() => setAsking(true)}>
+                    <Button variant="subtle" className={cx('overrule')} aria-label={t('look.overrule2', { check: rule.title })} onClick={() => setAsking(true)}>
                         {t('look.overrule')}
                     </Button>
                 )}
             </p>
-            {check.habit !== null && check.overruled === null && <p className="habit">{check.habit}</p>}
+            {check.habit !== null && check.overruled === null && <p className={cx('habit')}>{check.habit}</p>}
             {open && onOwn !== undefined && (
-                <div className="own-verdict">
+                <div className={cx('own-verdict')}>
                     <span role="group" aria-label={t('look.yourVerdict')}>
                         {(['met', 'near', 'not-yet'] as const).map((v) => (
                             <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>

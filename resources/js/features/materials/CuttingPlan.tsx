@@ -1,7 +1,8 @@
 import type { View } from '../../api/client'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { mm } from '../../text/numbers'
 import { t } from '../../text/words'
-import './materials.css'
+import { cx } from './dress'
 
 const WIDE = 1080
 
@@ -12,7 +13,7 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
     const perRow = WIDE / scale
     const rows = Math.max(1, Math.ceil(plan.length / perRow))
     return (
-        <section className="cutting" tabIndex={0} aria-label={title}>
+        <section className={cx('cutting')} tabIndex={0} aria-label={title}>
             <h2>
                 {t('materials.mOfCm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })}{' '}
                 <small>
@@ -27,16 +28,16 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
                 const from = r * perRow
                 const long = Math.min(perRow, plan.length - from)
                 return (
-                    <svg
+                    <DrawingFrame
                         key={r}
                         width={long * scale + 2}
                         height={plan.cloth_width * scale + 22}
-                        className="cutting-row"
-                        role="img"
-                        aria-label={t('materials.cuttingPlanFromToM', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
-                        <rect x={1} y={1} width={long * scale} height={plan.cloth_width * scale} className="cloth" />
+                        className={cx('cutting-row')}
+
+                        name={t('materials.cuttingPlanFromToM', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
+                        <rect x={1} y={1} width={long * scale} height={plan.cloth_width * scale} className={cx('cloth')} />
                         {[plan.selvedge, plan.cloth_width - plan.selvedge].map((y) => (
-                            <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className="selvedge" />
+                            <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className={cx('selvedge')} />
                         ))}
                         <Boxes boxes={plan.placed} plan={plan} scale={scale} from={from} long={long} kind="piece" />
                         <Boxes boxes={plan.offcuts} plan={plan} scale={scale} from={from} long={long} kind="offcut" />
@@ -45,16 +46,16 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
                                 {mm((from + i * 500) / 1000, 1)} m
                             </text>
                         ))}
-                    </svg>
+                    </DrawingFrame>
                 )
             })}
-            <ol className="cutting-names">
+            <ol className={cx('cutting-names')}>
                 {plan.names.map((n) => (
                     <li key={n}>{n}</li>
                 ))}
             </ol>
             {plan.offcuts.length > 0 && (
-                <p className="quiet">
+                <p className={cx('quiet')}>
                     {t('materials.leftOver', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}
                 </p>
             )}
@@ -80,7 +81,7 @@ function Boxes({ boxes, plan, scale, from, long, kind }: BoxProps) {
             const y = (b.x + plan.selvedge) * scale + 1
             const h = b.width * scale
             return (
-                <g key={i} className={kind}>
+                <g key={i} className={cx(kind)}>
                     <rect x={x} y={y} width={w} height={h} />
                     {w > 14 && h > 11 && (
                         <text x={x + w / 2} y={y + h / 2 + 4} textAnchor="middle">

@@ -10,7 +10,7 @@ import { Choice } from '../../ui/Choice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ClassPack } from './ClassPack'
 import { CuttingPlan } from './CuttingPlan'
-import './materials.css'
+import { cx } from './dress'
 
 /** What a class needs: the list with its arithmetic, what is there, what it costs, and how the cloth is cut. */
 export default function MaterialsPage() {
@@ -28,7 +28,7 @@ export default function MaterialsPage() {
     const print = `/api/classes/${id}/print`
     return (
         <div className="materials">
-            <div className="samplers-head">
+            <div className={cx('samplers-head')}>
                 <h1>
                     {t('common.materials')} <small>{t('materials.students', { class: m.class.title, n: m.students })}</small>
                 </h1>
@@ -43,26 +43,26 @@ export default function MaterialsPage() {
                 />
                 <TextInput
                     label={t('materials.samplesEach')}
-                    className="choice"
-                    classNames={{ input: 'num' }}
+                    className={cx('choice')}
+                    classNames={{ input: cx('num') }}
                     value={each}
                     placeholder={mm(m.samples_each, 1)}
                     maxLength={5}
                     onChange={(e) => setEach(e.currentTarget.value)}
                 />
             </div>
-            <div className="print-acts">
+            <div className={cx('print-acts')}>
                 <Button component="a" variant="default" href={`${print}?what=materials`} target="_blank" rel="noreferrer">
                     {t('materials.printListAndPlans')}
                 </Button>
                 <ClassPack id={id} />
             </div>
             <Trouble error={read.error ?? note.error} />
-            <p className="quiet">
+            <p className={cx('quiet')}>
                 {each === '' ? t('materials.aBeginnerIsExpectedTo', { n: mm(m.samples_each, 1) }) : t('materials.asYouSaySamplesOf', { n: each })}
             </p>
             <Shop shop={m.shop} />
-            <table className="rows material-rows">
+            <table className={cx('rows material-rows')}>
                 <thead>
                     <tr>
                         <th>{t('materials.there')}</th>
@@ -77,7 +77,7 @@ export default function MaterialsPage() {
                 </thead>
                 <tbody>
                     {m.lines.map((l) => (
-                        <tr key={l.item} className={l.ticked ? 'done' : ''}>
+                        <tr key={l.item} className={cx(l.ticked ? 'done' : '')}>
                             <td>
                                 <Checkbox
                                     checked={l.ticked}
@@ -89,7 +89,7 @@ export default function MaterialsPage() {
                                 <strong>{l.title}</strong>
                                 <small>{l.how}</small>
                             </td>
-                            <td className="num">
+                            <td className={cx('num')}>
                                 {mm(l.amount, 1)} {l.unit}
                             </td>
                             <td>
@@ -99,10 +99,10 @@ export default function MaterialsPage() {
                                     onKeep={(have) => note.mutate({ item: l.item, have })}
                                 />
                             </td>
-                            <td className="num">
+                            <td className={cx('num')}>
                                 <strong>{mm(l.buy, 1)}</strong> {l.unit}
                             </td>
-                            <td>{l.short_on !== null && <span className="due">{day(l.short_on, zone)}</span>}</td>
+                            <td>{l.short_on !== null && <span className={cx('due')}>{day(l.short_on, zone)}</span>}</td>
                             <td>
                                 <Amount
                                     value={l.price}
@@ -110,7 +110,7 @@ export default function MaterialsPage() {
                                     onKeep={(price) => note.mutate({ item: l.item, price })}
                                 />
                             </td>
-                            <td className="num">{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
+                            <td className={cx('num')}>{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
                         </tr>
                     ))}
                 </tbody>
@@ -119,7 +119,7 @@ export default function MaterialsPage() {
                         <tr>
                             <td />
                             <td colSpan={6}>{t('materials.togetherForEachStudent', { each: m.cost_each.toFixed(2) })}</td>
-                            <td className="num">
+                            <td className={cx('num')}>
                                 <strong>{m.cost.toFixed(2)}</strong>
                             </td>
                         </tr>
@@ -137,7 +137,7 @@ export default function MaterialsPage() {
 function Shop({ shop }: { shop: View['ShopView'] }) {
     const keep = useChange('cupboard', (next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
     return (
-        <div className="shop">
+        <div className={cx('shop')}>
             <span>
                 {t('common.cloth')}{' '}
                 <Amount value={shop.cloth_width_mm / 10} label={t('materials.widthOfTheClothIn')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} />{' '}
@@ -161,7 +161,7 @@ function Amount({ value, label, onKeep }: { value: number; label: string; onKeep
     }
     return (
         <TextInput
-            classNames={{ input: 'num amount' }}
+            classNames={{ input: cx('num amount') }}
             aria-label={label}
             aria-invalid={typed !== null && toNumber(typed) === null}
             inputMode="decimal"

@@ -2,8 +2,8 @@ import { Button } from '@mantine/core'
 import { Fragment } from 'react'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import type { Plan } from './usePlanning'
-import './plan.css'
 
 /** Two plans side by side: what each needs, and which lessons stand elsewhere. */
 export function ComparePlans({
@@ -27,8 +27,8 @@ export function ComparePlans({
     const last = Math.max(0, ...Object.values(old), ...Object.values(fresh))
     const moved = now.lessons.filter((l) => old[l.id] !== fresh[l.id]).length
     return (
-        <section className="compare" aria-label={t('plan.twoPlansSideBySide')}>
-            <div className="compare-head">
+        <section className={cx('compare')} aria-label={t('plan.twoPlansSideBySide')}>
+            <div className={cx('compare-head')}>
                 <h2>{t('plan.twoPlansSideBySide')}</h2>
                 <p>{moved === 0 ? t('plan.everyLessonStandsInThe') : t('plan.lessonsStandInAnotherSession', { n: moved })}</p>
                 <Button variant="default" onClick={onDrop}>
@@ -38,7 +38,7 @@ export function ComparePlans({
                     {t('plan.takeTheNewOne')}
                 </Button>
             </div>
-            <div className="compare-cols">
+            <div className={cx('compare-cols')}>
                 <One title={t('plan.asItIs')} p={now} zone={zone} elsewhere={fresh} last={last} mark={(n) => t('plan.to', { n })} />
                 <One title={t('plan.withTheseWishes')} p={then} zone={zone} elsewhere={old} last={last} mark={(n) => t('plan.from', { n })} />
             </div>
@@ -65,16 +65,16 @@ function One({
     return (
         <div>
             <h3>{title}</h3>
-            <p className="quiet">
+            <p className={cx('quiet')}>
                 {t('plan.ofSessionsUsedTheFullest', { used: p.used_sessions, all: p.sessions.length, full: Math.round(p.fullest * 100) })}
-                {p.left.length > 0 && <strong className="short"> {t('plan.lessonsWithoutRoom', { n: p.left.length })}</strong>}
-                {p.problems.length > 0 && <strong className="short"> {t('plan.problems', { n: p.problems.length })}</strong>}
+                {p.left.length > 0 && <strong className={cx('short')}> {t('plan.lessonsWithoutRoom', { n: p.left.length })}</strong>}
+                {p.problems.length > 0 && <strong className={cx('short')}> {t('plan.problems', { n: p.problems.length })}</strong>}
             </p>
-            {p.proof !== null && <p className="quiet">{p.proof.text}</p>}
+            {p.proof !== null && <p className={cx('quiet')}>{p.proof.text}</p>}
             <ol>
                 {p.sessions.slice(0, last).map((s, i) => (
                     <li key={s.id}>
-                        <span className="compare-day">
+                        <span className={cx('compare-day')}>
                             {i + 1}{' '}
                             <small>
                                 {day(s.starts_at, zone)}, {t('plan.ofMin', { used: Math.round(s.used), usable: Math.round(s.usable) })}
@@ -84,14 +84,14 @@ function One({
                             {[...s.lessons.map((l) => ({ l, home: false })), ...s.home.map((l) => ({ l, home: true }))].map(({ l, home }, k) => (
                                 <Fragment key={l}>
                                     {k > 0 && ', '}
-                                    <span className={elsewhere[l] === i + 1 ? '' : 'moved'}>
+                                    <span className={cx(elsewhere[l] === i + 1 ? '' : 'moved')}>
                                         {name(l)}
                                         {home && ` (${t('plan.atHome')})`}
                                         {elsewhere[l] !== undefined && elsewhere[l] !== i + 1 && <small> {mark(elsewhere[l])}</small>}
                                     </span>
                                 </Fragment>
                             ))}
-                            {s.lessons.length + s.home.length === 0 && <span className="quiet">{t('common.free')}</span>}
+                            {s.lessons.length + s.home.length === 0 && <span className={cx('quiet')}>{t('common.free')}</span>}
                         </span>
                     </li>
                 ))}

@@ -1,9 +1,9 @@
 import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import { Whole, weekdays } from './fields'
 import type { Wishes } from './usePlanning'
-import './plan.css'
 
 export type Dates = Pick<Wishes, 'starts_on' | 'time' | 'sessions' | 'minutes' | 'closed' | 'weekdays' | 'every_weeks' | 'made_up' | 'lengths'>
 
@@ -28,7 +28,7 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
     }
     return (
         <>
-            <div className="wish-grid">
+            <div className={cx('wish-grid')}>
                 <TextInput
                     label={t('plan.firstSession')}
                     type="date"
@@ -61,14 +61,14 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
                     onChange={(minutes) => onChange({ minutes })}
                 />
             </div>
-            <fieldset className="weekdays">
+            <fieldset className={cx('weekdays')}>
                 <legend>{t('plan.everyWeeksOn', { n: wishes.every_weeks })}</legend>
                 {names.map((name, i) => (
                     <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>
                         {name}
                     </UnstyledButton>
                 ))}
-                <span className="weeks">
+                <span className={cx('weeks')}>
                     {[1, 2, 3, 4].map((n) => (
                         <UnstyledButton
                             key={n}
@@ -99,7 +99,7 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
 function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string | undefined; onChange: (closed: string[]) => void }) {
     const [day, setDay] = useState('')
     return (
-        <div className="closed">
+        <div className={cx('closed')}>
             <TextInput label={t('plan.noClassOn')} type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
             <Button
                 variant="default"
@@ -111,14 +111,14 @@ function Closed({ closed, wrong, onChange }: { closed: string[]; wrong: string |
                 {t('plan.leaveThatDayOut')}
             </Button>
             {closed.map((d) => (
-                <span key={d} className="chip">
+                <span key={d} className={cx('chip')}>
                     {d}{' '}
                     <Button variant="subtle" aria-label={t('plan.thereIsAClassOn', { day: d })} onClick={() => onChange(closed.filter((x) => x !== d))}>
                         ×
                     </Button>
                 </span>
             ))}
-            {wrong !== undefined && <span className="short">{wrong}</span>}
+            {wrong !== undefined && <span className={cx('short')}>{wrong}</span>}
         </div>
     )
 }
@@ -140,7 +140,7 @@ function MadeUp({
     const [at, setAt] = useState('')
     const known = [...new Set(days)].filter((d) => !Object.values(made).some((m) => m.startsWith(d)))
     return (
-        <div className="closed">
+        <div className={cx('closed')}>
             <NativeSelect
                 label={t('plan.insteadOf')}
                 value={of}
@@ -165,14 +165,14 @@ function MadeUp({
                 {t('plan.moveThatSession')}
             </Button>
             {Object.entries(made).map(([d, m]) => (
-                <span key={d} className="chip">
+                <span key={d} className={cx('chip')}>
                     {d} → {m}{' '}
                     <Button variant="subtle" aria-label={t('plan.theSessionOnStays', { day: d })} onClick={() => onChange(without(made, d))}>
                         ×
                     </Button>
                 </span>
             ))}
-            {wrong !== undefined && <span className="short">{wrong}</span>}
+            {wrong !== undefined && <span className={cx('short')}>{wrong}</span>}
         </div>
     )
 }
@@ -190,7 +190,7 @@ function Lengths({
 }) {
     const [session, setSession] = useState('')
     return (
-        <div className="closed">
+        <div className={cx('closed')}>
             <NativeSelect
                 label={t('plan.longerOrShorter')}
                 value={session}
@@ -208,10 +208,10 @@ function Lengths({
                     ))}
             </NativeSelect>
             {Object.entries(lengths).map(([n, minutes]) => (
-                <span key={n} className="chip">
+                <span key={n} className={cx('chip')}>
                     {t('common.session', { n })}{' '}
                     <TextInput
-                        classNames={{ input: 'amount' }}
+                        classNames={{ input: cx('amount') }}
                         type="number"
                         min={30}
                         max={600}

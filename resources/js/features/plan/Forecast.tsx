@@ -3,7 +3,7 @@ import { useForecast } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
-import './plan.css'
+import { cx } from './dress'
 
 const WIDE = 560
 const HIGH = 210
@@ -17,19 +17,19 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
     const f = forecast.data
     const students = [...f.students].sort((a, b) => a.chance - b.chance)
     return (
-        <section className="forecast" aria-label={t('plan.forecast')}>
+        <section className={cx('forecast')} aria-label={t('plan.forecast')}>
             <h2>{t('plan.whoWillFinish')}</h2>
             {f.stall !== null && <p>{f.stall}</p>}
-            <div className="forecast-cols">
+            <div className={cx('forecast-cols')}>
                 {f.sessions.length > 0 ? <Fan f={f} zone={zone} /> : <Empty>{t('plan.noSessionIsLeft')}</Empty>}
-                <table className="checks">
+                <table className={cx('checks')}>
                     <tbody>
                         {students.map((s) => (
                             <tr key={s.student}>
                                 <th scope="row">{s.name}</th>
                                 <td>{t('plan.ofLessons', { done: s.done, all: s.done + s.left })}</td>
-                                <td className="chance">
-                                    <span className="chance-bar" style={{ width: `${Math.round(s.chance * 90)}px` }} />
+                                <td className={cx('chance')}>
+                                    <span className={cx('chance-bar')} style={{ width: `${Math.round(s.chance * 90)}px` }} />
                                     {t('common.sign', { n: Math.round(s.chance * 100) })}
                                 </td>
                             </tr>
@@ -37,7 +37,7 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
                     </tbody>
                 </table>
             </div>
-            <p className="quiet">{t('plan.lessonsDoneByEachSession')}</p>
+            <p className={cx('quiet')}>{t('plan.lessonsDoneByEachSession')}</p>
         </section>
     )
 }
@@ -54,7 +54,7 @@ function Fan({ f, zone }: { f: View['ForecastView']; zone: string }) {
             width={WIDE}
             height={HIGH}
             viewBox={`0 0 ${WIDE} ${HIGH}`}
-            className="fan"
+            className={cx('fan')}
             role="img"
             aria-label={
                 last === undefined
@@ -63,16 +63,16 @@ function Fan({ f, zone }: { f: View['ForecastView']; zone: string }) {
             }>
             {[0, f.lessons].map((n) => (
                 <g key={n}>
-                    <path d={`M${LEFT} ${y(n)}H${WIDE - 10}`} className="fan-grid" />
+                    <path d={`M${LEFT} ${y(n)}H${WIDE - 10}`} className={cx('fan-grid')} />
                     <text x={LEFT - 6} y={y(n) + 5} textAnchor="end">
                         {n}
                     </text>
                 </g>
             ))}
-            <path d={`M${line('high').join('L')}L${line('low').reverse().join('L')}Z`} className="fan-band" />
-            <path d={`M${line('middle').join('L')}`} className="fan-middle" />
+            <path d={`M${line('high').join('L')}L${line('low').reverse().join('L')}Z`} className={cx('fan-band')} />
+            <path d={`M${line('middle').join('L')}`} className={cx('fan-middle')} />
             {points.map((p, i) => (
-                <circle key={i} cx={x(i)} cy={y(p.middle)} r={4} className="fan-dot" />
+                <circle key={i} cx={x(i)} cy={y(p.middle)} r={4} className={cx('fan-dot')} />
             ))}
             {f.sessions.map((s, i) => (
                 <text key={s.number} x={x(i + 1)} y={HIGH - 6} textAnchor={i === f.sessions.length - 1 ? 'end' : 'middle'}>

@@ -1,14 +1,14 @@
 import { t } from '../../text/words'
+import { cx } from './dress'
 import { Whole } from './fields'
 import type { Wishes } from './usePlanning'
-import './plan.css'
 
 type Frame = Pick<Wishes, 'settle' | 'clear' | 'review_every' | 'review_minutes' | 'pace'>
 
 /** What a session holds besides lessons, and how fast this group is. */
 export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong: Record<string, string>; onChange: (change: Partial<Frame>) => void }) {
     return (
-        <div className="wish-grid">
+        <div className={cx('wish-grid')}>
             <Whole
                 label={t('plan.openingUpMin')}
                 min={0}

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { api, ask } from '../../api/client'
 import { t } from '../../text/words'
 import { HowFar } from '../../ui/HowFar'
-import './plan.css'
+import { cx } from './dress'
 
 /** Nothing is said of what is done in a blink. */
 const PATIENCE_MS = 400
@@ -31,7 +31,7 @@ export function LayingOut({ job }: { job: string | null }) {
     if (!waits) return null
     const found = at.data?.found ?? null
     return (
-        <HowFar className="laying" done={at.data?.done ?? 0} of={at.data?.of ?? 0} what={t('plan.layingItOut')}>
+        <HowFar className={cx('laying')} done={at.data?.done ?? 0} of={at.data?.of ?? 0} what={t('plan.layingItOut')}>
             {found === null ? t('plan.layingItOut') : t('plan.sessionsCanDoLookingWhether', { n: found, fewer: found - 1 })}
             <Button variant="default" onClick={stop}>
                 {t('plan.stopAndTakeWhatThere')}

@@ -1,7 +1,7 @@
 import { UnstyledButton } from '@mantine/core'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import type { Plan } from './usePlanning'
-import './plan.css'
 
 interface Props {
     p: Plan
@@ -25,7 +25,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
     const last = p.sessions.length
     return (
         <div
-            className={`lesson-tape ${state} ${problem ? 'problem' : ''}`}
+            className={cx(`lesson-tape ${state} ${problem ? 'problem' : ''}`)}
             style={{ width: `${share}%` }}
             draggable
             data-lesson={id}
@@ -38,7 +38,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 onDropBefore(e.dataTransfer.getData('text/plain'))
             }}>
             <UnstyledButton
-                className="lesson-name"
+                className={cx('lesson-name')}
                 onFocus={() => onTouch(id)}
                 onClick={() => onTouch(id)}
                 onKeyDown={(e) => {
@@ -49,29 +49,29 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 }}>
                 <strong>{lesson.title}</strong>
                 <span>
-                    {pinned && <b className="pin">{t('plan.pinned')} · </b>}
+                    {pinned && <b className={cx('pin')}>{t('plan.pinned')} · </b>}
                     {lesson.again < 0.5
                         ? t('common.min', { n: Math.round(lesson.minutes) })
                         : t('plan.minAgain', { n: Math.round(lesson.minutes - lesson.again), again: Math.round(lesson.again) })}
                     {lesson.rounds > 1 && ` · ${t('plan.rounds', { n: lesson.rounds })}`}
                 </span>
-                <span className="hidden">
+                <span className={cx('hidden')}>
                     , {at < 0 ? t('plan.notLaid') : t('common.session', { n: at + 1 })}. {t('plan.arrowKeysMoveIt')}
                 </span>
             </UnstyledButton>
             {state === 'touched' && (
-                <span className="nudge">
+                <span className={cx('nudge')}>
                     {onPin !== undefined && (
                         <UnstyledButton
                             aria-pressed={pinned}
                             aria-label={pinned ? t('plan.letItMoveAgain') : t('plan.pinItToThisSession')}
-                            className="pin-act"
+                            className={cx('pin-act')}
                             onClick={onPin}>
                             {pinned ? t('common.free') : t('plan.pin')}
                         </UnstyledButton>
                     )}
                     {onHome !== undefined && (
-                        <UnstyledButton aria-label={t('plan.sewItAtHomeAfter')} className="pin-act" onClick={onHome}>
+                        <UnstyledButton aria-label={t('plan.sewItAtHomeAfter')} className={cx('pin-act')} onClick={onHome}>
                             {t('plan.home')}
                         </UnstyledButton>
                     )}

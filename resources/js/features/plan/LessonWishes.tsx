@@ -1,7 +1,7 @@
 import { Checkbox, NativeSelect } from '@mantine/core'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import type { Plan, Wishes } from './usePlanning'
-import './plan.css'
 
 type Bounds = Record<string, number>
 
@@ -27,8 +27,8 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
         </NativeSelect>
     )
     return (
-        <div className="lesson-wishes">
-            <table className="checks">
+        <div className={cx('lesson-wishes')}>
+            <table className={cx('checks')}>
                 <thead>
                     <tr>
                         <th>{t('common.lesson')}</th>

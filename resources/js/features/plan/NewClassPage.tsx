@@ -7,9 +7,9 @@ import { isoDay } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { DateWishes } from './DateWishes'
+import { cx } from './dress'
 import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
 import type { Plan } from './usePlanning'
-import './plan.css'
 
 /** A new class in three steps: class and room, wishes, dates. Or last term's course with new names and dates. */
 export default function NewClassPage() {
@@ -101,10 +101,10 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     }
     const e = estimate.data
     return (
-        <form className="new-class" onSubmit={submit}>
+        <form className={cx('new-class')} onSubmit={submit}>
             <h1>{from === null ? t('common.planAClass') : t('plan.againForANewClass', { course: from.class.title })}</h1>
             <p>{me.data?.classes.length === 0 ? t('plan.threeStepsAndTheFirst') : t('plan.whoComesAndWhatStands')}</p>
-            <ol className="plan-steps">
+            <ol className={cx('plan-steps')}>
                 {steps.map((s, i) => (
                     <li key={s} aria-current={i === step ? 'step' : undefined}>
                         <UnstyledButton disabled={i > 0 && !ready} onClick={() => setStep(i)}>
@@ -126,17 +126,17 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             )}
             {step === 1 && <CourseWishes form={form} wrong={wrong} courses={courses} course={course} lessons={estimate.data?.course ?? []} onChange={set} />}
             {step === 2 && (
-                <div className="step-dates">
+                <div className={cx('step-dates')}>
                     <DateWishes wishes={form} wrong={wrong} onChange={set} />
                 </div>
             )}
             {e === undefined ? (
                 // Its place is kept: what is pressed below does not move under the hand.
-                <p className="estimate" role="status">
+                <p className={cx('estimate')} role="status">
                     {t('plan.howManySessionsItTakes')}
                 </p>
             ) : (
-                <p className={e.spreads && e.sessions > form.sessions ? 'estimate short' : 'estimate'} role="status">
+                <p className={cx(e.spreads && e.sessions > form.sessions ? 'estimate short' : 'estimate')} role="status">
                     {t('plan.lessonsTakeStudentsMinIn', {
                         lessons: t('count.lessons', { n: e.lessons }),
                         students: t('count.students', { n: names.length }),
@@ -161,7 +161,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                     </Button>
                 </p>
             )}
-            <p className="step-acts">
+            <p className={cx('step-acts')}>
                 {step > 0 && (
                     <Button variant="default" size="lg" onClick={() => setStep(step - 1)}>
                         {t('common.back')}

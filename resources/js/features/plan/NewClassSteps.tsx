@@ -2,11 +2,11 @@ import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
 import type { Dates } from './DateWishes'
+import { cx } from './dress'
 import { Whole } from './fields'
 import { FrameWishes } from './FrameWishes'
 import { OrderWish } from './OrderWish'
 import type { Wishes } from './usePlanning'
-import './plan.css'
 
 export interface NewClass extends Dates, Pick<Wishes, 'home' | 'order' | 'settle' | 'clear' | 'review_every' | 'review_minutes' | 'pace'> {
     name: string
@@ -25,7 +25,7 @@ interface Props {
 
 export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props & { names: number; room: number; asks: boolean }) {
     return (
-        <div className="new-class-grid">
+        <div className={cx('new-class-grid')}>
             <div>
                 <TextInput
                     label={t('common.nameOfTheClass')}
@@ -68,9 +68,9 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                         onChange={(machines) => onChange({ machines })}
                     />
                 ) : (
-                    <p className="quiet">{t('plan.usableMachinesInTheRoom', { n: room })}</p>
+                    <p className={cx('quiet')}>{t('plan.usableMachinesInTheRoom', { n: room })}</p>
                 )}
-                <p className="quiet">{t('plan.moreStudentsThanMachinesSew')}</p>
+                <p className={cx('quiet')}>{t('plan.moreStudentsThanMachinesSew')}</p>
             </div>
         </div>
     )
@@ -85,7 +85,7 @@ export function CourseWishes({
     onChange,
 }: Props & { courses: View['NamedView'][]; course: View['NamedView'] | undefined; lessons: View['NamedView'][] }) {
     return (
-        <div className="new-class-grid">
+        <div className={cx('new-class-grid')}>
             <div>
                 <NativeSelect
                     label={t('plan.course')}
@@ -94,12 +94,12 @@ export function CourseWishes({
                     onChange={(e) => onChange({ course: e.currentTarget.value, home: [] })}
                 />
                 <OrderWish value={form.order} onChange={(order) => onChange({ order })} />
-                <p className="quiet">{t('plan.everythingCanBeMovedAfterwards')}</p>
+                <p className={cx('quiet')}>{t('plan.everythingCanBeMovedAfterwards')}</p>
             </div>
             <div>
                 <FrameWishes wishes={form} wrong={wrong} onChange={onChange} />
                 {lessons.length > 0 && (
-                    <fieldset className="home-wish">
+                    <fieldset className={cx('home-wish')}>
                         <legend>{t('plan.sewnAtHomeWithoutClass')}</legend>
                         {lessons.map((l) => (
                             <Checkbox

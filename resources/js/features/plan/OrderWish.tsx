@@ -1,7 +1,7 @@
 import { Radio } from '@mantine/core'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import type { Wishes } from './usePlanning'
-import './plan.css'
 
 /** Schools of teaching differ in what comes first; where needs leave a choice, this decides. */
 export function OrderWish({ value, onChange }: { value: Wishes['order']; onChange: (order: Wishes['order']) => void }) {
@@ -12,7 +12,7 @@ export function OrderWish({ value, onChange }: { value: Wishes['order']; onChang
         ['one-day', t('plan.oneDay'), t('plan.whatTheFirstSessionHolds')],
     ]
     return (
-        <fieldset className="order-wish">
+        <fieldset className={cx('order-wish')}>
             <legend>{t('plan.whatComesFirst')}</legend>
             {orders.map(([id, title, how]) => (
                 <Radio

@@ -1,20 +1,20 @@
 import { UnstyledButton } from '@mantine/core'
 import { usePlanCosts } from '../../api/queries'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import type { Plan, Wishes } from './usePlanning'
-import './plan.css'
 
 /** Two ways to plan, each with what it costs in sessions; the teacher chooses. */
 export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (wishes: Wishes) => void }) {
     const costs = usePlanCosts(p.class.id, p.version)
     if (costs.data === undefined)
         return costs.error === null ? (
-            <p className="plan-costs">
+            <p className={cx('plan-costs')}>
                 <span>{t('plan.reckoningWhatRepeatsTake')}</span>
             </p>
         ) : null
     return (
-        <div className="plan-costs" role="radiogroup" aria-label={t('plan.timeToSewAgain')}>
+        <div className={cx('plan-costs')} role="radiogroup" aria-label={t('plan.timeToSewAgain')}>
             {costs.data.map((c) => {
                 const more = c.sessions - p.sessions.length
                 const on = p.wishes.sure === c.sure
@@ -23,7 +23,7 @@ export function PlanCosts({ p, busy, onLay }: { p: Plan; busy: boolean; onLay: (
                         key={c.sure ?? 0}
                         role="radio"
                         aria-checked={on}
-                        className={on ? 'cost on' : 'cost'}
+                        className={cx(on ? 'cost on' : 'cost')}
                         disabled={busy}
                         onClick={() => {
                             if (!on || more > 0) onLay({ ...p.wishes, sure: c.sure, sessions: Math.max(p.sessions.length, c.sessions) })

@@ -6,6 +6,7 @@ import { t } from '../../text/words'
 import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ComparePlans } from './ComparePlans'
+import { cx } from './dress'
 import { Forecast } from './Forecast'
 import { LayingOut } from './LayingOut'
 import { LessonTape } from './LessonTape'
@@ -14,7 +15,6 @@ import { PlanCosts } from './PlanCosts'
 import { Sessions } from './Sessions'
 import { usePlanning } from './usePlanning'
 import { WishSheet } from './WishSheet'
-import './plan.css'
 
 /** The course laid along its sessions as lengths of tape; a lesson moves by hand or by key, and what breaks is said at once. */
 export default function PlanPage() {
@@ -57,7 +57,7 @@ export default function PlanPage() {
     const laying = change.layOut.isPending || change.tryOut.isPending
     return (
         <div className="plan">
-            <div className="plan-head">
+            <div className={cx('plan-head')}>
                 <div>
                     <h1>
                         {p.class.title} <small>{p.course}</small>
@@ -73,7 +73,7 @@ export default function PlanPage() {
                         })}
                     </p>
                 </div>
-                <div className="plan-acts">
+                <div className={cx('plan-acts')}>
                     {change.canUndo && (
                         <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>
                             {t('common.undo')}
@@ -129,9 +129,9 @@ export default function PlanPage() {
                     {change.moved.lessons.length > 0 && change.moved.fewest && <span>{t('plan.fewerMovesCannotDo')}</span>}
                 </Notice>
             )}
-            <div className="problems" aria-live="polite">
+            <div className={cx('problems')} aria-live="polite">
                 {p.problems.length === 0 && p.left.length === 0 ? (
-                    <p className="fine">{t('plan.everythingIsLaidInAn')}</p>
+                    <p className={cx('fine')}>{t('plan.everythingIsLaidInAn')}</p>
                 ) : (
                     <ul>
                         {p.problems.map((x) => (
@@ -140,7 +140,7 @@ export default function PlanPage() {
                     </ul>
                 )}
                 {p.proof !== null && (
-                    <p className="fine proof">
+                    <p className={cx('fine proof')}>
                         {p.proof.text}
                         {touched !== null && p.proof.reasons[touched] !== undefined && (
                             <>
@@ -151,7 +151,7 @@ export default function PlanPage() {
                     </p>
                 )}
                 {p.left.length > 0 && (
-                    <div className="left-over">
+                    <div className={cx('left-over')}>
                         <MoreDates p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
                         <span>{t('plan.noRoomYetFor')}</span>
                         {p.left.map((l) => (
@@ -173,7 +173,7 @@ export default function PlanPage() {
             <PlanCosts p={p} busy={change.busy} onLay={(w) => change.layOut.mutate(w)} />
             <Sessions p={p} zone={zone} touched={touched} onTouch={setTouched} onMove={move} onHome={home} onPin={pin} />
             <Forecast id={id} zone={zone} />
-            <p className="print-acts">
+            <p className={cx('print-acts')}>
                 <Button component="a" variant="default" href={`/api/classes/${id}/print?what=handout`} target="_blank" rel="noreferrer">
                     {t('plan.printItForTheStudents')}
                 </Button>
@@ -190,7 +190,7 @@ export default function PlanPage() {
                     {t('plan.teachItAgainToA')}
                 </Button>
             </p>
-            <p className="quiet">{t('plan.dragALessonOrTouch', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
+            <p className={cx('quiet')}>{t('plan.dragALessonOrTouch', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
         </div>
     )
 }

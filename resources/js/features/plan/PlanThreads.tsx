@@ -1,5 +1,5 @@
 import { useLayoutEffect, useState, type RefObject } from 'react'
-import './plan.css'
+import { cx } from './dress'
 
 /** Threads from the lessons that the one in hand stands on, drawn over the sessions. */
 export function PlanThreads({
@@ -44,9 +44,9 @@ export function PlanThreads({
         return () => window.removeEventListener('resize', draw)
     }, [over, touched, needs, change])
     return (
-        <svg className="plan-threads" aria-hidden="true">
+        <svg className={cx('plan-threads')} aria-hidden="true">
             {threads.map((d) => (
-                <path key={`${d} under`} className="under" d={d} />
+                <path key={`${d} under`} className={cx('under')} d={d} />
             ))}
             {threads.map((d) => (
                 <path key={d} d={d} />

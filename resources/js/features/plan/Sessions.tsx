@@ -2,12 +2,12 @@ import { Button } from '@mantine/core'
 import { useRef, type DragEvent } from 'react'
 import { Link } from 'react-router'
 import { usePlanNeeds } from '../../api/queries'
-import { clock, day } from '../../text/time'
+import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import { LessonTape } from './LessonTape'
 import { PlanThreads } from './PlanThreads'
 import type { Plan } from './usePlanning'
-import './plan.css'
 
 interface Props {
     p: Plan
@@ -29,28 +29,30 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
     const longest = Math.max(...p.sessions.map((s) => Math.max(s.usable, s.used)), 1)
     const title = (id: string) => p.lessons.find((l) => l.id === id)?.title ?? id
     return (
-        <ol className="sessions" ref={list}>
+        <ol className={cx('sessions')} ref={list}>
             {p.sessions.map((s, i) => (
                 <li
                     key={s.id}
-                    className={`session ${s.used > s.usable && !s.begun ? 'over' : ''} ${s.begun ? 'begun' : ''}`}
+                    className={cx(`session ${s.used > s.usable && !s.begun ? 'over' : ''} ${s.begun ? 'begun' : ''}`)}
                     onDragOver={(e: DragEvent) => e.preventDefault()}
                     onDrop={(e: DragEvent) => {
                         e.preventDefault()
                         onMove(e.dataTransfer.getData('text/plain'), i, null)
                     }}>
-                    <div className="session-day">
+                    <div className={cx('session-day')}>
                         <strong>{i + 1}</strong>
                         <span>
                             {day(s.starts_at, zone)}
                             <small>
-                                {clock(s.starts_at, zone)} · {t('common.min', { n: s.minutes })}
+                                {clock(s.starts_at, zone)}
+                                {zoneNote(s.starts_at, zone)}
                             </small>
+                            <small>{t('common.min', { n: s.minutes })}</small>
                         </span>
                     </div>
                     <div>
-                        <div className="session-tape">
-                            <div className="session-usable" style={{ width: `${(100 * s.usable) / longest}%` }} />
+                        <div className={cx('session-tape')}>
+                            <div className={cx('session-usable')} style={{ width: `${(100 * s.usable) / longest}%` }} />
                             {s.lessons.map((l) => (
                                 <LessonTape
                                     key={l}
@@ -70,7 +72,7 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                             ))}
                         </div>
                         {s.home.map((l) => (
-                            <p key={l} className={`at-home ${needs.includes(l) ? 'needed' : ''}`} data-lesson={l}>
+                            <p key={l} className={cx(`at-home ${needs.includes(l) ? 'needed' : ''}`)} data-lesson={l}>
                                 <span>
                                     {t('plan.sewnAtHomeAfterIt')} <strong>{title(l)}</strong>
                                 </span>
@@ -81,12 +83,12 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                         ))}
                         <Ready id={p.class.id} session={i + 1} />
                     </div>
-                    <div className="session-sum">
+                    <div className={cx('session-sum')}>
                         {t('plan.ofMin', { used: Math.round(s.used), usable: Math.round(s.usable) })}
                         {s.review > 0 && <span>{t('plan.minToLookBack', { n: Math.round(s.review) })}</span>}
                         {s.used > s.usable && !s.begun && <strong>{t('plan.over', { n: Math.round(s.used - s.usable) })}</strong>}
                         {s.lessons.length > 0 && (
-                            <Link className="bring" to={`/materials/${p.class.id}?session=${i + 1}`}>
+                            <Link className={cx('bring')} to={`/materials/${p.class.id}?session=${i + 1}`}>
                                 {t('plan.whatToBring')}
                             </Link>
                         )}
@@ -105,13 +107,13 @@ function Ready({ id, session }: { id: string; session: number }) {
     // Its place is kept while it is worked out, so that no lesson moves from under the hand.
     if (needs.isPending)
         return (
-            <p className="ready">
+            <p className={cx('ready')}>
                 <span>{t('plan.countingWhatItNeeds')}</span>
             </p>
         )
     if (day === undefined || (day.machines === 0 && day.cloth.length === 0)) return null
     return (
-        <p className="ready">
+        <p className={cx('ready')}>
             {day.machines > 0 && <span>{t('plan.machines', { n: day.machines })}</span>}
             {day.feet.map((f) =>
                 f.have < f.wanted ? (

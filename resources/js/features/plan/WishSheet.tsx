@@ -3,12 +3,12 @@ import { useState } from 'react'
 import { isoDay } from '../../text/time'
 import { t } from '../../text/words'
 import { DateWishes } from './DateWishes'
+import { cx } from './dress'
 import { FrameWishes } from './FrameWishes'
 import { LessonWishes } from './LessonWishes'
 import { OrderWish } from './OrderWish'
 import { SureWish } from './SureWish'
 import type { Plan, Wishes } from './usePlanning'
-import './plan.css'
 
 /** Everything a teacher may want of the plan; it is laid out with these, or tried beside the plan as it is. */
 export function WishSheet({
@@ -29,8 +29,8 @@ export function WishSheet({
     const [wishes, setWishes] = useState(p.wishes)
     const set = (change: Partial<Wishes>) => setWishes({ ...wishes, ...change })
     return (
-        <section className="wishes" aria-label={t('plan.wishesAndDates')}>
-            <div className="wishes-cols">
+        <section className={cx('wishes')} aria-label={t('plan.wishesAndDates')}>
+            <div className={cx('wishes-cols')}>
                 <div>
                     <h2>{t('plan.dates')}</h2>
                     <DateWishes wishes={wishes} wrong={wrong} onChange={set} days={p.sessions.map((s) => isoDay(s.starts_at, zone))} />
@@ -43,12 +43,12 @@ export function WishSheet({
                 </div>
             </div>
             <details
-                className="wishes-lessons"
+                className={cx('wishes-lessons')}
                 open={Object.keys({ ...wishes.not_before, ...wishes.not_after }).length + wishes.together.length + wishes.home.length > 0}>
                 <summary>{t('plan.lessonByLessonNotBefore')}</summary>
                 <LessonWishes p={p} wishes={wishes} onChange={set} />
             </details>
-            <p className="wishes-acts">
+            <p className={cx('wishes-acts')}>
                 <Button disabled={busy} onClick={() => onLay(wishes)}>
                     {t('plan.layItOutWithThese')}
                 </Button>

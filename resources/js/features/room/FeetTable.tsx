@@ -3,13 +3,13 @@ import type { View } from '../../api/client'
 import { FootOpening } from '../../drawing/FootOpening'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
-import './room.css'
+import { cx } from './dress'
 
 /** The feet, each with its opening to scale. */
 export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (foot: View['FootView']) => void }) {
     if (room.feet.length === 0) return <Empty>{t('room.noFeetYetAddThose')}</Empty>
     return (
-        <table className="rows feet">
+        <table className={cx('rows feet')}>
             <thead>
                 <tr>
                     <th>{t('room.foot')}</th>
@@ -26,7 +26,7 @@ export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (f
                     return (
                         <tr key={foot.id}>
                             <td>
-                                <Button variant="subtle" className="name" onClick={() => onEdit(foot)}>
+                                <Button variant="subtle" className={cx('name')} onClick={() => onEdit(foot)}>
                                     {f.name}
                                 </Button>
                                 <small>
@@ -34,7 +34,7 @@ export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (f
                                     {f.materials.length > 0 && ` · ${f.materials.join(', ')}`}
                                 </small>
                             </td>
-                            <td className="num">{f.count}</td>
+                            <td className={cx('num')}>{f.count}</td>
                             <td>
                                 <FootOpening
                                     left={f.opening_left_mm}

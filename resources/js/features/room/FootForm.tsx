@@ -8,7 +8,7 @@ import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
-import './room.css'
+import { cx } from './dress'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
@@ -87,8 +87,8 @@ export function FootForm({ room, foot, onDone }: Props) {
     }
     const drawn = (n: number, or: number) => (Number.isFinite(n) ? n : or)
     return (
-        <form className="edit-form" onSubmit={submit}>
-            <div className="foot-live">
+        <form className={cx('edit-form')} onSubmit={submit}>
+            <div className={cx('foot-live')}>
                 <FootOpening
                     left={drawn(whole.opening_left_mm, 3)}
                     right={drawn(whole.opening_right_mm, 3)}
@@ -107,13 +107,13 @@ export function FootForm({ room, foot, onDone }: Props) {
                 />
                 <ScaleBar mm={5} scale={22} />
             </div>
-            {kind !== undefined && <p className="quiet">{kind.about}</p>}
-            {kind !== undefined && kind.caution !== '' && <p className="caution">{kind.caution}</p>}
-            <div className="edit-grid">
+            {kind !== undefined && <p className={cx('quiet')}>{kind.about}</p>}
+            {kind !== undefined && kind.caution !== '' && <p className={cx('caution')}>{kind.caution}</p>}
+            <div className={cx('edit-grid')}>
                 <Choice label={t('room.kind')} value={facts.kind} options={room.kinds} onChange={choose} />
                 <TextInput
                     label={t('room.name')}
-                    className="choice"
+                    className={cx('choice')}
                     value={facts.name}
                     maxLength={60}
                     required
@@ -167,15 +167,15 @@ export function FootForm({ room, foot, onDone }: Props) {
                             {t('common.for')} <small>{t('room.withCommasBetween')}</small>
                         </>
                     }
-                    className="choice wide"
+                    className={cx('choice wide')}
                     value={cloths}
                     maxLength={300}
                     onChange={(e) => setCloths(e.currentTarget.value)}
                 />
             </div>
-            <p className="quiet">{t('room.measureFromTheCentreNeedle')}</p>
+            <p className={cx('quiet')}>{t('room.measureFromTheCentreNeedle')}</p>
             <Trouble error={save.error ?? retire.error} />
-            <div className="keep-acts">
+            <div className={cx('keep-acts')}>
                 <Button type="submit" size="lg" disabled={save.isPending}>
                     {foot === null ? t('room.addTheFoot') : t('room.keepTheChanges')}
                 </Button>

@@ -7,9 +7,9 @@ import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { listText, readFixed, readList } from './lists'
 import { MachineDrawing } from './MachineDrawing'
-import './room.css'
 
 type Facts = View['MachineFacts']
 /** What else it has, with what is said when it is shown. */
@@ -117,12 +117,12 @@ export function MachineForm({ room, machine, onDone }: Props) {
         else if (to === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
     }
     return (
-        <form className="edit-form" onSubmit={submit}>
+        <form className={cx('edit-form')} onSubmit={submit}>
             <MachineDrawing facts={whole} />
-            <div className="edit-grid">
+            <div className={cx('edit-grid')}>
                 <TextInput
                     label={t('room.name')}
-                    className="choice"
+                    className={cx('choice')}
                     value={facts.name}
                     maxLength={60}
                     required
@@ -150,8 +150,8 @@ export function MachineForm({ room, machine, onDone }: Props) {
                             {t('room.needlePositions')} <small>{t('room.mmLeft')}</small>
                         </>
                     }
-                    className="choice"
-                    classNames={{ input: 'num' }}
+                    className={cx('choice')}
+                    classNames={{ input: cx('num') }}
                     value={typed.needle_positions_mm}
                     onChange={(e) => write('needle_positions_mm')(e.currentTarget.value)}
                 />
@@ -161,15 +161,15 @@ export function MachineForm({ room, machine, onDone }: Props) {
                             {t('room.linesOnThePlate')} <small>{t('room.mmFromTheNeedle')}</small>
                         </>
                     }
-                    className="choice"
-                    classNames={{ input: 'num' }}
+                    className={cx('choice')}
+                    classNames={{ input: cx('num') }}
                     value={typed.plate_lines_mm}
                     onChange={(e) => write('plate_lines_mm')(e.currentTarget.value)}
                 />
                 <TextInput
                     label={t('room.tensionMark')}
-                    className="choice"
-                    classNames={{ input: 'num' }}
+                    className={cx('choice')}
+                    classNames={{ input: cx('num') }}
                     value={facts.tension_mark}
                     maxLength={10}
                     required
@@ -182,8 +182,8 @@ export function MachineForm({ room, machine, onDone }: Props) {
                                 {t('room.onlyTheseZigzags')} <small>{t('room.whereWidthIsNotFree')}</small>
                             </>
                         }
-                        className="choice wide"
-                        classNames={{ input: 'num' }}
+                        className={cx('choice wide')}
+                        classNames={{ input: cx('num') }}
                         value={typed.fixed_zigzags}
                         onChange={(e) => write('fixed_zigzags')(e.currentTarget.value)}
                     />
@@ -236,7 +236,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 />
                 <TextInput
                     label={t('room.bobbin')}
-                    className="choice"
+                    className={cx('choice')}
                     value={facts.bobbin}
                     maxLength={30}
                     onChange={(e) => setFacts({ ...facts, bobbin: e.currentTarget.value })}
@@ -244,14 +244,14 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 {size('bobbin_metres', t('room.onAFullBobbin'), 1, 500, 1, 'm')}
                 <Checkbox
                     label={t('room.itsManualAllowsMagnetsNear')}
-                    className="wide"
+                    className={cx('wide')}
                     checked={facts.magnets_allowed}
                     onChange={(e) => setFacts({ ...facts, magnets_allowed: e.currentTarget.checked })}
                 />
                 {(Object.keys(ALSO) as (keyof typeof ALSO)[]).map((one) => (
                     <Checkbox
                         key={one}
-                        className="wide"
+                        className={cx('wide')}
                         color="var(--chalk)"
                         checked={facts.also.includes(one)}
                         label={ALSO[one][0]}
@@ -260,7 +260,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     />
                 ))}
             </div>
-            <fieldset className="stitch-names">
+            <fieldset className={cx('stitch-names')}>
                 <legend>{t('room.stitchesItHasWithIts')}</legend>
                 {room.stitches
                     .filter((s) => s.made_of === null && (!straight || !s.swings))
@@ -281,7 +281,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                             />
                             {facts.stitch_names[s.id] !== undefined && (
                                 <TextInput
-                                    classNames={{ input: 'num' }}
+                                    classNames={{ input: cx('num') }}
                                     aria-label={t('room.onItsDial', { stitch: s.title })}
                                     value={facts.stitch_names[s.id]}
                                     maxLength={20}
@@ -292,7 +292,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     ))}
             </fieldset>
             <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
-            <div className="keep-acts">
+            <div className={cx('keep-acts')}>
                 <Button type="submit" size="lg" disabled={save.isPending}>
                     {machine === null ? t('room.addTheMachine') : t('room.keepTheChanges')}
                 </Button>
@@ -307,7 +307,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 )}
             </div>
             {sure && retire.error !== null && (
-                <p className="refused mild" role="alert">
+                <p className={cx('refused mild')} role="alert">
                     {retire.error.message}
                 </p>
             )}

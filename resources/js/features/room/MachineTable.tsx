@@ -5,7 +5,7 @@ import { useChange } from '../../api/queries'
 import { day } from '../../text/time'
 import { t, type Key } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
-import './room.css'
+import { cx } from './dress'
 
 type Service = View['ServiceBody']['kind']
 const WORDS: Record<Service, Key> = {
@@ -29,9 +29,9 @@ export function MachineTable({ room, zone, onEdit }: Props) {
     })
     return (
         <>
-            <p className="caution">{t('room.damagedLeadSmellOfBurning')}</p>
+            <p className={cx('caution')}>{t('room.damagedLeadSmellOfBurning')}</p>
             <Trouble error={log.error} />
-            <table className="rows machines">
+            <table className={cx('rows machines')}>
                 <thead>
                     <tr>
                         <th>{t('room.machine')}</th>
@@ -39,7 +39,7 @@ export function MachineTable({ room, zone, onEdit }: Props) {
                         <th>{t('common.needle2')}</th>
                         <th>{t('room.care')}</th>
                         <th>
-                            <span className="hidden">{t('room.acts')}</span>
+                            <span className={cx('hidden')}>{t('room.acts')}</span>
                         </th>
                     </tr>
                 </thead>
@@ -73,9 +73,9 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
     const f = m.machine.facts
     const mount = room.mounts.find((x) => x.id === f.mount)?.title ?? f.mount
     return (
-        <tr className={m.machine.usable ? '' : 'out'}>
+        <tr className={cx(m.machine.usable ? '' : 'out')}>
             <td>
-                <Button variant="subtle" className="name" onClick={onEdit}>
+                <Button variant="subtle" className={cx('name')} onClick={onEdit}>
                     {m.machine.name}
                 </Button>
                 <small>
@@ -95,15 +95,15 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                 <small>{t('room.hSewnSince', { n: m.needle_hours })}</small>
             </td>
             <td>
-                {!m.machine.usable && <strong className="lacking">{t('room.doNotUse3', { why: m.machine.note })}</strong>}
+                {!m.machine.usable && <strong className={cx('lacking')}>{t('room.doNotUse3', { why: m.machine.note })}</strong>}
                 {[...m.drifts, ...m.due].map((d) => (
-                    <span key={d} className="due">
+                    <span key={d} className={cx('due')}>
                         {d}
                     </span>
                 ))}
                 {m.machine.usable && m.due.length === 0 && (m.clean_on === null ? t('room.neverNoted') : t('room.cleaned3', { day: day(m.clean_on, zone) }))}
                 {m.log[0] !== undefined && (
-                    <details className="log">
+                    <details className={cx('log')}>
                         <summary>{t('room.log')}</summary>
                         <ul>
                             {m.log.map((e) => (
@@ -116,7 +116,7 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                     </details>
                 )}
             </td>
-            <td className="machine-acts">
+            <td className={cx('machine-acts')}>
                 {why === null ? (
                     <>
                         <Button variant="default" onClick={() => onLog('needle', '')}>
@@ -137,7 +137,7 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                     </>
                 ) : (
                     <form
-                        className="why"
+                        className={cx('why')}
                         onSubmit={(e) => {
                             e.preventDefault()
                             if (why.trim() !== '') {

@@ -7,12 +7,12 @@ import { useClassInHand } from '../../keeping/classInHand'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { cx } from './dress'
 import { FeetTable } from './FeetTable'
 import { FootForm } from './FootForm'
 import { MachineForm } from './MachineForm'
 import { MachineTable } from './MachineTable'
 import { WhatWorks } from './WhatWorks'
-import './room.css'
 
 const SHOWN = [
     { id: 'works', name: 'room.whatWorks' },
@@ -37,21 +37,21 @@ export default function RoomPage() {
     const r = room.data
     const close = () => setEditing(null)
     return (
-        <div className="room">
-            <div className="room-head">
+        <div className={cx('room')}>
+            <div className={cx('room-head')}>
                 <h1>{t('common.room')}</h1>
-                <nav className="bench inline" aria-label={t('room.partsOfTheRoom')}>
+                <nav className={cx('bench inline')} aria-label={t('room.partsOfTheRoom')}>
                     {SHOWN.map((s) => (
                         <Link
                             key={s.id}
                             to={s.id === 'works' ? '/room' : `/room?show=${s.id}`}
-                            className={s.id === shown ? 'on' : ''}
+                            className={cx(s.id === shown ? 'on' : '')}
                             aria-current={s.id === shown ? 'page' : undefined}>
                             {t(s.name)}
                         </Link>
                     ))}
                 </nav>
-                <span className="room-acts">
+                <span className={cx('room-acts')}>
                     <Button variant="default" onClick={() => setEditing({ machine: null })}>
                         {t('room.addAMachine')}
                     </Button>
@@ -61,13 +61,13 @@ export default function RoomPage() {
                 </span>
             </div>
             {r.lessons.length > 0 && (
-                <details className="short" open={r.lessons.length <= FEW}>
+                <details className={cx('short')} open={r.lessons.length <= FEW}>
                     <summary>
                         {r.lessons.length === 1 ? t('room.theRunningCourseIsShort') : t('room.theRunningCourseIsShortOf', { n: r.lessons.length })}
                     </summary>
                     <ul>
                         {r.lessons.map((l) => (
-                            <li key={l.lesson + l.text} className={l.kind}>
+                            <li key={l.lesson + l.text} className={cx(l.kind)}>
                                 <strong>{l.title}</strong> {l.text}
                             </li>
                         ))}

@@ -6,7 +6,7 @@ import { useCompute } from '../../api/compute'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
 import { t, type Key } from '../../text/words'
-import './room.css'
+import { cx } from './dress'
 
 const REACH = 6.5
 const SAY: Record<View['RoomCellView']['clearance'], Key> = { clear: 'common.clear', close: 'room.closeHandWheelFirst', strike: 'room.strikes' }
@@ -18,8 +18,8 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
     const foot = (id: string | null | undefined) => room.feet.find((f) => f.id === id)?.facts
     return (
         <>
-            <p className="caution">{t('room.needle80AtTheSettings')}</p>
-            <div className="matrix works" tabIndex={0} role="region" aria-label={t('room.whatWorks')}>
+            <p className={cx('caution')}>{t('room.needle80AtTheSettings')}</p>
+            <div className={cx('matrix works')} tabIndex={0} role="region" aria-label={t('room.whatWorks')}>
                 <table>
                     <thead>
                         <tr>
@@ -43,7 +43,7 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                                     const f = foot(c?.foot)
                                     if (c === undefined) return <td key={m.machine.id} />
                                     return (
-                                        <td key={m.machine.id} className={m.machine.usable ? '' : 'unusable'}>
+                                        <td key={m.machine.id} className={cx(m.machine.usable ? '' : 'unusable')}>
                                             <UnstyledButton
                                                 onClick={() => setTouched(c)}
                                                 aria-label={t('room.on', {
@@ -52,7 +52,7 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                                                     what: f === undefined ? c.why : t('room.with', { foot: f.name, verdict: t(SAY[c.clearance]) }),
                                                 })}>
                                                 {f === undefined ? (
-                                                    <span className="no-way" aria-hidden="true">
+                                                    <span className={cx('no-way')} aria-hidden="true">
                                                         —
                                                     </span>
                                                 ) : (
@@ -109,8 +109,8 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
         needle_position_mm: 0,
     })
     return (
-        <div className="cell-detail">
-            {machine !== undefined && !machine.usable && <p className="refused">{t('room.doNotUse3', { why: machine.note })}</p>}
+        <div className={cx('cell-detail')}>
+            {machine !== undefined && !machine.usable && <p className={cx('refused')}>{t('room.doNotUse3', { why: machine.note })}</p>}
             <p>{stitch?.about}</p>
             {picture.data !== undefined && (
                 <StitchRow
@@ -123,7 +123,7 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
             )}
             {foot === undefined ? (
                 <>
-                    <p className="refused mild">{cell.why}</p>
+                    <p className={cx('refused mild')}>{cell.why}</p>
                     {cell.instead !== '' && (
                         <p>
                             <strong>{t('common.instead')}</strong> {cell.instead}.
@@ -154,7 +154,7 @@ function Cell({ room, cell, foot }: { room: View['RoomView']; cell: View['RoomCe
                     />
                     <ScaleBar mm={5} scale={26} />
                     {room.kinds.find((k) => k.id === foot.kind)?.caution !== '' && (
-                        <p className="caution">{room.kinds.find((k) => k.id === foot.kind)?.caution}</p>
+                        <p className={cx('caution')}>{room.kinds.find((k) => k.id === foot.kind)?.caution}</p>
                     )}
                 </>
             )}

@@ -13,7 +13,7 @@ import { Choice } from '../../ui/Choice'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { SamplePanel } from '../sample/SamplePanel'
-import './round.css'
+import { cx } from './dress'
 
 const WORDS: Partial<Record<string, Key>> = {
     met: 'common.met',
@@ -39,8 +39,8 @@ export default function RoundPage() {
     const row = lesson.rows.find((r) => r.id === search.get('row')) ?? lesson.rows[0]
     if (row === undefined) return null
     return (
-        <div className="round">
-            <div className="round-head">
+        <div className={cx('round')}>
+            <div className={cx('round-head')}>
                 <h1>
                     {t('round.aRound')} <small>{today.data.class.title}</small>
                 </h1>
@@ -196,19 +196,19 @@ function Walk(props: WalkProps) {
         return key === undefined ? '' : t(key)
     }
     return (
-        <div className="round-cols">
+        <div className={cx('round-cols')}>
             <div>
-                <ol className="round-list">
+                <ol className={cx('round-list')}>
                     {students.map((s) => (
                         <li key={s.student} aria-current={s.student === chosen ? 'step' : undefined}>
                             <UnstyledButton onClick={() => setChosen(s.student)}>
-                                <span className="seat small">{s.seat}</span> {s.name}
+                                <span className={cx('seat small')}>{s.seat}</span> {s.name}
                                 <small>{word(s.student)}</small>
                             </UnstyledButton>
                         </li>
                     ))}
                 </ol>
-                {away.length > 0 && <p className="quiet">{t('round.notHere', { names: away.join(', ') })}</p>}
+                {away.length > 0 && <p className={cx('quiet')}>{t('round.notHere', { names: away.join(', ') })}</p>}
             </div>
             {who === undefined ? (
                 <section className="round-end" role="status">
@@ -219,11 +219,11 @@ function Walk(props: WalkProps) {
                     </Button>
                 </section>
             ) : (
-                <form className="round-form" ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
+                <form className={cx('round-form')} ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
                     <h2>
-                        <span className="seat">{who.seat}</span> {who.name}
+                        <span className={cx('seat')}>{who.seat}</span> {who.name}
                     </h2>
-                    <p className="quiet">
+                    <p className={cx('quiet')}>
                         {lesson.title}: {row.title}
                     </p>
                     {kept !== undefined && (
@@ -238,7 +238,7 @@ function Walk(props: WalkProps) {
                         </p>
                     )}
                     {here === undefined && (
-                        <p className="refused mild">
+                        <p className={cx('refused mild')}>
                             {t('round.atThisMachineTheLesson')}{' '}
                             <Link to={`/look/${id}/${who.student}?lesson=${lesson.id}`}>{t('round.lookAtTheWholeSample')}</Link>
                         </p>
@@ -256,7 +256,7 @@ function Walk(props: WalkProps) {
                         />
                     ))}
                     <Trouble error={keep.error} />
-                    <div className="acts">
+                    <div className={cx('acts')}>
                         <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>
                             {t('round.keepAndOn')} <kbd>↵</kbd>
                         </Button>

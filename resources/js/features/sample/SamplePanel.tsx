@@ -7,7 +7,7 @@ import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { VerdictLine } from '../look/VerdictLine'
-import './sample.css'
+import { cx } from './dress'
 
 /** One kept sample, whenever it was: what it said, what was corrected, and a way to put it right. */
 export function SamplePanel({ sample, onClose }: { sample: string | null; onClose: () => void }) {
@@ -25,14 +25,14 @@ function Sample({ id }: { id: string }) {
     if (s === undefined) return read.error === null ? <Waiting what={t('sample.fetchingTheSample')} /> : <Trouble error={read.error} />
     const when = (at: string) => `${day(at, zone)}, ${clock(at, zone)}`
     return (
-        <div className="sample-panel">
+        <div className={cx('sample-panel')}>
             <h2>
                 {s.name}: {s.title}
             </h2>
-            {s.withdrawn && <p className="refused mild">{t('sample.withdrawnItDoesNotCount')}</p>}
+            {s.withdrawn && <p className={cx('refused mild')}>{t('sample.withdrawnItDoesNotCount')}</p>}
             {s.may && <Acts s={s} />}
             {s.notes.length > 0 && (
-                <ul className="plain sample-notes">
+                <ul className={cx('plain sample-notes')}>
                     {s.notes.map((n) => (
                         <li key={n.at + n.kind}>
                             <b>{NOTE_WORDS[n.kind]}</b>
@@ -44,9 +44,9 @@ function Sample({ id }: { id: string }) {
                     ))}
                 </ul>
             )}
-            <ol className="sample-versions">
+            <ol className={cx('sample-versions')}>
                 {s.versions.map((v, i) => (
-                    <li key={v.id} className={v.struck ? 'struck' : ''}>
+                    <li key={v.id} className={cx(v.struck ? 'struck' : '')}>
                         <h3>
                             {i === s.versions.length - 1 ? t('sample.lookedAt') : t('sample.corrected')}{' '}
                             <small>
@@ -54,16 +54,16 @@ function Sample({ id }: { id: string }) {
                                 {v.struck && ` · ${t('sample.doesNotCount')}`}
                             </small>
                         </h3>
-                        <p className="said">{v.said.text}</p>
+                        <p className={cx('said')}>{v.said.text}</p>
                         {v.checks.map((c) => (
                             <VerdictLine key={c.key} rule={{ key: c.key, title: c.title, reading: '', allows: '', source: '' }} check={c} named />
                         ))}
                         {v.faults.map((f) => (
-                            <p key={f} className="verdict not-yet">
+                            <p key={f} className={cx('verdict not-yet')}>
                                 {t('common.seen', { fault: f })}
                             </p>
                         ))}
-                        {v.said.open > 0 && <p className="quiet">{t('sample.checksWereNotLookedAt', { n: v.said.open })}</p>}
+                        {v.said.open > 0 && <p className={cx('quiet')}>{t('sample.checksWereNotLookedAt', { n: v.said.open })}</p>}
                     </li>
                 ))}
             </ol>
@@ -94,7 +94,7 @@ function Acts({ s }: { s: View['SampleView'] }) {
     })
     const back = useChange('sample', () => ask(api.DELETE('/api/samples/{sample}/withdraw', path)))
     return (
-        <div className="sample-acts">
+        <div className={cx('sample-acts')}>
             <Group gap="sm">
                 {s.withdrawn ? (
                     <Button variant="default" loading={back.isPending} onClick={() => back.mutate(undefined)}>

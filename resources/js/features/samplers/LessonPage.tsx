@@ -12,7 +12,7 @@ import { Empty } from '../../ui/Empty'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
-import './samplers.css'
+import { cx } from './dress'
 
 /** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
 export default function LessonPage() {
@@ -29,21 +29,21 @@ export default function LessonPage() {
             </Empty>
         )
     return (
-        <article className={lesson.drawing === null ? 'lesson plain' : 'lesson'}>
+        <article className={cx(lesson.drawing === null ? 'lesson plain' : 'lesson')}>
             {lesson.drawing !== null && (
-                <div className="lesson-drawing">
+                <div className={cx('lesson-drawing')}>
                     <SamplerDrawing drawing={lesson.drawing} title={t('common.drawnToScale', { lesson: lesson.title })} />
                 </div>
             )}
-            <div className="lesson-text">
+            <div className={cx('lesson-text')}>
                 <h1>{lesson.title}</h1>
-                <p className="lead">{lesson.why}</p>
-                <p className="quiet">
+                <p className={cx('lead')}>{lesson.why}</p>
+                <p className={cx('quiet')}>
                     {t('samplers.showSewLookMin', { demo: lesson.demo, sew: lesson.sew, inspect: lesson.inspect })} ·{' '}
                     {t('samplers.version', { n: lesson.version })}
                 </p>
                 <Print lesson={lesson.id} classId={inHand?.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
-                <div className="caution">
+                <div className={cx('caution')}>
                     {lesson.cautions.map((c) => (
                         <p key={c}>{c}</p>
                     ))}
@@ -65,7 +65,7 @@ export default function LessonPage() {
                 {lesson.rows.some((r) => r.stitches > 0) && (
                     <>
                         <h2>{t('samplers.rows')}</h2>
-                        <table className="checks">
+                        <table className={cx('checks')}>
                             <tbody>
                                 {lesson.rows
                                     .filter((r) => r.stitches > 0)
@@ -87,7 +87,7 @@ export default function LessonPage() {
                 )}
                 <Dials lesson={lesson.id} classId={inHand?.id} />
                 <h2>{t('samplers.lookFor')}</h2>
-                <table className="checks">
+                <table className={cx('checks')}>
                     <tbody>
                         {lesson.rows.flatMap((row) =>
                             row.checks.map((c) => (
@@ -97,7 +97,7 @@ export default function LessonPage() {
                                         {c.title}
                                     </th>
                                     <td>{c.allows}</td>
-                                    <td className="quiet">{c.source}</td>
+                                    <td className={cx('quiet')}>{c.source}</td>
                                 </tr>
                             )),
                         )}
@@ -119,7 +119,7 @@ export default function LessonPage() {
                 {lesson.drills.length > 0 && (
                     <>
                         <h2>{t('samplers.drills')}</h2>
-                        <ul className="drills">
+                        <ul className={cx('drills')}>
                             {lesson.drills.map((d) => (
                                 <li key={d.id}>
                                     {d.drawing !== null && <MiniDrawing lesson={d} size={84} />}
@@ -132,7 +132,7 @@ export default function LessonPage() {
                     </>
                 )}
                 <KeptAnswers lesson={lesson.id} open />
-                <p className="quiet">
+                <p className={cx('quiet')}>
                     {t('samplers.teaches', { what: lesson.teaches.map((s) => s.title).join(', ') })}{' '}
                     {lesson.needs.length > 0 && t('samplers.standsOn', { what: lesson.needs.map((s) => s.title).join(', ') })}
                 </p>
@@ -148,8 +148,8 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
             {lesson.acts.length > 0 && (
                 <>
                     <h2>{t('samplers.showIt')}</h2>
-                    <p className="quiet">{lesson.demo_setup}</p>
-                    <ol className="acts-shown">
+                    <p className={cx('quiet')}>{lesson.demo_setup}</p>
+                    <ol className={cx('acts-shown')}>
                         {lesson.acts.map((a) => (
                             <li key={a.show}>
                                 <strong>{a.show}</strong>
@@ -185,7 +185,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
     return (
         <>
             <h2>{t('samplers.set')}</h2>
-            <table className="checks">
+            <table className={cx('checks')}>
                 <tbody>
                     {lesson.settings.map((s) => (
                         <tr key={s.name}>
@@ -202,7 +202,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
                                     <>
                                         {s.value}
                                         {s.schools.length > 0 && (
-                                            <div className="schools">
+                                            <div className={cx('schools')}>
                                                 {t('samplers.schoolsDiffer')}{' '}
                                                 {s.schools.map((o, i) => (
                                                     <span key={o.id}>
@@ -231,7 +231,7 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
     return (
         <>
             <h2>{t('samplers.onEachMachine')}</h2>
-            <table className="checks">
+            <table className={cx('checks')}>
                 <tbody>
                     {dials.data.map((d) => (
                         <tr key={d.machine}>
@@ -239,13 +239,13 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
                             <td>
                                 {d.cannot === null ? (
                                     <>
-                                        {d.instead !== null && <div className="quiet">{d.instead}</div>}
+                                        {d.instead !== null && <div className={cx('quiet')}>{d.instead}</div>}
                                         {d.settings.map((s) => (
                                             <div key={s}>{s}</div>
                                         ))}
                                     </>
                                 ) : (
-                                    <span className="due">{d.cannot}</span>
+                                    <span className={cx('due')}>{d.cannot}</span>
                                 )}
                             </td>
                         </tr>
@@ -262,7 +262,7 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
     const of = classId === undefined ? '' : `&class=${classId}`
     const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
     return (
-        <div className="print-acts">
+        <div className={cx('print-acts')}>
             {sampler && (
                 <Button component="a" variant="default" href={link('sampler')} target="_blank" rel="noreferrer">
                     {t('samplers.printTheSampler11')}

@@ -9,7 +9,7 @@ import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import './samplers.css'
+import { cx } from './dress'
 
 type Named = View['NamedView']
 
@@ -26,8 +26,8 @@ export default function SamplersPage() {
     const shown = all.filter((l) => has(l.teaches, skill) && has(l.feet, foot) && has(l.stitches, stitch))
     const strands = [...new Set(shown.map((l) => l.strand))]
     return (
-        <div className="samplers">
-            <div className="samplers-head">
+        <div className={cx('samplers')}>
+            <div className={cx('samplers-head')}>
                 <h1>
                     {t('common.samplers')} <small>{t('samplers.of', { n: shown.length, all: all.length })}</small>
                 </h1>
@@ -35,7 +35,7 @@ export default function SamplersPage() {
                 <Choice label={t('common.foot')} value={foot} options={named(all.flatMap((l) => l.feet))} onChange={setFoot} />
                 <Choice label={t('common.stitch')} value={stitch} options={named(all.flatMap((l) => l.stitches))} onChange={setStitch} />
             </div>
-            <div className="print-acts">
+            <div className={cx('print-acts')}>
                 {inHand !== undefined && (
                     <Button component={Link} to={`/materials/${inHand.id}`}>
                         {t('samplers.materialsFor', { class: inHand.title })}

@@ -1,16 +1,14 @@
 import { Button, FileButton, NativeSelect } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { api, ask, Problem, type View } from '../../api/client'
+import { api, ask, type View } from '../../api/client'
 import { useChange, useMe, useShelf } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import './samplers.css'
-
-/** As much as the server takes: a bundle of a whole course is about 150 kB. */
-const LARGEST_BYTES = 2 * 1024 * 1024
+import { cx } from './dress'
+import { readBundle } from './readBundle'
 
 interface Brought {
     bundle: Record<string, unknown>
@@ -28,7 +26,7 @@ export default function ShelfPage() {
     const read = useChange('lessons', async (file: File) => {
         setDone(null)
         setBrought(null)
-        const bundle = await readFile(file)
+        const bundle = await readBundle(file)
         setBrought({ bundle, shown: await ask(api.POST('/api/shelf/compare', { body: { bundle } })) })
     })
     const bring = useChange('lessons', async (b: Brought) => {
@@ -42,7 +40,7 @@ export default function ShelfPage() {
     if (shelf.data === undefined) return shelf.error === null ? <Waiting what={t('samplers.openingTheShelf')} /> : <Trouble error={shelf.error} />
     const s = shelf.data
     return (
-        <div className="shelf">
+        <div className={cx('shelf')}>
             <h1>
                 {t('samplers.theShelf')}{' '}
                 <small>
@@ -87,11 +85,11 @@ export default function ShelfPage() {
             </section>
             <section>
                 <h2>{t('samplers.takeABundleAlong')}</h2>
-                <div className="print-acts">
+                <div className={cx('print-acts')}>
                     <Button component="a" variant="default" href="/api/shelf/export">
                         {t('samplers.theWholeShelf')}
                     </Button>
-                    <NativeSelect label={t('samplers.oneCourse')} className="choice" value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
+                    <NativeSelect label={t('samplers.oneCourse')} className={cx('choice')} value={course} onChange={(e) => setCourse(e.currentTarget.value)}>
                         <option value="">{t('samplers.choose')}</option>
                         {s.courses.map((c) => (
                             <option key={c.id} value={c.id}>
@@ -104,7 +102,7 @@ export default function ShelfPage() {
                             {t('samplers.takeItAlong')}
                         </Button>
                     )}
-                    <span className="quiet">{t('samplers.oneLessonFromItsOwn')}</span>
+                    <span className={cx('quiet')}>{t('samplers.oneLessonFromItsOwn')}</span>
                 </div>
             </section>
             <section>
@@ -120,27 +118,10 @@ function before(shelf: View['ShelfView']): number {
     return shelf.editions.find((e) => e.number < shelf.edition)?.number ?? 0
 }
 
-async function readFile(file: File): Promise<Record<string, unknown>> {
-    if (file.size > LARGEST_BYTES)
-        throw new Problem(
-            413,
-            '(file)',
-            t('samplers.hasMbABundleCan', { name: file.name, mb: (file.size / 1024 / 1024).toFixed(1) }),
-            t('samplers.nothingWasChanged'),
-        )
-    try {
-        const json: unknown = JSON.parse(await file.text())
-        if (typeof json === 'object' && json !== null && !Array.isArray(json)) return json as Record<string, unknown>
-    } catch {
-        // Said below, in the same words.
-    }
-    throw new Problem(422, '(file)', t('samplers.isNoCourseBundleIt', { name: file.name }), t('samplers.nothingWasChanged'))
-}
-
 function Changes({ shown, children }: { shown: View['BundleChangesView']; children: React.ReactNode }) {
     const parts = { lesson: t('samplers.lesson'), skill: t('samplers.skill2'), fault: t('samplers.fault'), course: t('samplers.course') }
     return (
-        <div className="changes">
+        <div className={cx('changes')}>
             <h3>
                 {shown.changes.length === 0
                     ? t('samplers.wouldChangeNothingAllOf', { title: shown.title })
@@ -154,7 +135,7 @@ function Changes({ shown, children }: { shown: View['BundleChangesView']; childr
                             {parts[c.part]}, {c.is_new ? t('samplers.new') : t('samplers.changed')}
                         </small>
                         {c.places.length > 0 && (
-                            <table className="checks">
+                            <table className={cx('checks')}>
                                 <tbody>
                                     {c.places.map((p) => (
                                         <tr key={p.place}>
@@ -171,8 +152,8 @@ function Changes({ shown, children }: { shown: View['BundleChangesView']; childr
                     </li>
                 ))}
             </ul>
-            <div className="print-acts">{children}</div>
-            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && <p className="quiet">{t('samplers.changedLessonsBecomeNewVersions')}</p>}
+            <div className={cx('print-acts')}>{children}</div>
+            {shown.changes.some((c) => c.part === 'lesson' && !c.is_new) && <p className={cx('quiet')}>{t('samplers.changedLessonsBecomeNewVersions')}</p>}
         </div>
     )
 }
@@ -181,11 +162,11 @@ function Editions({ shelf, onBack, busy }: { shelf: View['ShelfView']; onBack: (
     const zone = useMe().data?.timezone ?? 'UTC'
     const all = [...shelf.editions, { number: 0, what: t('samplers.theShelfAsItCame'), made_at: null }]
     return (
-        <table className="rows">
+        <table className={cx('rows')}>
             <tbody>
                 {all.map((e) => (
                     <tr key={e.number}>
-                        <td className="num">{e.number}</td>
+                        <td className={cx('num')}>{e.number}</td>
                         <td>{e.what}</td>
                         <td>{e.made_at === null ? '' : day(e.made_at, zone)}</td>
                         <td>

@@ -5,7 +5,7 @@ import type { View } from '../../api/client'
 import { useLessons } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { t } from '../../text/words'
-import './session.css'
+import { cx } from './dress'
 
 type Seat = View['SeatView']
 
@@ -32,7 +32,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
         <UnstyledButton
             key={s.student}
             draggable
-            className={`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`}
+            className={cx(`seat-card${picked === s.student ? ' picked' : ''}${s.held !== null ? ' held' : ''}`)}
             aria-pressed={picked === s.student}
             onDragStart={(e) => {
                 e.dataTransfer.setData('text/plain', s.student)
@@ -46,7 +46,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                     {s.name}
                     {s.held !== null && <small> · {t('session.held')}</small>}
                 </b>
-                <span className="one">{s.title}</span>
+                <span className={cx('one')}>{s.title}</span>
                 {(s.foot !== null || s.wanted !== null) && (
                     <small>
                         {s.foot !== null ? t('session.foot', { foot: s.foot }) : ''}
@@ -60,10 +60,10 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
     const at = (machine: string | null) => bench.students.filter((s) => s.round > 0 && s.machine === machine).sort((a, b) => a.round - b.round)
     const table = at(null)
     return (
-        <div className="bench-room" role="group" aria-label={t('session.theRoom')}>
+        <div className={cx('bench-room')} role="group" aria-label={t('session.theRoom')}>
             {bench.machines.map((m) => (
-                <div key={m.id} className="bench-place" {...drop(m.id)}>
-                    <div className="bench-machine">
+                <div key={m.id} className={cx('bench-place')} {...drop(m.id)}>
+                    <div className={cx('bench-machine')}>
                         <strong>{m.title}</strong>
                         {picked !== null && (
                             <Button variant="subtle" onClick={() => onMove(picked, m.id)}>
@@ -72,12 +72,12 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                         )}
                     </div>
                     {at(m.id).map(card)}
-                    {at(m.id).length === 0 && <p className="quiet">{t('common.free')}</p>}
+                    {at(m.id).length === 0 && <p className={cx('quiet')}>{t('common.free')}</p>}
                 </div>
             ))}
             {table.length > 0 && (
-                <div className="bench-place table">
-                    <div className="bench-machine">
+                <div className={cx('bench-place table')}>
+                    <div className={cx('bench-machine')}>
                         <strong>{t('session.atTheTable')}</strong>
                     </div>
                     {table.map(card)}

@@ -1,15 +1,15 @@
 import { Button, UnstyledButton } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import { cx } from './dress'
 import { STATES, STATE_WORDS } from './states'
-import './session.css'
 
 type Seat = View['SeatView']
 
 /** Whether a student is there: four keys. */
 export function StateKeys({ seat, onState, busy }: { seat: Pick<Seat, 'name' | 'state'>; onState: (state: Seat['state']) => void; busy: boolean }) {
     return (
-        <span className="state-keys" role="group" aria-label={t('common.isThere', { name: seat.name })}>
+        <span className={cx('state-keys')} role="group" aria-label={t('common.isThere', { name: seat.name })}>
             {STATES.map((s) => (
                 <UnstyledButton key={s} aria-pressed={seat.state === s} disabled={busy} onClick={() => onState(s)}>
                     {t(STATE_WORDS[s])}
@@ -30,7 +30,7 @@ interface Props {
 /** One student: what they sew and why not what comes first; other lessons; where they are. */
 export function SeatPanel({ seat, busy, onState, onLesson, onFree }: Props) {
     return (
-        <section className="seat-panel" aria-live="polite">
+        <section className={cx('seat-panel')} aria-live="polite">
             <h2>{seat.name}</h2>
             <StateKeys seat={seat} onState={onState} busy={busy} />
             {seat.round === 0 ? (
@@ -48,13 +48,13 @@ export function SeatPanel({ seat, busy, onState, onLesson, onFree }: Props) {
                 </p>
             )}
             {seat.round > 0 && seat.why !== null && (
-                <p className="why">
+                <p className={cx('why')}>
                     {seat.why}
                     {seat.cost !== null && seat.cost > 0 && <> {t('session.itWouldCostTheOthers', { n: seat.cost })}</>}
                 </p>
             )}
             {seat.choices.length > 0 && (
-                <div className="seat-choices" role="group" aria-label={t('session.whatSews', { name: seat.name })}>
+                <div className={cx('seat-choices')} role="group" aria-label={t('session.whatSews', { name: seat.name })}>
                     {seat.choices.map((c, i) => (
                         <UnstyledButton key={c.id} aria-pressed={c.id === seat.lesson} disabled={busy} onClick={() => onLesson(c.id)}>
                             {c.title}
@@ -68,7 +68,7 @@ export function SeatPanel({ seat, busy, onState, onLesson, onFree }: Props) {
                     {t('session.holdNoLonger', { name: seat.name })}
                 </Button>
             )}
-            <p className="quiet">{t('session.toMoveDragOrTouch')}</p>
+            <p className={cx('quiet')}>{t('session.toMoveDragOrTouch')}</p>
         </section>
     )
 }

@@ -2,16 +2,16 @@ import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useMe } from '../../api/queries'
-import { clock, day } from '../../text/time'
+import { clock, clocks, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
+import { Tape } from '../../ui/Tape'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import { Tape } from '../today/Tape'
 import { BenchRoom } from './BenchRoom'
+import { cx } from './dress'
 import { SeatPanel } from './SeatPanel'
 import { STATE_WORDS } from './states'
 import { useBench } from './useBench'
-import './session.css'
 
 /** The next session: who sits where with what, rounds on the tape, feet to hand out. */
 export default function SessionPage() {
@@ -43,14 +43,15 @@ export default function SessionPage() {
     const seated = bench.students.filter((s) => s.round > 0)
     const end = new Date(Date.parse(bench.starts_at) + bench.minutes * 60_000).toISOString()
     return (
-        <div className="session-page">
-            <div className="today-head">
+        <div className={cx('session-page')}>
+            <div className={cx('today-head')}>
                 <h1>{t('common.nextSession')}</h1>
                 <p>
-                    {t('common.session', { n: bench.number })} · {day(bench.starts_at, zone)}, {clock(bench.starts_at, zone)}–{clock(end, zone)}
+                    {t('common.session', { n: bench.number })} · {day(bench.starts_at, zone)}, {clocks(bench.starts_at, end, zone)}
+                    {zoneNote(end, zone)}
                     {bench.started_at !== null && <strong> · {t('session.begun', { time: clock(bench.started_at, zone) })}</strong>}
                 </p>
-                <span className="most-lessons" role="group" aria-label={t('session.differentLessonsAtOnce')}>
+                <span className={cx('most-lessons')} role="group" aria-label={t('session.differentLessonsAtOnce')}>
                     {t('session.lessonsAtOnce')}
                     <UnstyledButton
                         disabled={busy || bench.most_lessons <= 1}
@@ -90,7 +91,7 @@ export default function SessionPage() {
                 </div>
             )}
             {b.tried !== null && (
-                <div className="tried" role="status">
+                <div className={cx('tried')} role="status">
                     <span>
                         <strong>{b.tried.what}:</strong> {bench.cost > 0 ? t('session.allTogetherLoseOfA', { n: bench.cost }) : t('session.itCostsNothing')}
                     </span>
@@ -124,7 +125,7 @@ export default function SessionPage() {
                         now={running ? new Date().toISOString() : ''}
                         zone={zone}
                     />
-                    <div className="bench-grid">
+                    <div className={cx('bench-grid')}>
                         <BenchRoom bench={bench} picked={picked} onPick={setPicked} onMove={move} />
                         <aside>
                             {seat !== undefined && (
@@ -146,7 +147,7 @@ export default function SessionPage() {
                                     }
                                 />
                             )}
-                            {seat === undefined && <p className="quiet">{t('session.touchAStudentToSee')}</p>}
+                            {seat === undefined && <p className={cx('quiet')}>{t('session.touchAStudentToSee')}</p>}
                             <Aside bench={bench} onPick={setPicked} />
                         </aside>
                     </div>
@@ -162,7 +163,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
         of.length > 0 && (
             <>
                 <h3>{title}</h3>
-                <ul className="plain">
+                <ul className={cx('plain')}>
                     {of.map((s) => (
                         <li key={s.student}>
                             <Button variant="subtle" onClick={() => onPick(s.student)}>
@@ -188,7 +189,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
             {other.length > 0 && (
                 <>
                     <h3>{t('session.notTheirFirstChoice')}</h3>
-                    <ul className="plain">
+                    <ul className={cx('plain')}>
                         {other.map((s) => (
                             <li key={s.student}>
                                 <Button variant="subtle" onClick={() => onPick(s.student)}>
@@ -203,7 +204,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
             {bench.feet.length > 0 && (
                 <>
                     <h3>{t('session.feetToHandOut')}</h3>
-                    <ul className="plain">
+                    <ul className={cx('plain')}>
                         {bench.feet.map((f) => (
                             <li key={f.title}>
                                 {f.wanted} × {f.title} <small>{t('session.of', { n: f.have })}</small>
@@ -212,7 +213,7 @@ function Aside({ bench, onPick }: { bench: NonNullable<ReturnType<typeof useBenc
                     </ul>
                 </>
             )}
-            <p className="quiet">{bench.proven ? t('session.noOtherSeatingIsWorth') : t('session.theBestSeatingFoundA')}</p>
+            <p className={cx('quiet')}>{bench.proven ? t('session.noOtherSeatingIsWorth') : t('session.theBestSeatingFoundA')}</p>
         </>
     )
 }

@@ -1,5 +1,5 @@
 import type { ReactNode, SubmitEvent } from 'react'
-import './signin.css'
+import { cx } from './dress'
 
 /** The door of the program: a piece of seam, a title, a form. */
 export function Frame({ title, children, onSubmit }: { title: string; children: ReactNode; onSubmit: () => void }) {
@@ -8,11 +8,11 @@ export function Frame({ title, children, onSubmit }: { title: string; children: 
         onSubmit()
     }
     return (
-        <main className="sign-in">
+        <main className={cx('sign-in')}>
             <form onSubmit={submit}>
-                <svg viewBox="0 0 340 60" aria-hidden="true" className="sign-in-seam">
-                    <path d="M0 14h340M0 46h340" className="edge" />
-                    <path d="M4 30h332" className="seam" />
+                <svg viewBox="0 0 340 60" aria-hidden="true" className={cx('sign-in-seam')}>
+                    <path d="M0 14h340M0 46h340" className={cx('edge')} />
+                    <path d="M4 30h332" className={cx('seam')} />
                 </svg>
                 <h1>{title}</h1>
                 {children}

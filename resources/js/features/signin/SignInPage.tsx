@@ -6,8 +6,8 @@ import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { PRODUCT, t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Frame } from './Frame'
-import './signin.css'
 
 const EMPTY = { studio: '', name: '', email: '', password: '' }
 
@@ -37,7 +37,7 @@ export function SignInPage({ opening = false }: { opening?: boolean }) {
         <Frame title={PRODUCT} onSubmit={() => enter.mutate(undefined)}>
             <p>{opening ? t('signin.aStudioOfYourOwn') : t('signin.lookAtTheSampleLay')}</p>
             {closed ? (
-                <p className="refused mild">{t('signin.aStudioIsOpenedHere')}</p>
+                <p className={cx('refused mild')}>{t('signin.aStudioIsOpenedHere')}</p>
             ) : (
                 <>
                     {opening && <TextInput label={t('common.nameOfTheStudio')} autoComplete="organization" {...field('studio')} />}

@@ -6,7 +6,7 @@ import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Saved } from '../../ui/Saved'
 import { Trouble } from '../../ui/Trouble'
-import './student.css'
+import { cx } from './dress'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
@@ -39,11 +39,11 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                 onBlur={() => note !== s.note && keep.mutate({ note })}
             />
             <h3>{t('student.wantsToComeTo')}</h3>
-            <p className="wish-list">
+            <p className={cx('wish-list')}>
                 {s.wishes.map((w) => (
                     <UnstyledButton
                         key={w.id}
-                        className="wish"
+                        className={cx('wish')}
                         onClick={() => keep.mutate({ wishes: s.wishes.filter((x) => x.id !== w.id).map((x) => x.id) })}
                         aria-label={t('student.noLonger', { lesson: w.title })}>
                         {w.title} ×
@@ -71,7 +71,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
             </p>
             <Checkbox
                 label={t('student.hasAMachineAtHome')}
-                className="tick-box"
+                className={cx('tick-box')}
                 checked={s.own_machine}
                 onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
             />
@@ -90,7 +90,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                         <p>{t('student.thereIsALinkUntil', { day: day(s.page_until, zone) })}</p>
                     ) : (
                         <p>
-                            <a href={address} target="_blank" rel="noreferrer" className="own-link">
+                            <a href={address} target="_blank" rel="noreferrer" className={cx('own-link')}>
                                 {address}
                             </a>{' '}
                             <small>{t('student.untilItIsNotShown', { day: day(s.page_until, zone) })}</small>

@@ -3,9 +3,10 @@ import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../api/client'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
-import './student.css'
+import { cx } from './dress'
 
 const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 const HIGH = 110
@@ -34,25 +35,25 @@ export function LongSeam({
     const y = (s: View['SeamStitchView']) => LINE + DEEP * (1 - s.good)
     const shown = seam[at] ?? seam[seam.length - 1]
     return (
-        <div className="long-seam">
-            <div ref={ref} className="long-seam-cloth" tabIndex={0} role="group" aria-label={t('student.allSamplesOldestFirst')}>
-                <svg width={long} height={HIGH} aria-hidden="true">
-                    <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className="guide-line" />
+        <div className={cx('long-seam')}>
+            <div ref={ref} className={cx('long-seam-cloth')} tabIndex={0} role="group" aria-label={t('student.allSamplesOldestFirst')}>
+                <DrawingFrame width={long} height={HIGH}>
+                    <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className={cx('guide-line')} />
                     {seam.map((s, i) =>
                         i > 0 && s.session === seam[i - 1]?.session ? null : (
                             <g key={s.sample.id}>
-                                <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className="session-chalk" />
+                                <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className={cx('session-chalk')} />
                                 <text x={x(i) - step / 2 + 5} y={HIGH - 10} className="draw-label">
                                     {s.session === null ? t('student.apart') : t('common.session', { n: s.session })}
                                 </text>
                             </g>
                         ),
                     )}
-                    <path d={seam.map((s, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${y(s)}`).join('')} className="stitches" />
+                    <path d={seam.map((s, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${y(s)}`).join('')} className={cx('stitches')} />
                     {seam.map((s, i) => (
-                        <circle key={s.sample.id} cx={x(i)} cy={y(s)} r={i === at ? 8 : 5} className={i === at ? 'needle-point on' : 'needle-point'} />
+                        <circle key={s.sample.id} cx={x(i)} cy={y(s)} r={i === at ? 8 : 5} className={cx(i === at ? 'needle-point on' : 'needle-point')} />
                     ))}
-                </svg>
+                </DrawingFrame>
                 {seam.map((s, i) => (
                     <UnstyledButton
                         key={s.sample.id}

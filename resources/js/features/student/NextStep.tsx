@@ -4,7 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { readAgain, useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
-import './student.css'
+import { cx } from './dress'
 
 const FIRST = 4
 
@@ -27,7 +27,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
     const rank = (c: View['CandidateView']) => (c.passed ? 2 : c.ready ? 0 : 1)
     const others = [...other].sort((a, b) => rank(a) - rank(b))
     return (
-        <section className="next-step">
+        <section className={cx('next-step')}>
             <small>{s.in_hand.overruled ? t('common.yourChoice') : t('common.nextLesson')}</small>
             <h2>{s.in_hand.title === '' ? t('common.theCourseIsDone2') : s.in_hand.title}</h2>
             <p>
@@ -35,7 +35,7 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                 {s.then !== '' && (
                     <>
                         {' '}
-                        <span className="quiet">{t('student.then', { lesson: s.then })}</span>
+                        <span className={cx('quiet')}>{t('student.then', { lesson: s.then })}</span>
                     </>
                 )}
             </p>
@@ -50,12 +50,12 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
                     </Button>
                 </p>
             )}
-            <ul className="why-list">
+            <ul className={cx('why-list')}>
                 {advice.reasons.map((r) => (
                     <li key={r.text}>{r.text}</li>
                 ))}
             </ul>
-            {advice.cannot !== null && <p className="refused mild">{t('common.itCannotBeSewnIn', { why: advice.cannot })}</p>}
+            {advice.cannot !== null && <p className={cx('refused mild')}>{t('common.itCannotBeSewnIn', { why: advice.cannot })}</p>}
             {s.homework !== null && (
                 <p>
                     <strong>{t('student.atHomeUntilThen2')}</strong> {s.homework.text}
@@ -75,12 +75,12 @@ export function NextStep({ id, s }: { id: string; s: View['StudentView'] }) {
             <h3>{t('student.orInstead')}</h3>
             <TextInput
                 label={t('common.whyIfYouLike')}
-                className="because"
+                className={cx('because')}
                 value={because}
                 maxLength={200}
                 onChange={(e) => setBecause(e.currentTarget.value)}
             />
-            <ul className="choices">
+            <ul className={cx('choices')}>
                 {others.slice(0, all ? undefined : FIRST).map((c) => (
                     <li key={`${c.lesson}${c.drill ?? ''}`}>
                         <UnstyledButton

@@ -3,11 +3,11 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { api, ask, Problem } from '../../api/client'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
-import { clock, day } from '../../text/time'
+import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Waiting } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Threads } from './Threads'
-import './student.css'
 
 /** What a student sees on a phone, by a private link: what comes next and how far they are. Nothing of others. */
 export default function OwnPage() {
@@ -22,29 +22,30 @@ export default function OwnPage() {
         return read.error === null ? (
             <Waiting what={t('common.opening')} />
         ) : (
-            <main className="own-page">
+            <main className={cx('own-page')}>
                 <h1>{t('student.openSeam')}</h1>
                 <p>{read.error instanceof Problem && read.error.status === 404 ? t('student.thisLinkDoesNotWork') : t('student.theLineIsDownTry')}</p>
             </main>
         )
     return (
-        <main className="own-page">
-            <p className="quiet">
+        <main className={cx('own-page')}>
+            <p className={cx('quiet')}>
                 {p.class}
-                {p.starts_at !== null && ` · ${t('student.nextSession', { day: day(p.starts_at, p.timezone), time: clock(p.starts_at, p.timezone) })}`}
+                {p.starts_at !== null &&
+                    ` · ${t('student.nextSession', { day: day(p.starts_at, p.timezone), time: clock(p.starts_at, p.timezone) + zoneNote(p.starts_at, p.timezone) })}`}
             </p>
             <h1>{t('student.youSewNext', { name: p.name })}</h1>
-            <section className="own-next">
+            <section className={cx('own-next')}>
                 <h2>{p.title === '' ? t('student.theCourseIsDoneWell') : p.title}</h2>
-                {p.change !== '' && <p className="own-change">{p.change}</p>}
+                {p.change !== '' && <p className={cx('own-change')}>{p.change}</p>}
                 {p.why !== '' && <p>{p.why}</p>}
                 {p.drawing !== null && (
-                    <div className="own-drawing">
+                    <div className={cx('own-drawing')}>
                         <SamplerDrawing drawing={p.drawing} title={t('common.drawnToScale', { lesson: p.title })} />
                     </div>
                 )}
                 {p.cautions.length > 0 && (
-                    <div className="caution">
+                    <div className={cx('caution')}>
                         {p.cautions.map((c) => (
                             <p key={c}>{c}</p>
                         ))}
@@ -80,7 +81,7 @@ export default function OwnPage() {
                 <h2>{t('student.whatYouCanDo')}</h2>
                 <Threads skills={p.skills} />
             </section>
-            <p className="quiet">{t('student.theMachinesManualAndYour')}</p>
+            <p className={cx('quiet')}>{t('student.theMachinesManualAndYour')}</p>
         </main>
     )
 }

@@ -10,11 +10,11 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { Evidence } from '../class/Evidence'
 import { SamplePanel } from '../sample/SamplePanel'
 import { AboutStudent } from './AboutStudent'
+import { cx } from './dress'
 import { LongSeam } from './LongSeam'
 import { NextStep } from './NextStep'
 import { StudentData } from './StudentData'
 import { Threads } from './Threads'
-import './student.css'
 
 /** One student: the long seam of samples, what is next and why, how far it will go, what worked. */
 export default function StudentPage() {
@@ -27,8 +27,8 @@ export default function StudentPage() {
     const s = read.data
     if (s === undefined) return read.error === null ? <Waiting what={t('student.fetchingTheSamples')} /> : <Trouble error={read.error} />
     return (
-        <div className="student-page">
-            <div className="today-head">
+        <div className={cx('student-page')}>
+            <div className={cx('today-head')}>
                 <h1>{s.name}</h1>
                 <p>
                     {t('common.seat', { n: s.seat })}
@@ -48,7 +48,7 @@ export default function StudentPage() {
                 <LongSeam id={classId} student={studentId} seam={s.seam} zone={zone} onOpen={setSample} />
             )}
             {s.struck.length > 0 && (
-                <p className="struck-list">
+                <p className={cx('struck-list')}>
                     {t('student.withdrawn')}{' '}
                     {s.struck.map((x) => (
                         <Button key={x.id} variant="subtle" onClick={() => setSample(x.id)}>
@@ -58,7 +58,7 @@ export default function StudentPage() {
                 </p>
             )}
             <SamplePanel sample={sample} onClose={() => setSample(null)} />
-            <div className="student-grid">
+            <div className={cx('student-grid')}>
                 <NextStep id={classId} s={s} />
                 <div>
                     <h2>{t('student.skills')}</h2>
@@ -66,7 +66,7 @@ export default function StudentPage() {
                     {s.blocked.length > 0 && (
                         <>
                             <h3>{t('student.waitsFor')}</h3>
-                            <ul className="plain">
+                            <ul className={cx('plain')}>
                                 {s.blocked.slice(0, 6).map((b) => (
                                     <li key={b.id}>
                                         {b.id}: <b>{b.title}</b>
@@ -81,7 +81,7 @@ export default function StudentPage() {
                     {s.settings.length > 0 && (
                         <>
                             <h3>{t('student.settingsThatWorked')}</h3>
-                            <ul className="plain">
+                            <ul className={cx('plain')}>
                                 {s.settings.slice(0, 6).map((x) => (
                                     <li key={`${x.lesson}${x.last_at}`}>
                                         <b>{x.title}</b>: {worked(x)}
@@ -93,7 +93,7 @@ export default function StudentPage() {
                     {s.given.some((g) => g.instead_of !== null) && (
                         <>
                             <h3>{t('student.whereYouChoseOtherwise')}</h3>
-                            <ul className="plain">
+                            <ul className={cx('plain')}>
                                 {s.given
                                     .filter((g) => g.instead_of !== null)
                                     .slice(0, 5)

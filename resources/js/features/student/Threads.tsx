@@ -2,17 +2,17 @@ import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine } from '../../ui/ThreadLine'
-import './student.css'
+import { cx } from './dress'
 
 /** Skills in thread lines, by strand. */
 export function Threads({ skills, onOpen }: { skills: View['StudentSkillView'][]; onOpen?: (skill: string) => void }) {
     const strands = [...new Set(skills.map((s) => s.strand))]
     return (
-        <div className="threads">
+        <div className={cx('threads')}>
             {strands.map((strand) => (
                 <section key={strand}>
                     <h3>{strand}</h3>
-                    <ul className="plain">
+                    <ul className={cx('plain')}>
                         {skills
                             .filter((s) => s.strand === strand)
                             .map((s) => (

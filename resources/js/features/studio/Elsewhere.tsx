@@ -1,6 +1,6 @@
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
-import './studio.css'
+import { cx } from './dress'
 
 const MARGIN = 4
 
@@ -10,18 +10,18 @@ export function Elsewhere({ s }: { s: View['StudioView'] }) {
         return (
             <section>
                 <h2>{t('studio.onOtherDevices')}</h2>
-                <p className="quiet">{t('studio.onlyThisComputerOpensIt')}</p>
+                <p className={cx('quiet')}>{t('studio.onlyThisComputerOpensIt')}</p>
             </section>
         )
     }
     return (
-        <section className="elsewhere">
+        <section className={cx('elsewhere')}>
             <div>
                 <h2>{t('studio.onOtherDevices')}</h2>
-                <p className="address">{s.address}</p>
-                <p className="quiet">{t('studio.typeItOrPointThe')}</p>
+                <p className={cx('address')}>{s.address}</p>
+                <p className={cx('quiet')}>{t('studio.typeItOrPointThe')}</p>
                 {s.own_authority && (
-                    <p className="quiet">
+                    <p className={cx('quiet')}>
                         {t('studio.theDeviceWarnsUntilIt')} <a href="/open-seam-authority.crt">{t('studio.theCertificateToTrust')}</a>
                     </p>
                 )}
@@ -35,9 +35,9 @@ function Square({ rows, name }: { rows: string[]; name: string }) {
     const side = rows.length + 2 * MARGIN
     const path = rows.flatMap((row, y) => row.split('').map((c, x) => (c === '1' ? `M${x + MARGIN} ${y + MARGIN}h1v1h-1z` : ''))).join('')
     return (
-        <svg className="qr" viewBox={`0 0 ${side} ${side}`} role="img" aria-label={name} shapeRendering="crispEdges">
-            <rect className="qr-light" width={side} height={side} />
-            <path className="qr-dark" d={path} />
+        <svg className={cx('qr')} viewBox={`0 0 ${side} ${side}`} role="img" aria-label={name} shapeRendering="crispEdges">
+            <rect className={cx('qr-light')} width={side} height={side} />
+            <path className={cx('qr-dark')} d={path} />
         </svg>
     )
 }

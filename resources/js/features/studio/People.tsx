@@ -5,7 +5,7 @@ import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { Trouble } from '../../ui/Trouble'
-import './studio.css'
+import { cx } from './dress'
 
 type Role = View['RoleBody']['role']
 
@@ -30,7 +30,7 @@ export function People({ s }: { s: View['StudioView'] }) {
     return (
         <section>
             <h2>{t('studio.people')}</h2>
-            <ul className="plain people">
+            <ul className={cx('plain people')}>
                 {s.people.map((p) => (
                     <li key={p.id}>
                         <span>
@@ -99,7 +99,7 @@ function Invite({ mails }: { mails: boolean }) {
                 onChange={(e) => setEmail(e.currentTarget.value)}
             />
             <NativeSelect aria-label={t('studio.as')} value={role} data={ROLES} onChange={(e) => setRole(e.currentTarget.value as Role)} />
-            <p className="settings-row">
+            <p className={cx('settings-row')}>
                 <Button type="submit" variant="default" disabled={email === ''} loading={invite.isPending}>
                     {t('studio.sendItByMail')}
                 </Button>
@@ -110,7 +110,7 @@ function Invite({ mails }: { mails: boolean }) {
             {made !== undefined && (
                 <p role="status">
                     {made.mailed && (mails ? t('studio.itIsOnItsWay') : t('studio.noMailGoesOutHere'))}
-                    <span className="own-link">{made.link}</span>{' '}
+                    <span className={cx('own-link')}>{made.link}</span>{' '}
                     <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>
                         {t('studio.copy')}
                     </Button>

@@ -7,7 +7,7 @@ import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { DeleteClass } from './DeleteClass'
-import './studio.css'
+import { cx } from './dress'
 
 /** Classes in use, put away and deleted; students who were deleted. Everything can be brought back for thirty days. */
 export function StudioClasses({ s }: { s: View['StudioView'] }) {
@@ -37,7 +37,7 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
                                 {t('studio.noClassYet')} <Link to="/start">{t('common.planAClass')}</Link>
                             </Empty>
                         )}
-                        <ul className="plain people">
+                        <ul className={cx('plain people')}>
                             {r.list.map((c) => (
                                 <li key={c.id}>
                                     <span>
@@ -86,7 +86,7 @@ export function StudioClasses({ s }: { s: View['StudioView'] }) {
             {s.gone.length > 0 && (
                 <section>
                     <h2>{t('studio.deletedStudents')}</h2>
-                    <ul className="plain people">
+                    <ul className={cx('plain people')}>
                         {s.gone.map((g) => (
                             <li key={g.id}>
                                 <span>

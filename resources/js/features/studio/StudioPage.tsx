@@ -7,10 +7,10 @@ import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Sure } from '../../ui/Sure'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Elsewhere } from './Elsewhere'
 import { People } from './People'
 import { StudioClasses } from './StudioClasses'
-import './studio.css'
 
 /** The studio itself: who is in it, which classes there are and were, how long things are kept, and how to end it. */
 export default function StudioPage() {
@@ -20,14 +20,14 @@ export default function StudioPage() {
     if (s === undefined || me.data === undefined) return read.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={read.error} />
     const owner = me.data.role === 'owner'
     return (
-        <div className="settings-page wide">
-            <div className="today-head">
+        <div className={cx('settings-page wide')}>
+            <div className={cx('today-head')}>
                 <h1>{s.name}</h1>
                 <Button component="a" variant="default" href="/api/studio/privacy" target="_blank" rel="noreferrer">
                     {t('studio.printThePrivacyNote')}
                 </Button>
             </div>
-            <div className="settings-cols">
+            <div className={cx('settings-cols')}>
                 <div>
                     <StudioClasses s={s} />
                     <Elsewhere s={s} />
@@ -103,7 +103,7 @@ function Keeping({ s, zone }: { s: View['StudioView']; zone: string }) {
                 onChange={setWeeks}
                 onBlur={() => typeof weeks === 'number' && weeks !== s.page_weeks && set.mutate({ page_weeks: weeks })}
             />
-            <p className="quiet">
+            <p className={cx('quiet')}>
                 {s.last_backup === null
                     ? t('studio.noBackupWasMadeYet')
                     : t('studio.lastGoodBackup', { when: `${day(s.last_backup, zone)}, ${clock(s.last_backup, zone)}` })}{' '}
@@ -121,7 +121,7 @@ function Close({ s }: { s: View['StudioView'] }) {
     return (
         <section>
             <h2>{t('studio.deleteTheStudio')}</h2>
-            <p className="quiet">{t('studio.allClassesStudentsSamplesAnd')}</p>
+            <p className={cx('quiet')}>{t('studio.allClassesStudentsSamplesAnd')}</p>
             <Button variant="default" onClick={() => setOpen(true)}>
                 {t('studio.deleteTheStudio3')}
             </Button>

@@ -5,16 +5,16 @@ import { Link, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
-import { clock, day, minutesBetween } from '../../text/time'
+import { clock, clocks, day, minutesBetween, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
+import { Tape } from '../../ui/Tape'
 import { ThreadLine } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ChooseLesson } from '../look/ChooseLesson'
 import { SamplePanel } from '../sample/SamplePanel'
 import { STATES, STATE_WORDS } from '../session/states'
-import { Tape } from './Tape'
-import './today.css'
+import { cx } from './dress'
 
 /** The session in hand: its tape, and a row for each student with the one thing to do. */
 export default function TodayPage() {
@@ -28,8 +28,8 @@ export default function TodayPage() {
     const { session, students, now } = today.data
     const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
     return (
-        <div className="today">
-            <div className="today-head">
+        <div className={cx('today')}>
+            <div className={cx('today-head')}>
                 <h1>{today.data.class.title}</h1>
                 {teaches && students.length > 0 && session !== null && (
                     <Button component={Link} variant="default" to={`/session/${id}`}>
@@ -43,8 +43,9 @@ export default function TodayPage() {
                 )}
                 {session !== null && (
                     <p>
-                        {t('today.sessionOf', { n: session.number, of: session.of })} · {day(session.starts_at, zone)}, {clock(session.starts_at, zone)}–
-                        {clock(session.ends_at, zone)}
+                        {t('today.sessionOf', { n: session.number, of: session.of })} · {day(session.starts_at, zone)},{' '}
+                        {clocks(session.starts_at, session.ends_at, zone)}
+                        {zoneNote(session.ends_at, zone)}
                         {session.state !== 'running' && <strong> · {session.state === 'before' ? t('today.notBegunYet') : t('today.over')}</strong>}
                     </p>
                 )}
@@ -65,7 +66,7 @@ export default function TodayPage() {
                 </Empty>
             )}
             {students.length > 0 && (
-                <table className="rows">
+                <table className={cx('rows')}>
                     <thead>
                         <tr>
                             <th>{t('today.seat')}</th>
@@ -74,7 +75,7 @@ export default function TodayPage() {
                             <th>{t('today.lastSample')}</th>
                             <th>{t('today.nextAndWhy')}</th>
                             <th>
-                                <span className="hidden">{t('today.action')}</span>
+                                <span className={cx('hidden')}>{t('today.action')}</span>
                             </th>
                         </tr>
                     </thead>
@@ -102,7 +103,7 @@ export default function TodayPage() {
 function RePlan({ id, version, away }: { id: string; version: number; away: number }) {
     const start = useChange('bench', () => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
     return (
-        <p className="re-plan">
+        <p className={cx('re-plan')}>
             <Button variant="default" disabled={start.isPending} onClick={() => start.mutate(undefined)}>
                 {start.isPending ? t('today.seatingAnew') : t('today.planTheRestOfThe')}
             </Button>
@@ -123,7 +124,7 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     return (
         <NativeSelect
             variant="unstyled"
-            className="state-choice"
+            className={cx('state-choice')}
             aria-label={t('common.isThere', { name: s.name })}
             value={chosen ?? s.state}
             onChange={(e) => {
@@ -163,14 +164,14 @@ function StudentRow({
     const [panel, setPanel] = useState<string | null>(null)
     const lesson = lessons.data?.find((l) => l.id === s.in_hand.lesson)
     return (
-        <tr className={s.state !== 'here' ? 'away' : next ? 'next' : ''}>
+        <tr className={cx(s.state !== 'here' ? 'away' : next ? 'next' : '')}>
             <td>
-                <span className="seat" title={s.machine ?? ''}>
+                <span className={cx('seat')} title={s.machine ?? ''}>
                     {s.seat}
                 </span>
             </td>
-            <td className="who-sews">
-                <span className="who-name">
+            <td className={cx('who-sews')}>
+                <span className={cx('who-name')}>
                     {teaches ? <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link> : s.name}
                     {noted && <StateChoice id={id} s={s} />}
                 </span>
@@ -185,10 +186,10 @@ function StudentRow({
                 </small>
             </td>
             <td>
-                <div className="in-hand">
+                <div className={cx('in-hand')}>
                     <MiniDrawing lesson={lesson} />
                     <div>
-                        <strong className="one" title={s.in_hand.title}>
+                        <strong className={cx('one')} title={s.in_hand.title}>
                             {s.in_hand.title === '' ? t('common.theCourseIsDone') : s.in_hand.title}
                         </strong>
                         <small>{s.in_hand.kind === 'repeat' ? t('today.again', { what: s.in_hand.change }) : s.in_hand.change}</small>
@@ -197,12 +198,12 @@ function StudentRow({
             </td>
             <td>
                 {s.last === null ? (
-                    <span className="quiet">{t('today.noneYet')}</span>
+                    <span className={cx('quiet')}>{t('today.noneYet')}</span>
                 ) : (
                     <>
                         <Button
                             variant="subtle"
-                            className="kept-sample one"
+                            className={cx('kept-sample one')}
                             aria-label={t('today.theLastSampleOf', { name: s.name, lesson: s.last.title })}
                             onClick={() => setPanel(s.last?.id ?? null)}>
                             {s.last.title.replace(/:.*/, '')}
@@ -212,8 +213,10 @@ function StudentRow({
                 )}
             </td>
             <td>
-                <span className="with-link">
-                    <span className="one">{s.next_title === '' ? t('today.thenAllIsDone') : t('today.then', { lesson: s.next_title.replace(/:.*/, '') })}</span>
+                <span className={cx('with-link')}>
+                    <span className={cx('one')}>
+                        {s.next_title === '' ? t('today.thenAllIsDone') : t('today.then', { lesson: s.next_title.replace(/:.*/, '') })}
+                    </span>
                     {teaches && (
                         <Button variant="subtle" onClick={() => setChoosing(true)} aria-label={t('today.changeChooseAnotherLessonFor', { name: s.name })}>
                             {t('today.change')}
@@ -222,7 +225,7 @@ function StudentRow({
                 </span>
                 <small>{s.in_hand.overruled ? t('common.yourChoice') : (s.why[0] ?? '')}</small>
             </td>
-            <td className="act-cell">
+            <td className={cx('act-cell')}>
                 <Button
                     component={Link}
                     variant={next ? 'filled' : 'default'}

@@ -1,8 +1,9 @@
 import { Button, Slider } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
 import { useState } from 'react'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { t } from '../../text/words'
-import './workshop.css'
+import { cx } from './dress'
 
 /** Width of a bank card, mm: ISO/IEC 7810, size ID-1. */
 const CARD_MM = 85.6
@@ -20,12 +21,12 @@ export function Calibrate() {
     const { scale, setScale } = useTrueScale()
     const [px, setPx] = useState(Math.round(scale * CARD_MM))
     return (
-        <div className="calibrate">
+        <div className={cx('calibrate')}>
             <p>{t('workshop.onceForThisScreenLay')}</p>
-            <svg width={px + 2} height={26} role="img" aria-label={t('workshop.aBarAsWideAs')}>
-                <rect x={1} y={1} width={px} height={24} className="card-bar" />
-            </svg>
-            <div className="keep-acts">
+            <DrawingFrame width={px + 2} height={26} name={t('workshop.aBarAsWideAs')}>
+                <rect x={1} y={1} width={px} height={24} className={cx('card-bar')} />
+            </DrawingFrame>
+            <div className={cx('keep-acts')}>
                 <Slider thumbLabel={t('workshop.widthOfTheBar')} label={null} min={200} max={760} step={1} value={px} onChange={setPx} />
                 <Button variant="default" onClick={() => setScale(px / CARD_MM)}>
                     {t('workshop.theyAreEqual')}

@@ -8,10 +8,10 @@ import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
-import './workshop.css'
 
 const REACH = 8
 const SCALE = 34
@@ -77,8 +77,8 @@ export function ClearanceTool({ room }: ToolProps) {
                   r: margin(a.margin_right_mm),
               })
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
                 <Choice label={t('common.machine')} value={id} options={machineOptions(room)} onChange={setId} />
                 <Choice label={t('common.foot')} value={footId} options={room.feet.map((f) => ({ id: f.id, title: f.facts.name }))} onChange={setFootId} />
                 <Choice
@@ -101,12 +101,12 @@ export function ClearanceTool({ room }: ToolProps) {
                     onChange={(e) => setSticky(e.currentTarget.checked)}
                 />
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={fit.error} />
-                {!whole && <p className="refused">{t('workshop.typeANumberInEach')}</p>}
+                {!whole && <p className={cx('refused')}>{t('workshop.typeANumberInEach')}</p>}
                 {a !== undefined && (
                     <>
-                        <p className={`big-verdict ${strike ? 'strike' : a.verdict}`}>
+                        <p className={cx(`big-verdict ${strike ? 'strike' : a.verdict}`)}>
                             <strong>{strike && a.verdict !== 'strike' ? t('workshop.doNotSewThis') : t(SAY[a.verdict])}</strong>{' '}
                             {t('workshop.leftRight', { l: margin(a.margin_left_mm), r: margin(a.margin_right_mm) })}
                         </p>
@@ -125,7 +125,7 @@ export function ClearanceTool({ room }: ToolProps) {
                         />
                         <ScaleBar mm={5} scale={SCALE} />
                         {a.refusals.map((r) => (
-                            <p key={r.rule} className={r.danger ? 'refused' : 'refused mild'}>
+                            <p key={r.rule} className={cx(r.danger ? 'refused' : 'refused mild')}>
                                 {r.text}
                             </p>
                         ))}
@@ -134,7 +134,7 @@ export function ClearanceTool({ room }: ToolProps) {
                                 <strong>{t('common.instead')}</strong> {instead}.
                             </p>
                         )}
-                        <p className="caution">{t('workshop.powerOffToChangeNeedle')}</p>
+                        <p className={cx('caution')}>{t('workshop.powerOffToChangeNeedle')}</p>
                     </>
                 )}
                 <Keep tool="clearance" text={text} {...(strike ? { refused: t('workshop.thisStrikesAndCannotBe') } : {})} />

@@ -6,10 +6,10 @@ import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
-import './workshop.css'
 
 /** One machine's setting on another machine's dials. */
 export function DialTool({ room }: ToolProps) {
@@ -58,8 +58,8 @@ export function DialTool({ room }: ToolProps) {
                   .filter((x) => x !== '')
                   .join(', ')
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
                 <Choice label={t('workshop.asSetOn')} value={from.id} options={machineOptions(room)} onChange={from.setId} />
                 <Choice
                     label={t('common.stitch')}
@@ -93,22 +93,22 @@ export function DialTool({ room }: ToolProps) {
                 )}
                 <Choice label={t('workshop.toSewOn')} value={to.id} options={machineOptions(room)} onChange={to.setId} />
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={answer.error} />
                 {a !== undefined &&
                     (a.possible ? (
                         <>
-                            <p className="big-verdict">
+                            <p className={cx('big-verdict')}>
                                 <strong>{to.machine.name}</strong> {set}
                             </p>
                             <p>{off === '' ? t('workshop.comesOutTheSame') : t('workshop.comesOut2', { off })}</p>
                             {swings && from.machine.facts.zigzag_length !== to.machine.facts.zigzag_length && (
-                                <p className="quiet">{t('workshop.oneDialGivesAZigzags')}</p>
+                                <p className={cx('quiet')}>{t('workshop.oneDialGivesAZigzags')}</p>
                             )}
-                            <p className="caution">{t('workshop.noDialIsTurnedWith')}</p>
+                            <p className={cx('caution')}>{t('workshop.noDialIsTurnedWith')}</p>
                         </>
                     ) : (
-                        <p className="refused">{t('workshop.doesNotHaveThisStitch', { machine: to.machine.name })}</p>
+                        <p className={cx('refused')}>{t('workshop.doesNotHaveThisStitch', { machine: to.machine.name })}</p>
                     ))}
                 <Keep
                     tool="translate-dial"

@@ -1,6 +1,7 @@
 import type { View } from '../../api/client'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { t } from '../../text/words'
-import './workshop.css'
+import { cx } from './dress'
 
 const [WIDE, HIGH] = [232, 50]
 
@@ -23,7 +24,7 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
                 {fault.runs.map((run, i) => (
                     <path
                         key={i}
-                        className={`thread-run ${own}`}
+                        className={cx(`thread-run ${own}`)}
                         strokeWidth={2}
                         d={run
                             .slice(1)
@@ -33,7 +34,7 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
                 ))}
                 {own === 'bobbin' && fault.nest.length > 0 && (
                     <path
-                        className="thread-run top"
+                        className={cx('thread-run top')}
                         strokeWidth={1.4}
                         d={fault.nest
                             .map(
@@ -49,20 +50,20 @@ export function FaultLook({ fault }: { fault: View['FaultLookView'] }) {
                     fault.runs.flat().map((p, i) => {
                         const [x, yy] = at(p)
                         return shows === 'dots' ? (
-                            <circle key={i} cx={x} cy={yy} r={2.2} className="thread-spot bobbin" />
+                            <circle key={i} cx={x} cy={yy} r={2.2} className={cx('thread-spot bobbin')} />
                         ) : (
-                            <ellipse key={i} cx={x} cy={yy + 4} rx={2.4} ry={4} className="thread-loop top" />
+                            <ellipse key={i} cx={x} cy={yy + 4} rx={2.4} ry={4} className={cx('thread-loop top')} />
                         )
                     })}
             </g>
         )
     }
     return (
-        <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={t('workshop.rightSideAndUnderside', { seen: fault.seen })} className="fault-look">
-            <rect width={WIDE} height={HIGH} className="cloth" />
-            <line x1={0} y1={HIGH / 2} x2={WIDE} y2={HIGH / 2} className="layer" />
+        <DrawingFrame viewBox={`0 0 ${WIDE} ${HIGH}`} name={t('workshop.rightSideAndUnderside', { seen: fault.seen })} className={cx('fault-look')}>
+            <rect width={WIDE} height={HIGH} className={cx('cloth')} />
+            <line x1={0} y1={HIGH / 2} x2={WIDE} y2={HIGH / 2} className={cx('layer')} />
             {face(13, fault.right_side, 'top')}
             {face(37, fault.underside, 'bobbin')}
-        </svg>
+        </DrawingFrame>
     )
 }

@@ -7,11 +7,11 @@ import { useChange, useFaults, useHunt } from '../../api/queries'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { cx } from './dress'
 import { FaultLook } from './FaultLook'
 import { machineOptions } from './fields'
 import { Hunt } from './Hunt'
 import type { ToolProps } from './tool'
-import './workshop.css'
 
 type Known = NonNullable<View['HuntBody']['known']>
 
@@ -61,10 +61,10 @@ export function FaultTool({ room }: ToolProps) {
     return (
         <div className="fault-tool">
             <p>{t('workshop.tickWhatIsSeenOn')}</p>
-            <ul className="fault-looks">
+            <ul className={cx('fault-looks')}>
                 {(faults.data ?? []).map((f) => (
                     <li key={f.id}>
-                        <label className={seen.includes(f.id) ? 'on' : ''}>
+                        <label className={cx(seen.includes(f.id) ? 'on' : '')}>
                             <FaultLook fault={f} />
                             <span>
                                 <Checkbox
@@ -77,7 +77,7 @@ export function FaultTool({ room }: ToolProps) {
                     </li>
                 ))}
             </ul>
-            <div className="fault-known">
+            <div className={cx('fault-known')}>
                 <Choice
                     label={t('common.machine')}
                     value={machine}

@@ -4,9 +4,9 @@ import { useCompute } from '../../api/compute'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
-import './workshop.css'
 
 /** From what a person wants to sew: which feet they need, which to leave, what is there. */
 export function FeetTool({ room }: ToolProps) {
@@ -16,24 +16,24 @@ export function FeetTool({ room }: ToolProps) {
     const answer = useCompute('/api/compute/advise-feet', wants.length === 0 ? null : { wants: wants as ['zips'], have })
     const a = answer.error === null && wants.length > 0 ? answer.data : undefined
     const toggle = (id: string) => setWants(wants.includes(id) ? wants.filter((w) => w !== id) : [...wants, id])
-    const there = (n: number) => (n === 0 ? <strong className="lacking">{t('workshop.notHere')}</strong> : t('workshop.here', { n }))
+    const there = (n: number) => (n === 0 ? <strong className={cx('lacking')}>{t('workshop.notHere')}</strong> : t('workshop.here', { n }))
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
-                <fieldset className="wants">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
+                <fieldset className={cx('wants')}>
                     <legend>{t('workshop.whatDoTheyWantTo')}</legend>
                     {room.wants.map((w) => (
                         <Checkbox label={w.title} key={w.id} checked={wants.includes(w.id)} onChange={() => toggle(w.id)} />
                     ))}
                 </fieldset>
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={answer.error} />
                 {wants.length === 0 && <Empty>{t('workshop.tickWhatTheyWantTo')}</Empty>}
                 {a !== undefined && (
                     <>
                         <h2>{t('common.needed')}</h2>
-                        <ul className="feet-list">
+                        <ul className={cx('feet-list')}>
                             {a.need.map((f) => (
                                 <li key={f.kind}>
                                     <strong>{f.title}</strong> · {there(f.have)}
@@ -44,7 +44,7 @@ export function FeetTool({ room }: ToolProps) {
                         {a.helps.length > 0 && (
                             <>
                                 <h2>{t('workshop.helpsLater')}</h2>
-                                <ul className="feet-list">
+                                <ul className={cx('feet-list')}>
                                     {a.helps.map((f) => (
                                         <li key={f.kind}>
                                             <strong>{f.title}</strong> · {there(f.have)}
@@ -55,7 +55,7 @@ export function FeetTool({ room }: ToolProps) {
                             </>
                         )}
                         {a.needles.length > 0 && <p>{t('workshop.moreThanAFootThe', { list: a.needles.join(', ') })}</p>}
-                        <p className="quiet">{t('workshop.leaveForNow', { list: a.leave.map((f) => f.title).join(', ') })}</p>
+                        <p className={cx('quiet')}>{t('workshop.leaveForNow', { list: a.leave.map((f) => f.title).join(', ') })}</p>
                     </>
                 )}
                 <Keep

@@ -1,15 +1,16 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { mm } from '../../text/numbers'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { machineOptions } from './fields'
 import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
-import './workshop.css'
 
 const MANY = 7
 
@@ -44,8 +45,8 @@ export function GuideTool({ room, unit }: ToolProps) {
             ? null
             : t('workshop.mmOn', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
                 <Choice label={t('common.machine')} value={id} options={machineOptions(room)} onChange={setId} />
                 <TextInput
                     label={
@@ -53,25 +54,25 @@ export function GuideTool({ room, unit }: ToolProps) {
                             {t('workshop.allowance')} <small>{unit === 'mm' ? t('workshop.mmOr58In') : t('workshop.inchesOr15Mm')}</small>
                         </>
                     }
-                    className="choice"
-                    classNames={{ input: 'num big' }}
+                    className={cx('choice')}
+                    classNames={{ input: cx('num big') }}
                     value={allowance}
                     maxLength={40}
                     onChange={(e) => setAllowance(e.currentTarget.value)}
                 />
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={found.error} />
                 {a !== undefined && best !== undefined && (
                     <>
-                        <p className="big-verdict">
+                        <p className={cx('big-verdict')}>
                             <strong>{say(best)}</strong> {off(best)}
                         </p>
                         <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
-                        {best.id.startsWith('tape') && <p className="caution">{t('workshop.tapeOnTheBedMeasure')}</p>}
-                        {best.id.startsWith('magnetic') && <p className="caution">{t('workshop.magnetsOnlyWhereTheMachines')}</p>}
-                        {best.needle_position_mm !== 0 && <p className="caution">{t('workshop.needleMovedAFullTurn')}</p>}
-                        <table className="rows guides">
+                        {best.id.startsWith('tape') && <p className={cx('caution')}>{t('workshop.tapeOnTheBedMeasure')}</p>}
+                        {best.id.startsWith('magnetic') && <p className={cx('caution')}>{t('workshop.magnetsOnlyWhereTheMachines')}</p>}
+                        {best.needle_position_mm !== 0 && <p className={cx('caution')}>{t('workshop.needleMovedAFullTurn')}</p>}
+                        <table className={cx('rows guides')}>
                             <thead>
                                 <tr>
                                     <th>{t('workshop.guide')}</th>
@@ -80,9 +81,9 @@ export function GuideTool({ room, unit }: ToolProps) {
                             </thead>
                             <tbody>
                                 {a.all.slice(0, MANY).map((g) => (
-                                    <tr key={g.id} className={g === best ? 'next' : ''}>
+                                    <tr key={g.id} className={cx(g === best ? 'next' : '')}>
                                         <td>{say(g)}</td>
-                                        <td className="num">{off(g)}</td>
+                                        <td className={cx('num')}>{off(g)}</td>
                                     </tr>
                                 ))}
                             </tbody>
@@ -103,10 +104,10 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
     const best = all[0]
     const needle = best?.needle_position_mm ?? 0
     return (
-        <svg width={560} height={96} className="guide-drawing" role="img" aria-label={t('workshop.needleAndGuidesToScale')}>
-            <rect x={x(needle - 6)} y={8} width={(allowance + 6) * scale} height={44} className="cloth" />
-            <line x1={x(needle)} y1={4} x2={x(needle)} y2={58} className="needle-line" />
-            <line x1={x(needle + allowance)} y1={4} x2={x(needle + allowance)} y2={66} className="edge-line" />
+        <DrawingFrame width={560} height={96} className={cx('guide-drawing')} name={t('workshop.needleAndGuidesToScale')}>
+            <rect x={x(needle - 6)} y={8} width={(allowance + 6) * scale} height={44} className={cx('cloth')} />
+            <line x1={x(needle)} y1={4} x2={x(needle)} y2={58} className={cx('needle-line')} />
+            <line x1={x(needle + allowance)} y1={4} x2={x(needle + allowance)} y2={66} className={cx('edge-line')} />
             {all
                 .filter((g) => g.setting_mm < far)
                 .map((g, i) => (
@@ -116,7 +117,7 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
                         y1={i === 0 ? 52 : 58}
                         x2={x(g.setting_mm)}
                         y2={i === 0 ? 78 : 70}
-                        className={i === 0 ? 'guide-best' : 'guide-other'}
+                        className={cx(i === 0 ? 'guide-best' : 'guide-other')}
                     />
                 ))}
             <text x={x(needle) + 4} y={30}>
@@ -130,6 +131,6 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
                     {mm(best.setting_mm)}
                 </text>
             )}
-        </svg>
+        </DrawingFrame>
     )
 }

@@ -3,8 +3,8 @@ import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { FaultLook } from './FaultLook'
-import './workshop.css'
 
 interface Props {
     hunt: View['HuntView']
@@ -25,12 +25,12 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
     const tried = h.causes.filter((c) => c.result !== null)
     const open = h.causes.filter((c) => c.result === null)
     return (
-        <div className="hunt">
-            <p className="hunt-seen">
+        <div className={cx('hunt')}>
+            <p className={cx('hunt-seen')}>
                 {h.seen.map((s) => s.title).join(', ')}
                 {machine !== null && <> · {machine}</>}
             </p>
-            <div className="hunt-looks">
+            <div className={cx('hunt-looks')}>
                 {faults
                     .filter((f) => h.seen.some((s) => s.id === f.id))
                     .map((f) => (
@@ -38,14 +38,14 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
                     ))}
             </div>
             {next !== undefined && (
-                <section className="hunt-next" aria-live="polite">
+                <section className={cx('hunt-next')} aria-live="polite">
                     <small>{t('workshop.tryNowAndNothingElse')}</small>
                     <h2>{next.do}</h2>
                     <p>{t('workshop.likelyMinSewARow', { cause: next.title, chance: Math.round(next.chance * 100), minutes: next.minutes })}</p>
                     {next.do.startsWith('Power off') || next.do.includes('power off') ? (
-                        <p className="caution-line">{t('workshop.theMachinesManualDecidesBroken')}</p>
+                        <p className={cx('caution-line')}>{t('workshop.theMachinesManualDecidesBroken')}</p>
                     ) : null}
-                    <div className="acts">
+                    <div className={cx('acts')}>
                         <Button size="lg" disabled={answer.isPending} onClick={() => answer.mutate('cured')}>
                             {t('workshop.thatWasIt2')}
                         </Button>
@@ -59,14 +59,14 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
                 </section>
             )}
             {found !== undefined && (
-                <section className="hunt-next found" role="status">
+                <section className={cx('hunt-next found')} role="status">
                     <small>{t('workshop.found')}</small>
                     <h2>{found.title}</h2>
                     <p>{t('workshop.notedTheNextSearchIn')}</p>
                 </section>
             )}
             {h.closed && found === undefined && (
-                <section className="hunt-next found" role="status">
+                <section className={cx('hunt-next found')} role="status">
                     <small>{t('workshop.noneOfThese')}</small>
                     <h2>{t('workshop.setEverythingBackToIts')}</h2>
                     <p>{t('workshop.seatTheStudentAtAnother')}</p>
@@ -76,7 +76,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             {tried.length > 0 && (
                 <>
                     <h3>{t('workshop.tried')}</h3>
-                    <ol className="hunt-causes">
+                    <ol className={cx('hunt-causes')}>
                         {tried.map((c) => (
                             <li key={c.id}>
                                 <span>{c.do}</span>
@@ -89,14 +89,14 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             {open.length > 0 && !h.closed && (
                 <>
                     <h3>{t('workshop.thenInThisOrderAbout', { n: Math.max(1, Math.round(h.expected_minutes)) })}</h3>
-                    <ol className="hunt-causes">
+                    <ol className={cx('hunt-causes')}>
                         {open
                             .filter((c) => c.id !== h.next)
                             .map((c) => (
                                 <li key={c.id}>
                                     <span>{c.title}</span>
-                                    <span className="chance">
-                                        <span className="chance-bar" style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />
+                                    <span className={cx('chance')}>
+                                        <span className={cx('chance-bar')} style={{ width: `${Math.max(2, Math.round(c.chance * 90))}px` }} />
                                         {t('common.sign', { n: Math.round(c.chance * 100) })} · {t('common.min', { n: c.minutes })}
                                     </span>
                                 </li>

@@ -6,7 +6,7 @@ import { useChange, useClass, useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../keeping/classInHand'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
-import './workshop.css'
+import { cx } from './dress'
 
 interface Props {
     tool: string
@@ -37,14 +37,14 @@ export function Keep({ tool, text, refused }: Props) {
         setSaid(t('workshop.copied'))
     }
     return (
-        <div className="keep">
-            {text !== null && <p className="answer-text">{text}</p>}
+        <div className={cx('keep')}>
+            {text !== null && <p className={cx('answer-text')}>{text}</p>}
             {refused !== undefined && (
-                <p className="refused" role="alert">
+                <p className={cx('refused')} role="alert">
                     {refused}
                 </p>
             )}
-            <div className="keep-acts">
+            <div className={cx('keep-acts')}>
                 <Button variant="default" disabled={text === null} onClick={() => void copy()}>
                     {t('common.copy')}
                 </Button>
@@ -53,7 +53,7 @@ export function Keep({ tool, text, refused }: Props) {
                 </Button>
                 <NativeSelect
                     label={t('workshop.keepItWith')}
-                    className="choice"
+                    className={cx('choice')}
                     value={where}
                     onChange={(e) => {
                         setWhere(e.currentTarget.value)
@@ -82,7 +82,7 @@ export function Keep({ tool, text, refused }: Props) {
                 <Button disabled={text === null || where === '' || refused !== undefined || keep.isPending} onClick={() => keep.mutate(undefined)}>
                     {t('common.keepIt')}
                 </Button>
-                <span className="quiet" role="status">
+                <span className={cx('quiet')} role="status">
                     {said}
                 </span>
             </div>

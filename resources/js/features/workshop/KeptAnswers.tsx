@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useAnswers, useChange } from '../../api/queries'
 import { t } from '../../text/words'
-import './workshop.css'
+import { cx } from './dress'
 
 /** Workshop answers kept beside a lesson and, where a student is in hand, with the student. */
 export function KeptAnswers({ lesson, student, open = false }: { lesson: string; student?: string; open?: boolean }) {
@@ -12,9 +12,9 @@ export function KeptAnswers({ lesson, student, open = false }: { lesson: string;
     const all: View['KeptAnswerView'][] = [...(student === undefined ? [] : (own.data ?? [])), ...(beside.data ?? [])]
     if (all.length === 0) return null
     return (
-        <details className="kept-fold" open={open}>
+        <details className={cx('kept-fold')} open={open}>
             <summary>{t('workshop.settingsKeptForThis', { n: all.length })}</summary>
-            <ul className="kept-answers">
+            <ul className={cx('kept-answers')}>
                 {all.map((a) => (
                     <li key={a.id}>
                         <span>{a.text}</span>

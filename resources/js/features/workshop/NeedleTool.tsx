@@ -1,14 +1,15 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { mm, toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
-import './workshop.css'
 
 const UNITS = [
     { id: 'tex', title: 'tex' },
@@ -35,16 +36,16 @@ export function NeedleTool({ room }: ToolProps) {
     })
     const a = advice.error === null ? advice.data : undefined
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
                 <Choice label={t('common.cloth')} value={f.weight} options={room.cloths} onChange={set('weight')} />
                 <Choice label={t('workshop.madeAs')} value={f.cloth} options={room.made} onChange={set('cloth')} />
                 <NumberField label={t('workshop.allLayers')} value={f.stack} min={0.1} max={8} step={0.1} onChange={set('stack')} />
-                <div className="pair">
+                <div className={cx('pair')}>
                     <TextInput
                         label={t('workshop.thread')}
-                        className="choice"
-                        classNames={{ input: 'num' }}
+                        className={cx('choice')}
+                        classNames={{ input: cx('num') }}
                         value={f.thread}
                         maxLength={10}
                         onChange={(e) => set('thread')(e.currentTarget.value)}
@@ -52,31 +53,31 @@ export function NeedleTool({ room }: ToolProps) {
                     <Choice label={t('workshop.theNumberIs')} value={f.unit} options={UNITS} onChange={set('unit')} />
                 </div>
                 <Choice label={t('workshop.fibre')} value={f.fibre} options={FIBRES} onChange={set('fibre')} />
-                <div className="pair">
+                <div className={cx('pair')}>
                     <TextInput
                         label={t('workshop.needleInIt')}
-                        className="choice"
-                        classNames={{ input: 'num' }}
+                        className={cx('choice')}
+                        classNames={{ input: cx('num') }}
                         value={f.fitted}
                         maxLength={4}
                         onChange={(e) => set('fitted')(e.currentTarget.value)}
                     />
                     <TextInput
                         label={t('workshop.sewnHours')}
-                        className="choice"
-                        classNames={{ input: 'num' }}
+                        className={cx('choice')}
+                        classNames={{ input: cx('num') }}
                         value={f.hours}
                         maxLength={6}
                         onChange={(e) => set('hours')(e.currentTarget.value)}
                     />
                 </div>
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={advice.error} />
                 {a !== undefined && (
                     <>
-                        <p className="big-verdict">
-                            <strong className="num">
+                        <p className={cx('big-verdict')}>
+                            <strong className={cx('num')}>
                                 {a.metric}/{a.number}
                             </strong>{' '}
                             {a.point}
@@ -87,14 +88,14 @@ export function NeedleTool({ room }: ToolProps) {
                             ))}
                         </ul>
                         {a.warnings.map((w) => (
-                            <p key={w} className="refused mild">
+                            <p key={w} className={cx('refused mild')}>
                                 {w}
                             </p>
                         ))}
                         {a.thread !== null && (
                             <>
                                 <EyeDrawing needle={a.metric / 100} thread={a.thread.diameter_mm} />
-                                <p className="quiet">
+                                <p className={cx('quiet')}>
                                     {t('workshop.theThreadTexDenierWeight', {
                                         tex: mm(a.thread.tex, 1),
                                         denier: Math.round(a.thread.denier),
@@ -105,7 +106,7 @@ export function NeedleTool({ room }: ToolProps) {
                                 </p>
                             </>
                         )}
-                        <p className="caution">{t('workshop.powerOffBeforeTheNeedle')}</p>
+                        <p className={cx('caution')}>{t('workshop.powerOffBeforeTheNeedle')}</p>
                     </>
                 )}
                 <Keep
@@ -125,15 +126,15 @@ export function NeedleTool({ room }: ToolProps) {
 function EyeDrawing({ needle, thread }: { needle: number; thread: number }) {
     const s = 40
     return (
-        <svg width={260} height={74} role="img" aria-label={t('workshop.threadBesideTheNeedlesShaft')} className="eye-drawing">
-            <rect x={0} y={37 - (needle / 2) * s} width={120} height={needle * s} rx={3} className="shaft" />
-            <rect x={130} y={37 - (thread / 2) * s} width={110} height={thread * s} rx={(thread / 2) * s} className="thread-body" />
+        <DrawingFrame width={260} height={74} name={t('workshop.threadBesideTheNeedlesShaft')} className={cx('eye-drawing')}>
+            <rect x={0} y={37 - (needle / 2) * s} width={120} height={needle * s} rx={3} className={cx('shaft')} />
+            <rect x={130} y={37 - (thread / 2) * s} width={110} height={thread * s} rx={(thread / 2) * s} className={cx('thread-body')} />
             <text x={4} y={14}>
                 {t('workshop.mmShaft', { n: mm(needle) })}
             </text>
             <text x={134} y={14}>
                 {t('workshop.mmThread', { n: mm(thread) })}
             </text>
-        </svg>
+        </DrawingFrame>
     )
 }

@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react'
 import { t } from '../../text/words'
-import './workshop.css'
+import { cx } from './dress'
 
 export type Spot = [number, number]
 export type What = 'scale' | 'corners' | 'needle' | 'edge'
@@ -46,7 +46,7 @@ export function PictureStage({ url, spots, size, image, onImage, onSize, onSet, 
     }
     return (
         <div
-            className="picture-stage"
+            className={cx('picture-stage')}
             tabIndex={0}
             role="application"
             onKeyDown={key}
@@ -82,19 +82,23 @@ function Marks({
     const arm = 16 * unit
     return (
         <svg width={image?.clientWidth ?? 0} height={image?.clientHeight ?? 0} viewBox={`0 0 ${size[0]} ${size[1]}`} aria-hidden="true">
-            <path d={line(spots.scale)} className="scale-line" vectorEffect="non-scaling-stroke" />
-            <path d={spots.corners.length === 4 ? `${line(spots.corners)}Z` : line(spots.corners)} className="scale-line" vectorEffect="non-scaling-stroke" />
-            <path d={line(spots.needle)} className="needle-line" vectorEffect="non-scaling-stroke" />
-            <path d={line(spots.edge)} className="edge-line" vectorEffect="non-scaling-stroke" />
+            <path d={line(spots.scale)} className={cx('scale-line')} vectorEffect="non-scaling-stroke" />
+            <path
+                d={spots.corners.length === 4 ? `${line(spots.corners)}Z` : line(spots.corners)}
+                className={cx('scale-line')}
+                vectorEffect="non-scaling-stroke"
+            />
+            <path d={line(spots.needle)} className={cx('needle-line')} vectorEffect="non-scaling-stroke" />
+            <path d={line(spots.edge)} className={cx('edge-line')} vectorEffect="non-scaling-stroke" />
             {Object.values(spots)
                 .flat()
                 .map((p, i) => (
-                    <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className="dot" vectorEffect="non-scaling-stroke" />
+                    <circle key={i} cx={p[0]} cy={p[1]} r={5 * unit} className={cx('dot')} vectorEffect="non-scaling-stroke" />
                 ))}
             {cross !== null && (
                 <path
                     d={`M${cross[0] - arm} ${cross[1]}h${2 * arm}M${cross[0]} ${cross[1] - arm}v${2 * arm}`}
-                    className="cross"
+                    className={cx('cross')}
                     vectorEffect="non-scaling-stroke"
                 />
             )}

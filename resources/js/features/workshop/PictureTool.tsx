@@ -8,10 +8,10 @@ import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { PictureStage, type Spot, type What } from './PictureStage'
 import { sendScan, shades } from './scan'
 import { TakeOver, type Measured } from './TakeOver'
-import './workshop.css'
 
 const EMPTY: Record<What, Spot[]> = { scale: [], corners: [], needle: [], edge: [] }
 const MOST: Record<What, number> = { scale: 2, corners: 4, needle: 400, edge: 40 }
@@ -79,7 +79,7 @@ export function PictureTool() {
                 }
               : null
     return (
-        <div className="picture-tool">
+        <div className={cx('picture-tool')}>
             <div>
                 {url === null ? (
                     <Empty>{t('workshop.loadAScanOrA')}</Empty>
@@ -96,7 +96,7 @@ export function PictureTool() {
                     />
                 )}
             </div>
-            <div className="picture-acts">
+            <div className={cx('picture-acts')}>
                 <FileInput
                     label={t('workshop.picture')}
                     placeholder={t('workshop.chooseAPicture')}
@@ -116,7 +116,7 @@ export function PictureTool() {
                         </Button>
                         <Trouble error={read.error} />
                         {read.data !== undefined && read.data !== null && <Read read={read.data} />}
-                        <div className="steps-of" role="group" aria-label={t('workshop.whatIsClicked')}>
+                        <div className={cx('steps-of')} role="group" aria-label={t('workshop.whatIsClicked')}>
                             {steps.map(([id, title]) => (
                                 <UnstyledButton key={id} aria-pressed={what === id} onClick={() => setWhat(id)}>
                                     {title} {spots[id].length > 0 && <b>· {spots[id].length}</b>}
@@ -161,7 +161,7 @@ export function PictureTool() {
                         </Button>
                         <Trouble error={measured.error} />
                         {found?.length != null && (
-                            <p className="picture-found" aria-live="polite">
+                            <p className={cx('picture-found')} aria-live="polite">
                                 <strong>{mm(found.length.mm)} mm</strong> ± {mm(2 * found.length.u_mm)}{' '}
                                 {t('workshop.aStitchOver', { n: found.lengths_mm.length })}
                                 {found.allowance !== null && (
@@ -175,7 +175,7 @@ export function PictureTool() {
                     </>
                 )}
                 <TakeOver found={taken} />
-                <p className="quiet">{t('workshop.thePictureStaysOnThis')}</p>
+                <p className={cx('quiet')}>{t('workshop.thePictureStaysOnThis')}</p>
             </div>
         </div>
     )
@@ -191,12 +191,12 @@ function Read({ read: r }: { read: View['ScanView'] }) {
     const cannot = { edge: t('workshop.itCannotBeToldThe'), row: t('workshop.itCannotBeToldNo'), stitches: t('workshop.itCannotBeToldTheRow') }
     if (r.cannot !== null || r.length_mm === null || r.allowance_mm === null)
         return (
-            <p className="refused mild" role="status">
+            <p className={cx('refused mild')} role="status">
                 {cannot[r.cannot ?? 'stitches']}
             </p>
         )
     return (
-        <p className="picture-found" role="status">
+        <p className={cx('picture-found')} role="status">
             <strong>{mm(r.length_mm)} mm</strong> ± {mm(r.length_u_mm ?? 0)} {t('workshop.aStitch')}
             <br />
             <strong>{mm(r.allowance_mm)} mm</strong> ± {mm(r.allowance_u_mm ?? 0)} {t('workshop.toTheRightEdge')}

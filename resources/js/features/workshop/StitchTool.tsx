@@ -8,9 +8,9 @@ import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { Calibrate, useTrueScale } from './Calibrate'
+import { cx } from './dress'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
-import './workshop.css'
 
 /** Any stitch on both faces, to scale or at true size. */
 export function StitchTool({ room }: ToolProps) {
@@ -67,15 +67,15 @@ export function StitchTool({ room }: ToolProps) {
               })
     return (
         <>
-            <div className="stitch-list" role="group" aria-label={t('common.stitch')}>
+            <div className={cx('stitch-list')} role="group" aria-label={t('common.stitch')}>
                 {room.stitches.map((s) => (
                     <UnstyledButton key={s.id} aria-pressed={s.id === stitch} onClick={() => choose(s.id)}>
                         {s.title}
                     </UnstyledButton>
                 ))}
             </div>
-            <div className="tool-cols">
-                <div className="tool-form">
+            <div className={cx('tool-cols')}>
+                <div className={cx('tool-form')}>
                     {kind?.generator !== 'button' && (
                         <NumberField
                             label={t('common.length')}
@@ -120,17 +120,17 @@ export function StitchTool({ room }: ToolProps) {
                     <NumberField label={t('workshop.needlePosition')} value={typed.position} min={-3.5} max={3.5} step={0.5} onChange={set('position')} />
                     <NumberField label={t('workshop.allLayers')} value={typed.stack} min={0.1} max={5} step={0.1} onChange={set('stack')} slider={false} />
                 </div>
-                <div className="tool-answer">
-                    {wrong !== undefined && <p className="refused">{t('workshop.isNoNumber', { value: typed[wrong[0] as keyof typeof typed] })}</p>}
+                <div className={cx('tool-answer')}>
+                    {wrong !== undefined && <p className={cx('refused')}>{t('workshop.isNoNumber', { value: typed[wrong[0] as keyof typeof typed] })}</p>}
                     <Trouble error={picture.error} />
                     {p !== undefined && (
                         <>
-                            <p className="lead">
+                            <p className={cx('lead')}>
                                 {p.about}
                                 {p.iso_4915 !== null && <small> · {t('workshop.iso4915Class', { n: p.iso_4915 })}</small>}
                             </p>
                             <h2>{t('workshop.rightSide')}</h2>
-                            <div className="faces" tabIndex={0}>
+                            <div className={cx('faces')} tabIndex={0}>
                                 <StitchRow
                                     points={p.right_side}
                                     scale={scale}
@@ -140,7 +140,7 @@ export function StitchTool({ room }: ToolProps) {
                                 />
                             </div>
                             <h2>{t('workshop.underside')}</h2>
-                            <div className="faces" tabIndex={0}>
+                            <div className={cx('faces')} tabIndex={0}>
                                 <StitchRow
                                     points={p.underside}
                                     scale={scale}
@@ -150,7 +150,7 @@ export function StitchTool({ room }: ToolProps) {
                                     label={t('workshop.fromTheUndersideToScale', { stitch: p.title })}
                                 />
                             </div>
-                            <div className="under-drawing">
+                            <div className={cx('under-drawing')}>
                                 <ScaleBar mm={10} scale={scale} />
                                 <Checkbox
                                     label={t('workshop.trueSize')}
@@ -158,7 +158,7 @@ export function StitchTool({ room }: ToolProps) {
                                     checked={trueSize}
                                     onChange={(e) => setTrueSize(e.currentTarget.checked)}
                                 />
-                                {p.per_inch !== null && <span className="quiet">{t('workshop.stitchesAnInch', { n: mm(p.per_inch, 1) })}</span>}
+                                {p.per_inch !== null && <span className={cx('quiet')}>{t('workshop.stitchesAnInch', { n: mm(p.per_inch, 1) })}</span>}
                             </div>
                             {trueSize && !known && <Calibrate />}
                         </>

@@ -5,7 +5,7 @@ import { useChange, useLook } from '../../api/queries'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { addReadings } from '../look/useSample'
-import './workshop.css'
+import { cx } from './dress'
 
 /** What was measured on a picture: along the row and to the edge, the stitch, how much of the row. */
 export interface Measured {
@@ -46,7 +46,7 @@ export function TakeOver({ found }: { found: Measured | null }) {
     })
     if (of('class') === '') return null
     return (
-        <div className="take-over">
+        <div className={cx('take-over')}>
             <p>{t('workshop.forTheSampleInHand', { row: row?.title ?? of('row') })}</p>
             <Button disabled={found === null || take.isPending} onClick={() => found !== null && take.mutate(found)}>
                 {t('workshop.takeItOver')}

@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { StitchRow } from '../../drawing/StitchRow'
 import { toNumber } from '../../text/numbers'
 import { t, type Key } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
 import { Keep } from './Keep'
-import './workshop.css'
 
 const ROW = Array.from({ length: 13 }, (_, i): [number, number] => [i * 2.5, 0])
 const LOOK: Record<'balanced' | 'top-loose' | 'top-tight', Key> = {
@@ -28,8 +29,8 @@ export function TensionTool() {
     const answer = useCompute('/api/compute/tension-picture', top === null || bobbin === null ? null : { top_notches: top, bobbin_notches: bobbin })
     const a = answer.error === null ? answer.data : undefined
     return (
-        <div className="tool-cols">
-            <div className="tool-form">
+        <div className={cx('tool-cols')}>
+            <div className={cx('tool-form')}>
                 <NumberField
                     label={t('workshop.topNotchesFromItsMark')}
                     value={typed.top}
@@ -48,13 +49,13 @@ export function TensionTool() {
                     unit=""
                     onChange={(v) => setTyped({ ...typed, bobbin: v })}
                 />
-                <p className="quiet">{t('workshop.tighterIsPositiveALow')}</p>
+                <p className={cx('quiet')}>{t('workshop.tighterIsPositiveALow')}</p>
             </div>
-            <div className="tool-answer">
+            <div className={cx('tool-answer')}>
                 <Trouble error={answer.error} />
                 {a !== undefined && (
                     <>
-                        <p className="big-verdict">
+                        <p className={cx('big-verdict')}>
                             <strong>{t(LOOK[a.look])}</strong> {t(MOVE[a.move])}
                         </p>
                         <LockDrawing lock={a.lock} />
@@ -77,7 +78,7 @@ export function TensionTool() {
                             thread="bobbin"
                             label={t('workshop.underside2', { what: a.underside })}
                         />
-                        <p className="quiet">{t('workshop.anIllustrationNotAMeasurement')}</p>
+                        <p className={cx('quiet')}>{t('workshop.anIllustrationNotAMeasurement')}</p>
                     </>
                 )}
                 <Keep tool="tension-picture" text={a === undefined ? null : t('workshop.tension', { look: t(LOOK[a.look]), move: t(MOVE[a.move]) })} />
@@ -99,11 +100,11 @@ function LockDrawing({ lock }: { lock: number }) {
             )
             .join('')
     return (
-        <svg width={w} height={108} role="img" aria-label={t('workshop.whereTheThreadsLockThe')} className="lock-drawing">
-            <rect x={0} y={top} width={w} height={bottom - top} className="cloth" />
-            <line x1={0} y1={(top + bottom) / 2} x2={w} y2={(top + bottom) / 2} className="layer" />
-            <path d={run(top - 3)} className="thread-run top" strokeWidth={4} />
-            <path d={run(bottom + 3)} className="thread-run bobbin" strokeWidth={4} />
-        </svg>
+        <DrawingFrame width={w} height={108} name={t('workshop.whereTheThreadsLockThe')} className={cx('lock-drawing')}>
+            <rect x={0} y={top} width={w} height={bottom - top} className={cx('cloth')} />
+            <line x1={0} y1={(top + bottom) / 2} x2={w} y2={(top + bottom) / 2} className={cx('layer')} />
+            <path d={run(top - 3)} className={cx('thread-run top')} strokeWidth={4} />
+            <path d={run(bottom + 3)} className={cx('thread-run bobbin')} strokeWidth={4} />
+        </DrawingFrame>
     )
 }

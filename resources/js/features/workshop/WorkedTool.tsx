@@ -7,7 +7,7 @@ import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
-import './workshop.css'
+import { cx } from './dress'
 
 /** What worked on which machine with which cloth: of good samples only, found again by a few words. */
 export function WorkedTool() {
@@ -16,21 +16,21 @@ export function WorkedTool() {
     const log = useSettingsLog(asked)
     const zone = useMe().data?.timezone ?? 'UTC'
     return (
-        <div className="worked">
+        <div className={cx('worked')}>
             <TextInput
                 label={t('workshop.machineClothFootLesson')}
-                className="worked-find"
+                className={cx('worked-find')}
                 value={typed}
                 maxLength={80}
                 placeholder={t('workshop.window1Jersey')}
                 onChange={(e) => setTyped(e.currentTarget.value)}
             />
-            <p className="quiet">{t('workshop.settingsOfSamplesThatWere')}</p>
+            <p className={cx('quiet')}>{t('workshop.settingsOfSamplesThatWere')}</p>
             <Trouble error={log.error} />
             {log.data === undefined && log.error === null && <Waiting what={t('common.looking')} />}
             {log.data?.length === 0 && <Empty>{asked === '' ? t('workshop.nothingYetFillInSewn') : t('workshop.nothingGoodWasKeptWith')}</Empty>}
             {log.data !== undefined && log.data.length > 0 && (
-                <table className="checks">
+                <table className={cx('checks')}>
                     <thead>
                         <tr>
                             <th>{t('common.lesson')}</th>

@@ -5,9 +5,9 @@ import { useChange } from '../../../api/queries'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import { Trouble } from '../../../ui/Trouble'
+import { cx } from '../dress'
 import type { Band, DraftCheck, DraftReading, DraftRow } from './lesson'
 import { Num } from './Num'
-import '../samplers.css'
 
 interface Props {
     row: DraftRow
@@ -21,10 +21,10 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
     const change = (id: string, what: string, by: (check: DraftCheck) => DraftCheck) =>
         onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
     return (
-        <div className="draft-checks">
+        <div className={cx('draft-checks')}>
             <h3>{t('samplers.checks')}</h3>
             {row.checks.map((c) => (
-                <div key={c.id} className="draft-check">
+                <div key={c.id} className={cx('draft-check')}>
                     <TextInput
                         aria-label={t('samplers.nameOfTheCheck')}
                         value={c.title}
@@ -55,7 +55,7 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
                             {t('samplers.away')}
                         </Button>
                     )}
-                    <div className="draft-say">
+                    <div className={cx('draft-say')}>
                         {(['low', 'high'] as const)
                             .filter((side) => side in c.changes || c.kind !== 'yes')
                             .map((side) => (
@@ -106,7 +106,8 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
     const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => (
         <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
     )
-    if (c.kind === 'yes' || c.kind === 'choice') return <span className="quiet">{c.kind === 'yes' ? t('samplers.yesOrNo') : t('samplers.describedSteps')}</span>
+    if (c.kind === 'yes' || c.kind === 'choice')
+        return <span className={cx('quiet')}>{c.kind === 'yes' ? t('samplers.yesOrNo') : t('samplers.describedSteps')}</span>
     if (c.kind === 'alike')
         return (
             <>
@@ -162,10 +163,10 @@ function NewCheck({ row, teaches, onAdd }: { row: DraftRow; teaches: string[]; o
         setLabel('')
     })
     return (
-        <div className="draft-fields new-check">
+        <div className={cx('draft-fields new-check')}>
             <TextInput
                 label={t('samplers.lookAlsoFor')}
-                className="wide"
+                className={cx('wide')}
                 value={label}
                 maxLength={60}
                 placeholder={t('samplers.cornerLiesFlat')}

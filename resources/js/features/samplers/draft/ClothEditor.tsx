@@ -1,9 +1,9 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
+import { cx } from '../dress'
 import type { DraftLesson, DraftPiece } from './lesson'
 import { Num } from './Num'
-import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -41,12 +41,12 @@ export function ClothEditor({ lesson, onChange }: Props) {
         />
     )
     return (
-        <div className="row-editor">
+        <div className={cx('row-editor')}>
             {lesson.sampler.pieces.map((p) => (
-                <div key={p.id} className="draft-fields piece-fields">
+                <div key={p.id} className={cx('draft-fields piece-fields')}>
                     <TextInput
                         label={t('samplers.piece')}
-                        className="wide"
+                        className={cx('wide')}
                         value={p.label}
                         maxLength={80}
                         onChange={(e) => change(p.id, 'label', { label: e.currentTarget.value })}
@@ -84,11 +84,11 @@ export function ClothEditor({ lesson, onChange }: Props) {
                 }>
                 {t('samplers.onePieceMore')}
             </Button>
-            <div className="draft-fields">
+            <div className={cx('draft-fields')}>
                 {thread('top', t('samplers.topThread'))}
                 {thread('bobbin', t('samplers.bobbinThread'))}
             </div>
-            <p className="quiet">{t('samplers.twoColoursThatContrastLet')}</p>
+            <p className={cx('quiet')}>{t('samplers.twoColoursThatContrastLet')}</p>
         </div>
     )
 }

@@ -4,8 +4,8 @@ import type { View } from '../../../api/client'
 import { SheetParts } from '../../../drawing/SheetParts'
 import { linePath, stitchPath } from '../../../drawing/stitches'
 import { t } from '../../../text/words'
+import { cx } from '../dress'
 import { handles, moveRow, withRow, type DraftLesson, type DraftRow } from './lesson'
-import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -69,7 +69,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
     }
     const left = Math.max(MARGIN, (width - drawing.width * scale) / 2)
     return (
-        <div ref={ref} className="sampler-box drafting">
+        <div ref={ref} className={cx('sampler-box drafting')}>
             {width > 0 && (
                 <svg
                     width={width}
@@ -87,7 +87,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                     y={p.y * scale}
                                     width={p.width * scale}
                                     height={p.height * scale}
-                                    className={p.material === 'paper' ? 'paper' : 'cloth'}
+                                    className={cx(p.material === 'paper' ? 'paper' : 'cloth')}
                                 />
                                 <Grid x={p.x} y={p.y} width={p.width} height={p.height} scale={scale} />
                                 <text x={(p.x + p.width) * scale} y={p.height * scale + 17} textAnchor="end" className="draw-label">
@@ -105,11 +105,11 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                 <g
                                     key={row.id}
                                     transform={drag?.whole === true && drag.row.id === row.id ? `translate(${drag.dx * scale} ${drag.dy * scale})` : undefined}
-                                    className={stops.has(row.id) ? 'row-off' : ''}>
-                                    <path d={stitchPath(live, scale)} className={name} />
+                                    className={cx(stops.has(row.id) ? 'row-off' : '')}>
+                                    <path d={stitchPath(live, scale)} className={cx(name)} />
                                     <path
                                         d={linePath(live, scale)}
-                                        className="row-grip"
+                                        className={cx('row-grip')}
                                         tabIndex={0}
                                         role="button"
                                         aria-label={t('samplers.dragItOrMoveIt', { row: row.title })}
@@ -130,7 +130,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                     y1={(m.from[1] ?? 0) * scale}
                                     x2={(m.to[0] ?? 0) * scale}
                                     y2={(m.to[1] ?? 0) * scale}
-                                    className="read-here"
+                                    className={cx('read-here')}
                                 />
                             ))}
                         {lesson.sampler.rows
@@ -145,7 +145,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                               cx={(on.x + h.at[0]) * scale}
                                               cy={(on.y + h.at[1]) * scale}
                                               r={9}
-                                              className="row-handle"
+                                              className={cx('row-handle')}
                                               tabIndex={0}
                                               role="button"
                                               aria-label={t('samplers.anEndOfDragIt', { row: row.title })}
@@ -167,5 +167,5 @@ const drawn = (drawing: View['DrawingView']) => new Map(drawing.rows.map((row) =
 function Grid({ x, y, width, height, scale }: { x: number; y: number; width: number; height: number; scale: number }) {
     const across = Array.from({ length: Math.max(0, Math.ceil(width / 10) - 1) }, (_, i) => `M${(x + (i + 1) * 10) * scale} ${y * scale}v${height * scale}`)
     const down = Array.from({ length: Math.max(0, Math.ceil(height / 10) - 1) }, (_, i) => `M${x * scale} ${(y + (i + 1) * 10) * scale}h${width * scale}`)
-    return <path d={[...across, ...down].join('')} className="grid-10" />
+    return <path d={[...across, ...down].join('')} className={cx('grid-10')} />
 }

@@ -8,6 +8,7 @@ import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import { Empty } from '../../../ui/Empty'
 import { Trouble, Waiting } from '../../../ui/Trouble'
+import { cx } from '../dress'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
 import { put } from './lesson'
@@ -15,7 +16,6 @@ import { RowEditor } from './RowEditor'
 import { useDraft } from './useDraft'
 import { Versions } from './Versions'
 import { WordsEditor } from './WordsEditor'
-import '../samplers.css'
 
 /** The drafting table: a lesson of the shelf with its rows to scale, changed by dragging and typing. */
 export default function DraftPage() {
@@ -59,15 +59,15 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
     const stale = draft.changed && draft.from !== text.version
     const renamed = lesson.title.trim() !== '' && lesson.title !== shelf.title
     return (
-        <div className="draft">
-            <div className="draft-head">
+        <div className={cx('draft')}>
+            <div className={cx('draft-head')}>
                 <h1>
                     {t('samplers.draftingTable')}{' '}
                     <small>
                         <Link to={`/samplers/${lesson.id}`}>{shelf.title}</Link>, {t('samplers.versionIsOnTheShelf', { n: text.version })}
                     </small>
                 </h1>
-                <span className="quiet" role="status">
+                <span className={cx('quiet')} role="status">
                     {draft.changed ? t('samplers.draftKeptOnThisDevice') : t('samplers.nothingChangedYet')}
                 </span>
                 <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>
@@ -90,15 +90,15 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     {t('samplers.keepAsVersion', { n: nextVersion })}
                 </Button>
             </div>
-            {stale && <p className="draft-problem">{t('samplers.versionCameToTheShelf', { now: text.version, then: draft.from })}</p>}
+            {stale && <p className={cx('draft-problem')}>{t('samplers.versionCameToTheShelf', { now: text.version, then: draft.from })}</p>}
             <Trouble error={keep.error ?? add.error ?? draft.read.error} place />
             {general.map((p) => (
-                <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'}>
+                <p key={p.place + p.text} className={cx(p.stops ? 'draft-problem stops' : 'draft-problem')}>
                     {p.text} <small>{p.place}</small>
                 </p>
             ))}
-            <div className="draft-cols">
-                <div className="draft-left">
+            <div className={cx('draft-cols')}>
+                <div className={cx('draft-left')}>
                     {read?.drawing != null ? (
                         <DraftDrawing
                             lesson={lesson}
@@ -115,7 +115,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                         <Empty>{lesson.sampler.pieces.length === 0 ? t('samplers.thisLessonHasNoSampler') : t('samplers.itCannotBeDrawnLike')}</Empty>
                     )}
                     {read !== undefined && (
-                        <p className="draft-sum" role="status">
+                        <p className={cx('draft-sum')} role="status">
                             {t('samplers.minForABeginnerM', {
                                 rows: t('samplers.rows2', { n: sewn }),
                                 min: read.minutes.toFixed(1),
@@ -124,15 +124,15 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                         </p>
                     )}
                 </div>
-                <div className="draft-right">
-                    <div className="bench inline" role="tablist" aria-label={t('samplers.whatToChange')}>
+                <div className={cx('draft-right')}>
+                    <div className={cx('bench inline')} role="tablist" aria-label={t('samplers.whatToChange')}>
                         {PARTS.map((p) => (
                             <a
                                 key={p}
                                 href={`#${p}`}
                                 role="tab"
                                 aria-selected={part === p}
-                                className={part === p ? 'on' : ''}
+                                className={cx(part === p ? 'on' : '')}
                                 onClick={(e) => {
                                     e.preventDefault()
                                     setPart(p)
@@ -150,12 +150,12 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     </div>
                     {part === 'rows' && (
                         <>
-                            <ul className="draft-rows">
+                            <ul className={cx('draft-rows')}>
                                 {lesson.sampler.rows.map((r) => {
                                     const figures = read?.rows.find((x) => x.id === r.id)
                                     const problem = read?.problems.find((p) => p.row === r.id)
                                     return (
-                                        <li key={r.id} className={r.id === row?.id ? 'on' : ''}>
+                                        <li key={r.id} className={cx(r.id === row?.id ? 'on' : '')}>
                                             <div>
                                                 <UnstyledButton aria-expanded={r.id === row?.id} onClick={() => setChosen(r.id)}>
                                                     <strong>{r.title}</strong>
@@ -170,7 +170,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                                                     min: figures.minutes.toFixed(1),
                                                                 })}
                                                     </small>
-                                                    <small className={problem?.stops === true ? 'lacking' : 'due'}>
+                                                    <small className={cx(problem?.stops === true ? 'lacking' : 'due')}>
                                                         {problem === undefined ? '' : problem.stops ? t('samplers.doesNotFit') : t('samplers.lookHere')}
                                                     </small>
                                                 </UnstyledButton>
@@ -204,7 +204,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                 })}
                             </ul>
                             {lesson.sampler.pieces.length > 0 && (
-                                <div className="draft-fields add-row">
+                                <div className={cx('draft-fields add-row')}>
                                     <Choice
                                         label={t('samplers.addFromTheStitchList')}
                                         value={stitch}
@@ -229,7 +229,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             }}
                         />
                     )}
-                    {keep.error instanceof Problem && keep.error.status === 409 && <p className="quiet">{t('samplers.yourDraftIsStillHere')}</p>}
+                    {keep.error instanceof Problem && keep.error.status === 409 && <p className={cx('quiet')}>{t('samplers.yourDraftIsStillHere')}</p>}
                 </div>
             </div>
         </div>

@@ -3,7 +3,7 @@ import { api, ask } from '../../../api/client'
 import { toNumber } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { StepField } from '../../../ui/StepField'
-import '../samplers.css'
+import { cx } from '../dress'
 
 interface Props {
     label: string
@@ -50,7 +50,7 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = fa
     return (
         <StepField
             name={label}
-            className={bare ? 'num-field bare' : 'num-field'}
+            className={cx(bare ? 'num-field bare' : 'num-field')}
             {...(bare ? { 'aria-label': label } : { label: shown })}
             maxLength={12}
             error={wrong}

@@ -5,10 +5,10 @@ import { mm } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import { Trouble } from '../../../ui/Trouble'
+import { cx } from '../dress'
 import { CheckEditor } from './CheckEditor'
 import { withRow, type DraftLesson, type DraftPath, type DraftRow, pair } from './lesson'
 import { Num } from './Num'
-import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -41,9 +41,9 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
         change('run', (r) => ({ ...r, path: path }))
     })
     return (
-        <div className="row-editor">
+        <div className={cx('row-editor')}>
             {problems.map((p) => (
-                <p key={p.place + p.text} className={p.stops ? 'draft-problem stops' : 'draft-problem'} role={p.stops ? 'alert' : 'status'}>
+                <p key={p.place + p.text} className={cx(p.stops ? 'draft-problem stops' : 'draft-problem')} role={p.stops ? 'alert' : 'status'}>
                     {p.text}{' '}
                     {p.value !== null && (
                         <Button variant="default" onClick={() => onPut(p.place, p.value ?? 0)}>
@@ -52,10 +52,10 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                     )}
                 </p>
             ))}
-            <div className="draft-fields">
+            <div className={cx('draft-fields')}>
                 <TextInput
                     label={t('samplers.called')}
-                    className="wide"
+                    className={cx('wide')}
                     value={row.title}
                     maxLength={80}
                     onChange={(e) => {
@@ -108,7 +108,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                 )}
             </div>
             {row.path !== undefined && piece !== undefined && (
-                <div className="draft-fields">
+                <div className={cx('draft-fields')}>
                     <Choice
                         label={t('samplers.runs')}
                         value={row.path.run}
@@ -172,7 +172,7 @@ function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: stri
             )
         case 'line':
             return (
-                <div className="corner-fields">
+                <div className={cx('corner-fields')}>
                     {(path.through ?? []).map((p, i) => (
                         <div key={i}>
                             {([0, 1] as const).map((k) => (
@@ -256,7 +256,7 @@ function Faults({ lesson, row, onChange }: { lesson: DraftLesson; row: DraftRow;
     if (all.length === 0) return null
     const on = row.faults ?? all.map((f) => f.id)
     return (
-        <fieldset className="row-faults">
+        <fieldset className={cx('row-faults')}>
             <legend>{t('samplers.usualFaultsHere')}</legend>
             {all.map((f) => (
                 <Checkbox
@@ -279,10 +279,10 @@ function Machines({ machines }: { machines: View['RowFitView'][] }) {
     const can = machines.filter((m) => m.works)
     const least = can.reduce<View['RowFitView'] | null>((a, m) => (m.margin_mm !== null && (a?.margin_mm == null || m.margin_mm < a.margin_mm) ? m : a), null)
     return (
-        <div className="draft-machines">
+        <div className={cx('draft-machines')}>
             <strong>{t('samplers.ofMachinesSewIt', { n: can.length, all: machines.length })}</strong>
             {least?.margin_mm != null && (
-                <span className={least.clearance}>
+                <span className={cx(least.clearance)}>
                     {' '}
                     {t('samplers.leastRoomBesideTheNeedle', {
                         n: least.margin_mm.toFixed(1),
@@ -295,7 +295,7 @@ function Machines({ machines }: { machines: View['RowFitView'][] }) {
             {machines
                 .filter((m) => !m.works)
                 .map((m) => (
-                    <div key={m.machine} className="due">
+                    <div key={m.machine} className={cx('due')}>
                         {m.why}
                     </div>
                 ))}

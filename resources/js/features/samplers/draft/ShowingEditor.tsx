@@ -1,7 +1,7 @@
 import { ActionIcon, Button, Textarea, TextInput } from '@mantine/core'
 import { t } from '../../../text/words'
+import { cx } from '../dress'
 import type { DraftAct, DraftLesson, DraftMistake } from './lesson'
-import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -29,7 +29,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                 onChange={(e) => show('setup', { setup: e.currentTarget.value, acts })}
             />
             {acts.map((a, i) => (
-                <div key={i} className="draft-act">
+                <div key={i} className={cx('draft-act')}>
                     <Textarea
                         autosize
                         minRows={1}
@@ -72,7 +72,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
             )}
             <h3>{t('samplers.usualMistakes')}</h3>
             {mistakes.map((m, i) => (
-                <div key={i} className="draft-act two">
+                <div key={i} className={cx('draft-act two')}>
                     <Textarea
                         autosize
                         minRows={1}

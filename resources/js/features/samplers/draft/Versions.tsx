@@ -4,8 +4,8 @@ import { useChange, useMe } from '../../../api/queries'
 import { day } from '../../../text/time'
 import { t } from '../../../text/words'
 import { Trouble } from '../../../ui/Trouble'
+import { cx } from '../dress'
 import type { DraftLesson } from './lesson'
-import '../samplers.css'
 
 /** Every version of a lesson and what was sewn of it; an old one can be taken into the draft. */
 export function Versions({ text, onTake }: { text: View['LessonTextView']; onTake: (lesson: DraftLesson) => void }) {
@@ -17,9 +17,9 @@ export function Versions({ text, onTake }: { text: View['LessonTextView']; onTak
     })
     return (
         <>
-            <p className="quiet">{t('samplers.samplesAreAlwaysJudgedBy')}</p>
+            <p className={cx('quiet')}>{t('samplers.samplesAreAlwaysJudgedBy')}</p>
             <Trouble error={take.error} />
-            <table className="checks">
+            <table className={cx('checks')}>
                 <tbody>
                     {text.versions.map((v) => (
                         <tr key={v.version}>

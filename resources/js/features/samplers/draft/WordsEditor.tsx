@@ -1,9 +1,9 @@
 import { Button, NativeSelect, TextInput, Textarea } from '@mantine/core'
 import { t } from '../../../text/words'
+import { cx } from '../dress'
 import type { DraftLesson, DraftSetting } from './lesson'
 import { Num } from './Num'
 import { ShowingEditor } from './ShowingEditor'
-import '../samplers.css'
 
 interface Props {
     lesson: DraftLesson
@@ -15,7 +15,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
     const text = (name: 'title' | 'why', label: string, most: number) => (
         <TextInput
             label={label}
-            className="wide"
+            className={cx('wide')}
             id={`draft-${name}`}
             value={lesson[name]}
             maxLength={most}
@@ -37,7 +37,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
     const lines = (name: 'steps' | 'teaching_points' | 'cautions', label: string) => (
         <Textarea
             label={label}
-            className="wide"
+            className={cx('wide')}
             rows={Math.max(3, lesson[name].length)}
             value={lesson[name].join('\n')}
             onChange={(e) => {
@@ -56,17 +56,17 @@ export function WordsEditor({ lesson, onChange }: Props) {
     const setting = (i: number, what: string, by: (s: DraftSetting) => DraftSetting) =>
         onChange(`setting ${i} ${what}`, (l) => ({ ...l, settings: l.settings.map((s, k) => (k === i ? by(s) : s)) }))
     return (
-        <div className="row-editor">
-            <div className="draft-fields">{text('title', t('samplers.title'), 80)}</div>
-            <div className="draft-fields">{text('why', t('samplers.why'), 300)}</div>
-            <div className="draft-fields">
+        <div className={cx('row-editor')}>
+            <div className={cx('draft-fields')}>{text('title', t('samplers.title'), 80)}</div>
+            <div className={cx('draft-fields')}>{text('why', t('samplers.why'), 300)}</div>
+            <div className={cx('draft-fields')}>
                 {minutes('demo', t('samplers.show'))}
                 {minutes('sew', t('samplers.sew'))}
                 {minutes('inspect', t('samplers.look'))}
             </div>
             <h3>{t('samplers.set')}</h3>
             {lesson.settings.map((s, i) => (
-                <div key={i} className="draft-setting">
+                <div key={i} className={cx('draft-setting')}>
                     <TextInput
                         aria-label={t('samplers.whatIsSet')}
                         value={s.name}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Tests\Buttonhole;
+
+use OpenSeam\Core\Buttonhole\HoleChoice;
+use OpenSeam\Core\Buttonhole\Run;
+use OpenSeam\Core\Buttonhole\Way;
+use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Data;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Kind, direction, stabiliser, and the run of each way: facts of the trade, common practice, no source. */
+final class HoleChoiceTest extends TestCase
+{
+    private const ALL = ['rectangular', 'round-ended', 'keyhole', 'stretch'];
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @param  list<string>  $stabiliser
+     */
+    #[DataProvider('garments')]
+    public function test_what_suits_a_garment(array $in, string $kind, string $direction, ?string $also, array $stabiliser): void
+    {
+        $out = self::choose($in);
+        self::assertSame([$kind, $direction, $also, $stabiliser], [$out['kind'], $out['direction'], $out['also'], $out['stabiliser']]);
+        self::assertGreaterThanOrEqual(3, count($out['why']));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string, string|null, list<string>}> */
+    public static function garments(): iterable
+    {
+        yield 'a shirt front' => [[], 'rectangular', 'vertical', null, ['fusible-inside']];
+        yield 'its cuff' => [['part' => 'cuff'], 'rectangular', 'horizontal', 'vertical', ['fusible-inside']];
+        yield 'its collar stand' => [['part' => 'collar-stand'], 'rectangular', 'horizontal', 'vertical', ['fusible-inside']];
+        yield 'the pattern goes first' => [['part' => 'cuff', 'pattern_says' => 'vertical'], 'rectangular', 'vertical', null, ['fusible-inside']];
+        yield 'a waistband in hard wear, with a spur' => [['part' => 'waistband', 'wear' => 'hard'], 'corded', 'horizontal', null, ['fusible-inside']];
+        yield 'a coat' => [['part' => 'coat', 'cloth' => ['weight' => 'heavy', 'stretch' => 'none', 'delicate' => false, 'fraying' => false]], 'keyhole', 'horizontal', null, []];
+        yield 'a blouse of voile' => [['cloth' => ['weight' => 'light', 'stretch' => 'none', 'delicate' => true, 'fraying' => true]], 'round-ended', 'vertical', null, ['fusible-inside', 'tear-away-beneath']];
+        yield 'a knitted front' => [['cloth' => ['weight' => 'medium', 'stretch' => 'two-way', 'delicate' => false, 'fraying' => false]], 'stretch', 'vertical', null, ['fusible-inside']];
+        yield 'a bulky knit' => [['cloth' => ['weight' => 'heavy', 'stretch' => 'one-way', 'delicate' => false, 'fraying' => false]], 'corded', 'vertical', null, ['fusible-inside']];
+        yield 'a button on a shank' => [['button' => ['shape' => 'domed', 'shank' => true, 'diameter_mm' => 18, 'thickness_mm' => 4]], 'keyhole', 'vertical', null, ['fusible-inside']];
+        yield 'a bag that is pulled' => [['part' => 'other', 'wear' => 'hard'], 'corded', 'horizontal', null, ['fusible-inside']];
+    }
+
+    public function test_what_this_machine_has_not_is_refused_and_the_next_best_is_sewn(): void
+    {
+        $knit = ['cloth' => ['weight' => 'heavy', 'stretch' => 'two-way', 'delicate' => false, 'fraying' => false]];
+        $out = self::choose($knit + ['machine' => ['way' => 'four-step', 'kinds' => ['rectangular'], 'spur' => false]]);
+        self::assertSame(['rectangular', ['corded', 'stretch']], [$out['kind'], array_column($out['refused'], 'kind')]);
+        self::assertStringContainsString('spur', $out['refused'][0]['why']);
+        // A machine without a way of its own sews one by hand, whatever its list says.
+        $hand = self::choose(['machine' => ['way' => 'none', 'kinds' => ['keyhole'], 'spur' => false], 'part' => 'coat']);
+        self::assertSame(['rectangular', true, ['keyhole']], [$hand['kind'], $hand['by_hand'], array_column($hand['refused'], 'kind')]);
+    }
+
+    /** The needle is out before anything turns; what a machine has not is never spoken of; every part is sewn once, and the hole is closed. */
+    #[DataProvider('ways')]
+    public function test_a_run_of_each_way(Way $way, string $kind, string $starts, bool $more): void
+    {
+        $run = Run::of($way, $kind, ['starts' => $starts, 'straight_first' => $more, 'ties_off' => $more, 'lever' => $more, 'corded' => false], 7);
+        $acts = array_column($run->acts, 'text', 'id');
+        self::assertCount(count($run->acts), $acts, 'each act has a name of its own');
+        self::assertSame($starts === '', isset($acts['find-start']));
+        self::assertSame($more && $way === Way::OneStep, isset($acts['lever']));
+        self::assertSame($more && $way->isOneStep(), isset($acts['straight']));
+        self::assertSame([$more, ! $more], [isset($acts['ties']), isset($acts['tie'])]);
+        self::assertSame($kind === 'corded', isset($acts['cord'], $acts['draw-cord']));
+        self::assertStringNotContainsString('{', implode(' ', $acts));
+        foreach ($run->acts as $act) {
+            if (preg_match('/; (turn|selector) to/', $act['text']) === 1) {
+                self::assertStringStartsWith('Needle out', $act['text']);
+                self::assertArrayHasKey('caution', $act);
+            }
+        }
+        $parts = array_column($run->path, 'part');
+        self::assertSame($more && $way->isOneStep() ? ['straight-left', 'straight-right'] : [], array_slice($parts, 0, -4));
+        self::assertSame(['side-left', match ($kind) {
+            'keyhole' => 'eye', 'round-ended' => 'round-end', default => 'bar',
+        }, 'side-right', 'bar'], array_slice($parts, -4));
+        // Each part begins where the last one ended, and it comes home.
+        $at = $run->path[0]['from'];
+        foreach ($run->path as $part) {
+            self::assertSame($at, $part['from']);
+            $at = $part['to'];
+        }
+        self::assertSame($run->path[0]['from'], $at);
+        // Cloth is fed away: from its back to its front is forwards.
+        self::assertSame(['back' => 'forwards', 'front' => 'backwards', '' => 'away-from-start'][$starts], $run->path[0]['direction']);
+    }
+
+    /** @return iterable<array{Way, string, string, bool}> */
+    public static function ways(): iterable
+    {
+        foreach (Way::cases() as $way) {
+            foreach (HoleChoice::KINDS as $kind) {
+                foreach (['front', 'back', ''] as $starts) {
+                    yield [$way, $kind, $starts, false];
+                    yield [$way, $kind, $starts, true];
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
+    private static function choose(array $in): array
+    {
+        return Registry::standard()->get('choose-buttonhole')->run(Data::of($in + [
+            'cloth' => ['weight' => 'medium', 'stretch' => 'none', 'delicate' => false, 'fraying' => false], 'button' => ['shape' => 'flat', 'shank' => false, 'diameter_mm' => 12, 'thickness_mm' => 3],
+            'part' => 'front', 'wear' => 'light', 'machine' => ['way' => 'one-step', 'kinds' => self::ALL, 'spur' => true],
+        ]));
+    }
+}

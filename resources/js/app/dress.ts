@@ -1,0 +1,4 @@
+import { dress } from '../dress/dress'
+import shell from './shell.module.css'
+
+export const cx = dress(shell)

@@ -1,0 +1,4 @@
+import { dress } from '../dress/dress'
+import drawing from './drawing.module.css'
+
+export const cx = dress(drawing)

@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import classes from './class.module.css'
+
+export const cx = dress(classes)

@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import look from './look.module.css'
+
+export const cx = dress(look)

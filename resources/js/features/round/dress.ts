@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import round from './round.module.css'
+
+export const cx = dress(round)

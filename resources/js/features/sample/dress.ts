@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import sample from './sample.module.css'
+
+export const cx = dress(sample)

@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import session from './session.module.css'
+
+export const cx = dress(session)

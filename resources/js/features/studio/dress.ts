@@ -1,0 +1,4 @@
+import { dress } from '../../dress/dress'
+import studio from './studio.module.css'
+
+export const cx = dress(studio)

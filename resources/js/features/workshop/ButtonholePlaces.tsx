@@ -1,0 +1,125 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import { useCompute, type Answered } from '../../api/compute'
+import { DrawingFrame } from '../../drawing/DrawingFrame'
+import { bare, length, readLength, type Unit } from '../../text/lengths'
+import { stepNumber, toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
+import { LengthField } from '../../ui/LengthField'
+import { StepField } from '../../ui/StepField'
+import { Trouble } from '../../ui/Trouble'
+import { cx } from './dress'
+
+const LENGTHS = [
+    ['first', 'workshop.first'],
+    ['last', 'workshop.lastOne'],
+    ['slack', 'workshop.eachMayMove'],
+    ['anchor', 'workshop.oneMustLieAt'],
+] as const
+const COUNTS = [
+    ['least', 'workshop.fewest'],
+    ['most', 'workshop.most'],
+] as const
+
+type Choice = Answered<'/api/compute/place-buttons'>['choices'][number]
+
+/** A row of them on a band: how many, and where each, measured from one end. */
+export function ButtonholePlaces({ across, unit }: { across: number; unit: Unit }) {
+    const [f, setF] = useState({ first: bare(20, unit), last: bare(420, unit), slack: bare(10, unit), least: '5', most: '7', anchor: '' })
+    const set = (name: keyof typeof f) => (value: string) => setF({ ...f, [name]: value })
+    const [first, last, slack, anchor] = [readLength(f.first, unit), readLength(f.last, unit), readLength(f.slack, unit), readLength(f.anchor, unit)]
+    const [least, most] = [toNumber(f.least), toNumber(f.most)]
+    const [shown, setShown] = useState(0)
+    const found = useCompute(
+        '/api/compute/place-buttons',
+        first === null || last === null || least === null || most === null
+            ? null
+            : {
+                  first_mm: first,
+                  last_mm: last,
+                  slack_mm: slack ?? 0,
+                  counts: [Math.round(least), Math.round(most)],
+                  anchors_mm: anchor === null ? [] : [anchor],
+                  diameter_mm: across,
+              },
+    )
+    const choices = found.error === null ? (found.data?.choices ?? []) : []
+    const one = choices[Math.min(shown, choices.length - 1)]
+    return (
+        <section className={cx('places')}>
+            <h2>{t('workshop.whereOnTheBand')}</h2>
+            <div className={cx('places-form')}>
+                {LENGTHS.map(([name, word]) => (
+                    <LengthField key={name} label={t(word)} unit={unit} step={1} value={f[name]} onChange={set(name)} />
+                ))}
+                {COUNTS.map(([name, word]) => (
+                    <StepField
+                        key={name}
+                        name={t(word)}
+                        label={t(word)}
+                        keys
+                        figures="tool"
+                        maxLength={2}
+                        value={f[name]}
+                        onChange={(e) => set(name)(e.currentTarget.value)}
+                        onStep={(up) => set(name)(String(stepNumber(f[name], up, 1, 1, 40)))}
+                    />
+                ))}
+            </div>
+            <Trouble error={found.error} />
+            {one !== undefined && (
+                <>
+                    <Band one={one} across={across} anchor={anchor} unit={unit} />
+                    <p className={cx('num')}>{one.positions_mm.map((p) => bare(p, unit)).join(' · ')}</p>
+                    <table className={cx('rows')}>
+                        <thead>
+                            <tr>
+                                <th>{t('workshop.howMany')}</th>
+                                <th>{t('workshop.apart')}</th>
+                                <th>{t('workshop.fromTheNamedPoint')}</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {choices.map((c, i) => (
+                                <tr key={c.count} className={cx(c === one ? 'next' : '')}>
+                                    <td>
+                                        <Button variant="subtle" aria-pressed={c === one} onClick={() => setShown(i)}>
+                                            {t('workshop.ofThem', { n: c.count })}
+                                        </Button>
+                                    </td>
+                                    <td className={cx('num')}>{length(c.spacing_mm, unit)}</td>
+                                    <td className={cx('num')}>{c.worst_anchor_mm === null ? '' : length(c.worst_anchor_mm, unit)}</td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                </>
+            )}
+        </section>
+    )
+}
+
+/** The band to scale, with every hole and the named point. */
+function Band({ one, across, anchor, unit }: { one: Choice; across: number; anchor: number | null; unit: Unit }) {
+    const [from, to] = [Math.min(one.first_mm, anchor ?? one.first_mm) - across, Math.max(one.last_mm, anchor ?? one.last_mm) + across]
+    const scale = 540 / (to - from)
+    const x = (at: number) => 10 + (at - from) * scale
+    return (
+        <DrawingFrame width={560} height={84} className={cx('band-drawing')} name={t('workshop.theBandWithItsHoles')}>
+            <rect x={10} y={14} width={540} height={34} className={cx('cloth')} />
+            <line x1={10} x2={550} y1={31} y2={31} className={cx('guide-line')} />
+            {one.positions_mm.map((p, i) => (
+                <g key={p}>
+                    <circle cx={x(p)} cy={31} r={Math.max(4, (across / 2) * scale)} className={cx('button-side')} />
+                    <line x1={x(p)} x2={x(p)} y1={22} y2={40} className={cx('hole-cut')} />
+                    {(i === 0 || i === one.positions_mm.length - 1) && (
+                        <text x={x(p)} y={68} textAnchor="middle">
+                            {bare(p, unit)}
+                        </text>
+                    )}
+                </g>
+            ))}
+            {anchor !== null && <path d={`M${x(anchor)} 4v52`} className={cx('edge-line')} />}
+        </DrawingFrame>
+    )
+}

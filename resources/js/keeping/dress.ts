@@ -1,0 +1,4 @@
+import { dress } from '../dress/dress'
+import keeping from './keeping.module.css'
+
+export const cx = dress(keeping)

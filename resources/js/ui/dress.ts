@@ -1,0 +1,4 @@
+import { dress } from '../dress/dress'
+import ui from './ui.module.css'
+
+export const cx = dress(ui)
