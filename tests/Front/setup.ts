@@ -20,6 +20,8 @@ window.ResizeObserver = class {
     unobserve() {}
     disconnect() {}
 }
+Element.prototype.scrollIntoView = () => undefined
+Object.defineProperty(document, 'fonts', { value: { addEventListener: () => undefined, removeEventListener: () => undefined } })
 Object.defineProperty(navigator, 'locks', { value: { request: (_: string, __: unknown, work: (lock: object) => unknown) => Promise.resolve(work({})) } })
 
 // The client keeps the fetch it finds when it is made; tests answer through this one.
