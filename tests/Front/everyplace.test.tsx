@@ -96,7 +96,7 @@ describe.each(['full', 'bare'] as const)('with answers as the contract allows th
             expect([...asked].filter((one) => answerTo(one.split(' ')[0] ?? '', one.split(' ')[1] ?? '', how) === null)).toEqual([])
             expect(container.textContent).not.toContain(t('common.thisPageBrokeWhatYou'))
             const words = container.cloneNode(true) as HTMLElement
-        words.querySelectorAll('style').forEach((sheet) => sheet.remove())
+            words.querySelectorAll('style').forEach((sheet) => sheet.remove())
             expect(words.textContent).not.toMatch(/undefined|NaN|\[object|Invalid Date/)
             for (const control of container.querySelectorAll('button, a[href], input:not([type=hidden]):not([type=file]), select, textarea')) {
                 expect(nameOf(control), control.outerHTML.slice(0, 200)).not.toBe('')
