@@ -52,6 +52,32 @@ final readonly class Data
     }
 
     /** @throws InputError when missing or not a whole number */
+    /** @throws InputError when it is outside */
+    public function numberWithin(string $name, ?float $default, float $min, float $max, string $unit = 'mm'): float
+    {
+        $value = $this->number($name, $default);
+
+        return is_finite($value) && $value >= $min && $value <= $max ? $value : throw InputError::at($this->path($name), $value, sprintf('It must be from %g to %g %s.', $min, $max, $unit));
+    }
+
+    /**
+     * @param  list<string>  $allowed
+     *
+     * @throws InputError when it is none of them
+     */
+    public function among(string $name, array $allowed, string $default): string
+    {
+        $value = $this->text($name, $default);
+
+        return in_array($value, $allowed, true) ? $value : throw InputError::at($this->path($name), $value, 'It must be one of: '.implode(', ', array_filter($allowed)).'.');
+    }
+
+    /** Null: nobody has looked yet. */
+    public function flagOrNull(string $name): ?bool
+    {
+        return $this->has($name) ? $this->flag($name) : null;
+    }
+
     public function whole(string $name, ?int $default = null): int
     {
         $value = $this->values[$name] ?? $default;

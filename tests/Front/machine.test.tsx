@@ -22,6 +22,16 @@ const usual = (of: Partial<Facts>): Facts => ({
     buttonhole: 'four-step',
     buttonhole_starts: '',
     longest_buttonhole_mm: 25,
+    buttonhole_first_side: '',
+    buttonhole_straight_first: null,
+    buttonhole_ties_off: null,
+    buttonhole_stops: null,
+    buttonhole_lever: null,
+    buttonhole_balance: null,
+    buttonhole_zone: '',
+    buttonhole_dense_end: '',
+    buttonhole_marks: [],
+    buttonhole_step_mm: 0,
     feed_drop: 'drops',
     strokes_per_minute: 800,
     bobbin: '',
@@ -121,5 +131,36 @@ describe('the form of a machine', () => {
         expect((await sent()).body.facts.widest_swing_mm).toBe('wide')
         expect((await screen.findByText(/A number from 0 to 12/)).textContent).not.toBe('')
         expect(done).toBe(0)
+    })
+
+    it('asks of a buttonhole only what its way has, and keeps unknown what nobody saw', async () => {
+        form(null)
+        expect(screen.queryByLabelText(/A lever pulled down/)).toBeNull()
+        type(/^Its words for the steps/, 'a, b , c,d')
+        type(/^Which end does it begin/, 'front')
+        type(/^Does it tie off/, 'no')
+        type(/^Its place on the length dial/, '0 to 1')
+        type(/^Denser at which end/, 'low')
+        fireEvent.click(screen.getByRole('button', { name: /Add the machine/ }))
+        expect((await sent()).body.facts).toMatchObject({
+            buttonhole_starts: 'front',
+            buttonhole_ties_off: false,
+            buttonhole_balance: null,
+            buttonhole_first_side: '',
+            buttonhole_zone: '0 to 1',
+            buttonhole_dense_end: 'low',
+            buttonhole_marks: ['a', 'b', 'c', 'd'],
+        })
+    })
+
+    it('asks a machine that turns round by itself for its lever and its stop, not for words of steps', () => {
+        form(null)
+        type(/^How it sews one/, 'one-step')
+        expect(screen.queryByLabelText(/^Its words for the steps/)).toBeNull()
+        for (const asked of [/A lever pulled down/, /Does it stop by itself/, /Straight rows before/]) expect(screen.getByLabelText(asked)).toBeTruthy()
+        type(/^How it sews one/, 'typed')
+        expect(screen.getByLabelText(/^Typed in steps of/, { selector: 'input' })).toBeTruthy()
+        type(/^How it sews one/, 'none')
+        expect(screen.queryByLabelText(/^Which end does it begin/)).toBeNull()
     })
 })

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Buttonhole;
 
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\OwnButtonhole;
 use OpenSeam\Core\Tables;
 
 /** Which kind of buttonhole, which way it lies, and what is put under it, with the reasons (core/resources/buttonhole-kinds.json). */
 final readonly class HoleChoice
 {
-    public const KINDS = ['rectangular', 'round-ended', 'keyhole', 'stretch', 'corded'];
-
     public const PARTS = ['front', 'cuff', 'waistband', 'collar-stand', 'coat', 'other'];
 
     /**
@@ -23,7 +22,7 @@ final readonly class HoleChoice
     private function __construct(public string $kind, public string $direction, public ?string $also, public array $stabiliser, public array $why, public array $refused) {}
 
     /**
-     * @param  list<string>  $kinds  of KINDS that the machine sews
+     * @param  list<string>  $kinds  of OwnButtonhole::KINDS that the machine sews
      * @param  bool  $spur  its foot has one for a cord
      * @param  string|null  $patternSays  horizontal or vertical
      */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Buttonhole;
 
+use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Near;
 use OpenSeam\Core\Tables;
 
@@ -34,12 +35,12 @@ final readonly class HoleVerdict
      * @param  string  $starts  front or back, the end at which the machine was thought to start; empty: unknown
      * @param  bool  $balance  the machine has a control for it
      */
-    public static function of(HolePlan $plan, HoleReading $read, Way $way, string $starts = '', bool $balance = false): self
+    public static function of(HolePlan $plan, HoleReading $read, ButtonholeWay $way, string $starts = '', bool $balance = false): self
     {
         return self::size($plan, $read, $way) ?? self::place($plan, $read, $starts) ?? self::density($plan, $read, $balance) ?? self::rest($read) ?? new self(null, Tables::read('buttonhole-table')->text('nothing'), null);
     }
 
-    private static function size(HolePlan $plan, HoleReading $read, Way $way): ?self
+    private static function size(HolePlan $plan, HoleReading $read, ButtonholeWay $way): ?self
     {
         $opening = $read->openingMm ?? $plan->openingMm;
         if ($read->button === 'loose') {

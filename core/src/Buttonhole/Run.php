@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Buttonhole;
 
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Tables;
 
 /**
@@ -26,11 +27,11 @@ final readonly class Run
     private function __construct(public array $acts, public array $path) {}
 
     /** @param  array{starts: string, straight_first: bool, ties_off: bool, lever: bool, corded: bool}  $facts  starts: front, back, or empty while nobody has looked */
-    public static function of(Way $way, string $kind, array $facts, int $swings = self::SWINGS): self
+    public static function of(ButtonholeWay $way, string $kind, array $facts, int $swings = self::SWINGS): self
     {
-        $way = $way === Way::None ? Way::ByHand : $way;
+        $way = $way === ButtonholeWay::None ? ButtonholeWay::ByHand : $way;
         $facts['corded'] = $facts['corded'] || $kind === 'corded';
-        $facts['lever'] = $facts['lever'] && $way === Way::OneStep;
+        $facts['lever'] = $facts['lever'] && $way === ButtonholeWay::OneStep;
         $facts['straight_first'] = $facts['straight_first'] && $way->isOneStep();
         [$start, $far] = match ($facts['starts']) {
             'front' => ['front', 'back'],

@@ -32,10 +32,10 @@ final readonly class DialTranslator
         if (! $m->has($asked->kind->id)) {
             return new self(false, '', 0.0, 0.0, 0.0, 0.0, '');
         }
-        $width = min($asked->widthMm, $m->widestMm);
-        $length = $asked->kind->staysInPlace() ? $asked->lengthMm : min(max($asked->lengthMm, $m->shortestMm), $m->longestMm);
+        $width = min($asked->widthMm, $m->swing->widestMm);
+        $length = $asked->kind->staysInPlace() ? $asked->lengthMm : min(max($asked->lengthMm, $m->feed->shortestMm), $m->feed->longestMm);
         $fixed = '';
-        if ($m->fixedZigzags !== [] && $asked->kind->plainZigzag) {
+        if ($m->swing->fixed !== [] && $asked->kind->plainZigzag) {
             $near = self::nearestFixed($m, $asked->widthMm, $asked->lengthMm);
             [$width, $length, $fixed] = [$near['width_mm'], $near['length_mm'], $near['name']];
         }
@@ -52,7 +52,7 @@ final readonly class DialTranslator
      */
     public static function strokeLength(Machine $m, float $dial, StitchKind $kind): float
     {
-        return $m->lengthPerCycle && $kind->plainZigzag ? $dial / 2 : $dial;
+        return $m->swing->lengthPerCycle && $kind->plainZigzag ? $dial / 2 : $dial;
     }
 
     /**
@@ -62,8 +62,8 @@ final readonly class DialTranslator
      */
     public static function nearestFixed(Machine $m, float $widthMm, float $lengthMm): array
     {
-        $best = $m->fixedZigzags[0] ?? ['width_mm' => 0.0, 'length_mm' => 0.0, 'name' => ''];
-        foreach ($m->fixedZigzags as $z) {
+        $best = $m->swing->fixed[0] ?? ['width_mm' => 0.0, 'length_mm' => 0.0, 'name' => ''];
+        foreach ($m->swing->fixed as $z) {
             if (hypot($z['width_mm'] - $widthMm, $z['length_mm'] - $lengthMm) < hypot($best['width_mm'] - $widthMm, $best['length_mm'] - $lengthMm)) {
                 $best = $z;
             }
@@ -74,6 +74,6 @@ final readonly class DialTranslator
 
     private static function dialLength(Machine $m, StitchSettings $asked, float $length): float
     {
-        return $m->lengthPerCycle && $asked->kind->plainZigzag ? $length * 2 : $length;
+        return $m->swing->lengthPerCycle && $asked->kind->plainZigzag ? $length * 2 : $length;
     }
 }

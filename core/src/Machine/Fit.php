@@ -25,31 +25,31 @@ final class Fit
                 : "{$m->name} does not have “{$kind->title}”.", false)];
         }
         $found = [];
-        if ($s->widthMm > $m->widestMm + Near::DUST) {
-            $found[] = new Refusal('machine-swing', 'width_mm', sprintf('%s swings at most %g mm; %g mm is asked.', $m->name, $m->widestMm, $s->widthMm), false);
+        if ($s->widthMm > $m->swing->widestMm + Near::DUST) {
+            $found[] = new Refusal('machine-swing', 'width_mm', sprintf('%s swings at most %g mm; %g mm is asked.', $m->name, $m->swing->widestMm, $s->widthMm), false);
         }
-        if (! $kind->staysInPlace() && ($s->lengthMm > $m->longestMm + Near::DUST || $s->lengthMm < $m->shortestMm - Near::DUST)) {
-            $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->shortestMm, $m->longestMm, $s->lengthMm), false);
+        if (! $kind->staysInPlace() && ($s->lengthMm > $m->feed->longestMm + Near::DUST || $s->lengthMm < $m->feed->shortestMm - Near::DUST)) {
+            $found[] = new Refusal('machine-length', 'length_mm', sprintf('%s sews stitches of %g to %g mm; %g mm is asked.', $m->name, $m->feed->shortestMm, $m->feed->longestMm, $s->lengthMm), false);
         }
-        if ($m->fixedZigzags !== [] && $kind->plainZigzag && ! self::isFixed($m, $s->widthMm, $s->lengthMm)) {
+        if ($m->swing->fixed !== [] && $kind->plainZigzag && ! $m->swing->hasFixed($s->widthMm, $s->lengthMm)) {
             $near = DialTranslator::nearestFixed($m, $s->widthMm, $s->lengthMm);
             $found[] = new Refusal('fixed', 'width_mm', sprintf('%s has fixed zigzags only; the nearest is %g wide × %g long (“%s”).', $m->name, $near['width_mm'], $near['length_mm'], $near['name']), false);
         }
-        if ($s->positionMm < $m->positionsMm[0] - Near::DUST || $s->positionMm > $m->positionsMm[count($m->positionsMm) - 1] + Near::DUST) {
-            $found[] = new Refusal('machine-position', 'needle_position_mm', sprintf('%s moves its needle from %g to %g mm; %g mm is asked.', $m->name, $m->positionsMm[0], $m->positionsMm[count($m->positionsMm) - 1], $s->positionMm), false);
+        if ($s->positionMm < $m->swing->positionsMm[0] - Near::DUST || $s->positionMm > $m->swing->positionsMm[count($m->swing->positionsMm) - 1] + Near::DUST) {
+            $found[] = new Refusal('machine-position', 'needle_position_mm', sprintf('%s moves its needle from %g to %g mm; %g mm is asked.', $m->name, $m->swing->positionsMm[0], $m->swing->positionsMm[count($m->swing->positionsMm) - 1], $s->positionMm), false);
         }
-        if ($kind->feedDropped && $m->feedDrop === 'none') {
+        if ($kind->feedDropped && $m->feed->drop === 'none') {
             $found[] = new Refusal('feed-drop', 'stitch', "{$m->name} can neither drop nor cover its feed; a button needs that.", false);
         }
-        if (self::isOwnButtonhole($kind) && $m->buttonhole === 'none') {
+        if (self::isOwnButtonhole($kind) && ! $m->buttonhole->isThere()) {
             $found[] = new Refusal('no-buttonhole', 'stitch', "{$m->name} has no buttonhole of its own.", false);
         }
-        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none' && $setup->rowMm !== null && $setup->rowMm > $m->longestButtonholeMm + Near::DUST) {
-            $found[] = new Refusal('buttonhole-length', 'row_mm', sprintf('%s sews buttonholes of at most %g mm; %g mm is asked.', $m->name, $m->longestButtonholeMm, $setup->rowMm), false);
+        if (self::isOwnButtonhole($kind) && $m->buttonhole->isThere() && $setup->rowMm !== null && $setup->rowMm > $m->buttonhole->longestMm + Near::DUST) {
+            $found[] = new Refusal('buttonhole-length', 'row_mm', sprintf('%s sews buttonholes of at most %g mm; %g mm is asked.', $m->name, $m->buttonhole->longestMm, $setup->rowMm), false);
         }
-        $slot = Clearance::of($m->slotHalfMm, $m->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
+        $slot = Clearance::of($m->swing->slotHalfMm, $m->swing->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize);
         if ($slot->verdict() === 'strike') {
-            $found[] = new Refusal('plate', 'width_mm', sprintf('The needle strikes the plate of %s: %.1f mm past its slot of %g mm.', $m->name, -$slot->smallestMm(), $m->slotHalfMm * 2), true);
+            $found[] = new Refusal('plate', 'width_mm', sprintf('The needle strikes the plate of %s: %.1f mm past its slot of %g mm.', $m->name, -$slot->smallestMm(), $m->swing->slotHalfMm * 2), true);
         }
 
         return $found;
@@ -96,8 +96,8 @@ final class Fit
     /** The foot's kind sews this stitch; a buttonhole foot goes with the machine's own way. */
     public static function isMadeFor(Foot $f, StitchKind $kind, Machine $m): bool
     {
-        if (self::isOwnButtonhole($kind) && $m->buttonhole !== 'none') {
-            return $f->kind->id === "buttonhole-{$m->buttonhole}";
+        if (self::isOwnButtonhole($kind) && $m->buttonhole->isThere()) {
+            return $f->kind->id === $m->buttonhole->way->foot();
         }
 
         return in_array($f->kind->id, $kind->feet, true);
@@ -107,17 +107,5 @@ final class Fit
     private static function isOwnButtonhole(StitchKind $kind): bool
     {
         return $kind->generator === 'buttonhole' && $kind->madeOf === null;
-    }
-
-    private static function isFixed(Machine $m, float $width, float $length): bool
-    {
-        foreach ($m->fixedZigzags as $z) {
-            // A dial is read to about a tenth.
-            if (abs($z['width_mm'] - $width) <= 0.1 && abs($z['length_mm'] - $length) <= 0.1) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -35,7 +35,8 @@ final readonly class Foot
         public array $materials,
         public int $count,
         /** Width of the tape or strip a binder takes, before it is folded, mm; null where it takes none. Common practice, no source: it is read on the foot or its card. */
-        public ?float $tapeMm = null,
+        public ?float $tapeMm,
+        public HoleFoot $hole,
     ) {}
 
     /** @throws InputError naming what does not fit */
@@ -78,7 +79,7 @@ final readonly class Foot
             $d->text('name', $kind->title), $kind, $mount, $mm('opening_left_mm', 0.3, 15), $mm('opening_right_mm', 0.3, 15), $sole === 'grooved',
             $mm('edge_left_mm', 0, 60), $mm('edge_right_mm', 0, 60),
             $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $least, $open, $positions === 'centre', $range,
-            $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count, self::tape($d, $u),
+            $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count, self::tape($d, $u), HoleFoot::read($d, $u),
         );
     }
 
@@ -96,7 +97,7 @@ final readonly class Foot
         return [
             'name' => $this->name, 'kind' => $this->kind->id, 'mount' => $this->mount, 'opening_left_mm' => $this->openingLeftMm, 'opening_right_mm' => $this->openingRightMm,
             'sole' => $this->grooved ? 'grooved' : 'flat', 'edge_left_mm' => $this->edgeLeftMm, 'edge_right_mm' => $this->edgeRightMm, 'edge_inner_mm' => $this->edgeInnerMm,
-            'largest_swing_mm' => $this->largestSwingMm, 'smallest_swing_mm' => $this->smallestSwingMm, 'open_side' => $this->openSide, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count, 'tape_mm' => $this->tapeMm,
+            'largest_swing_mm' => $this->largestSwingMm, 'smallest_swing_mm' => $this->smallestSwingMm, 'open_side' => $this->openSide, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count, 'tape_mm' => $this->tapeMm, ...$this->hole->facts(),
         ];
     }
 }

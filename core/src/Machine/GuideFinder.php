@@ -53,7 +53,7 @@ final class GuideFinder
     public static function guidesOf(Machine $m, iterable $feet): array
     {
         $guides = [];
-        foreach ($m->plateLinesMm as $line) {
+        foreach ($m->marks->plateLinesMm as $line) {
             $guides[] = Guide::fixed(sprintf('plate line %g', $line), $line, 0);
         }
         foreach ($feet as $foot) {

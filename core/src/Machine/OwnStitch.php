@@ -30,9 +30,9 @@ final readonly class OwnStitch
     {
         $book = StitchBook::standard();
         if ($each === self::FIXED) {
-            return array_map(fn (array $z): self => new self(StitchSettings::of($book->get('zigzag'), $z['length_mm'], $z['width_mm']), $z['name']), $m->fixedZigzags);
+            return array_map(fn (array $z): self => new self(StitchSettings::of($book->get('zigzag'), $z['length_mm'], $z['width_mm']), $z['name']), $m->swing->fixed);
         }
-        $named = array_filter($m->stitchNames, fn (string $name, string $id): bool => ! self::hasLessonOfItsOwn($book->get($id)), ARRAY_FILTER_USE_BOTH);
+        $named = array_filter($m->marks->stitchNames, fn (string $name, string $id): bool => ! self::hasLessonOfItsOwn($book->get($id)), ARRAY_FILTER_USE_BOTH);
         // Numbers in their order, 9 before 10; what has no number keeps the book's order behind them.
         uksort($named, fn (string $a, string $b): int => [$named[$a] === '', 0] <=> [$named[$b] === '', 0] ?: strnatcasecmp($named[$a], $named[$b]));
 

@@ -38,6 +38,8 @@ final readonly class StitchKind
         public array $strokes,
         /** Of a buttonhole: rectangular, round or keyhole. */
         public string $end,
+        /** Of a buttonhole of the machine’s own: the kind it is; empty for all else. */
+        public string $hole,
         /** A stitch of the machine that it is set up from by hand; null where the machine sews it of its own. */
         public ?string $madeOf,
     ) {}
@@ -55,7 +57,7 @@ final readonly class StitchKind
             $data->text('id'), $data->text('title'), $data->has('iso_4915') ? $data->text('iso_4915') : null, $data->text('iso_source'), $data->text('about'),
             $data->text('generator'), Span::read($data->part('length_mm')), Span::read($data->part('width_mm')),
             $data->flag('plain_zigzag'), $data->flag('dense'), $data->text('feed') === 'dropped', $data->texts('feet'),
-            $pattern->number('start', 0.0), $strokes, $data->text('end', ''), $data->has('made_of') ? $data->text('made_of') : null,
+            $pattern->number('start', 0.0), $strokes, $data->text('end', ''), $data->text('hole', ''), $data->has('made_of') ? $data->text('made_of') : null,
         );
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Buttonhole;
 
-use OpenSeam\Core\Buttonhole\HoleChoice;
 use OpenSeam\Core\Buttonhole\Run;
-use OpenSeam\Core\Buttonhole\Way;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
+use OpenSeam\Core\Machine\OwnButtonhole;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -58,13 +58,13 @@ final class HoleChoiceTest extends TestCase
 
     /** The needle is out before anything turns; what a machine has not is never spoken of; every part is sewn once, and the hole is closed. */
     #[DataProvider('ways')]
-    public function test_a_run_of_each_way(Way $way, string $kind, string $starts, bool $more): void
+    public function test_a_run_of_each_way(ButtonholeWay $way, string $kind, string $starts, bool $more): void
     {
         $run = Run::of($way, $kind, ['starts' => $starts, 'straight_first' => $more, 'ties_off' => $more, 'lever' => $more, 'corded' => false], 7);
         $acts = array_column($run->acts, 'text', 'id');
         self::assertCount(count($run->acts), $acts, 'each act has a name of its own');
         self::assertSame($starts === '', isset($acts['find-start']));
-        self::assertSame($more && $way === Way::OneStep, isset($acts['lever']));
+        self::assertSame($more && $way === ButtonholeWay::OneStep, isset($acts['lever']));
         self::assertSame($more && $way->isOneStep(), isset($acts['straight']));
         self::assertSame([$more, ! $more], [isset($acts['ties']), isset($acts['tie'])]);
         self::assertSame($kind === 'corded', isset($acts['cord'], $acts['draw-cord']));
@@ -94,8 +94,8 @@ final class HoleChoiceTest extends TestCase
     /** @return iterable<array{Way, string, string, bool}> */
     public static function ways(): iterable
     {
-        foreach (Way::cases() as $way) {
-            foreach (HoleChoice::KINDS as $kind) {
+        foreach (ButtonholeWay::cases() as $way) {
+            foreach (OwnButtonhole::KINDS as $kind) {
                 foreach (['front', 'back', ''] as $starts) {
                     yield [$way, $kind, $starts, false];
                     yield [$way, $kind, $starts, true];

@@ -8,9 +8,9 @@ use OpenSeam\Core\Buttonhole\HoleChecks;
 use OpenSeam\Core\Buttonhole\HolePlan;
 use OpenSeam\Core\Buttonhole\HoleReading;
 use OpenSeam\Core\Buttonhole\HoleVerdict;
-use OpenSeam\Core\Buttonhole\Way;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Tables;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -58,7 +58,7 @@ final class HoleVerdictTest extends TestCase
             $to === null || $all[$field] = $to;
             $field === 'button' && $to === 'snug' && $all['left_mm'] = 21;
             $field === 'button' && $to === 'snug' && $all['right_mm'] = 24;
-            self::assertSame($seen, HoleVerdict::of($plan, HoleReading::read(Data::of($all)), Way::FourStep)->seen);
+            self::assertSame($seen, HoleVerdict::of($plan, HoleReading::read(Data::of($all)), ButtonholeWay::FourStep)->seen);
         }
     }
 
@@ -66,11 +66,11 @@ final class HoleVerdictTest extends TestCase
     {
         $plan = new HolePlan(21, 18, 18);
         $away = new HoleReading(frontFromMarkMm: 21, backFromMarkMm: -21);
-        self::assertStringContainsString('mark of the back', HoleVerdict::of($plan, $away, Way::OneStep, 'front')->text);
-        self::assertStringContainsString('mark of the front', HoleVerdict::of($plan, $away, Way::OneStep, 'back')->text);
+        self::assertStringContainsString('mark of the back', HoleVerdict::of($plan, $away, ButtonholeWay::OneStep, 'front')->text);
+        self::assertStringContainsString('mark of the front', HoleVerdict::of($plan, $away, ButtonholeWay::OneStep, 'back')->text);
         $lopsided = new HoleReading(pointsLeft: 20, pointsRight: 28);
-        self::assertStringContainsString('right side is denser: one step on the balance control', HoleVerdict::of($plan, $lopsided, Way::OneStep, balance: true)->text);
-        self::assertStringContainsString('second side one notch', HoleVerdict::of($plan, $lopsided, Way::FourStep)->text);
+        self::assertStringContainsString('right side is denser: one step on the balance control', HoleVerdict::of($plan, $lopsided, ButtonholeWay::OneStep, balance: true)->text);
+        self::assertStringContainsString('second side one notch', HoleVerdict::of($plan, $lopsided, ButtonholeWay::FourStep)->text);
     }
 
     /** Met up to and with the limit, near up to and with the next. */

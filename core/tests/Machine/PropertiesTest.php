@@ -91,7 +91,7 @@ final class PropertiesTest extends TestCase
                 $m = Made::machine(['widest_swing_mm' => 7, 'fixed_zigzags' => array_map(fn (array $z, int $i): array => ['width_mm' => $z[0] / 10, 'length_mm' => $z[1] / 10, 'name' => "m$i"], $fixed, array_keys($fixed))]);
                 $near = DialTranslator::nearestFixed($m, $width / 10, $length / 10);
                 $far = hypot($near['width_mm'] - $width / 10, $near['length_mm'] - $length / 10);
-                foreach ($m->fixedZigzags as $z) {
+                foreach ($m->swing->fixed as $z) {
                     self::assertGreaterThanOrEqual($far - 1e-9, hypot($z['width_mm'] - $width / 10, $z['length_mm'] - $length / 10));
                 }
             });
@@ -143,7 +143,7 @@ final class PropertiesTest extends TestCase
         foreach (Drive::cases() as $drive) {
             $machine = Machine::read(Data::of(['name' => 'x', 'drive' => $drive->value]));
             self::assertEquals($machine, Machine::read(Data::of($machine->facts())));
-            self::assertSame($drive === Drive::StraightOnly, $machine->widestMm === 0.0);
+            self::assertSame($drive === Drive::StraightOnly, $machine->swing->widestMm === 0.0);
         }
         foreach (array_keys(FootBook::standard()->all()) as $kind) {
             $foot = Made::foot($kind);
@@ -155,7 +155,7 @@ final class PropertiesTest extends TestCase
     {
         $m = Made::machine(['needle_positions_mm' => [-3.5, -1, 0, 2]]);
         foreach ([[-9.0, -3.5], [-2.0, -1.0], [0.4, 0.0], [1.4, 2.0], [3.0, 2.0]] as [$asked, $got]) {
-            self::assertSame($got, $m->nearestPosition($asked));
+            self::assertSame($got, $m->swing->nearestPosition($asked));
         }
     }
 }

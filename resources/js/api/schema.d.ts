@@ -2956,6 +2956,16 @@ export interface components {
             count: number;
             /** @description width of the tape a binder takes, mm */
             tape_mm: number | null;
+            /** @description the button lies in it and sets the length */
+            hole_holder: boolean;
+            /** @description distance of the lines of its slider, mm */
+            hole_line_mm: number | null;
+            /** @description longest buttonhole it can be set to, mm */
+            hole_longest_mm: number | null;
+            /** @description it has a hole for the top thread */
+            hole_thread: boolean;
+            /** @description it has a spur for the loop of a cord */
+            hole_spur: boolean;
         };
         FootFactsSent: {
             /** @description what it is called in the room */
@@ -3014,6 +3024,16 @@ export interface components {
             count?: number;
             /** @description width of the tape a binder takes, mm */
             tape_mm?: number | null;
+            /** @description the button lies in it and sets the length */
+            hole_holder?: boolean;
+            /** @description distance of the lines of its slider, mm */
+            hole_line_mm?: number | null;
+            /** @description longest buttonhole it can be set to, mm */
+            hole_longest_mm?: number | null;
+            /** @description it has a hole for the top thread */
+            hole_thread?: boolean;
+            /** @description it has a spur for the loop of a cord */
+            hole_spur?: boolean;
         };
         /** @description A kind of foot there is, with measures to start from. */
         FootKindView: {
@@ -3490,7 +3510,7 @@ export interface components {
              * @description kind
              * @enum {string}
              */
-            buttonhole: "none" | "one-step" | "four-step";
+            buttonhole: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
             /**
              * @description the end it starts; empty: unknown
              * @enum {string}
@@ -3498,6 +3518,32 @@ export interface components {
             buttonhole_starts: "" | "front" | "back";
             /** @description mm */
             longest_buttonhole_mm: number;
+            /**
+             * @description the side it sews first; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_first_side: "" | "left" | "right";
+            /** @description straight rows come before the zigzag; null: unknown */
+            buttonhole_straight_first: boolean | null;
+            /** @description it ties off by itself; null: unknown */
+            buttonhole_ties_off: boolean | null;
+            /** @description it stops by itself at the end; null: unknown */
+            buttonhole_stops: boolean | null;
+            /** @description a lever is pulled down before each one; null: unknown */
+            buttonhole_lever: boolean | null;
+            /** @description it has a control that makes both sides alike; null: unknown */
+            buttonhole_balance: boolean | null;
+            /** @description where on the length dial its density is set, in the dial’s words */
+            buttonhole_zone: string;
+            /**
+             * @description the end of that zone that is denser; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_dense_end: "" | "low" | "high";
+            /** @description its own words of the steps, in their order */
+            buttonhole_marks: string[];
+            /** @description of the length that is typed; 0: by any */
+            buttonhole_step_mm: number;
             /**
              * @description how the feed is put out of work
              * @enum {string}
@@ -3563,7 +3609,7 @@ export interface components {
              * @description kind
              * @enum {string}
              */
-            buttonhole?: "none" | "one-step" | "four-step";
+            buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
             /**
              * @description the end it starts; empty: unknown
              * @enum {string}
@@ -3571,6 +3617,32 @@ export interface components {
             buttonhole_starts?: "" | "front" | "back";
             /** @description mm */
             longest_buttonhole_mm?: number;
+            /**
+             * @description the side it sews first; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_first_side?: "" | "left" | "right";
+            /** @description straight rows come before the zigzag; null: unknown */
+            buttonhole_straight_first?: boolean | null;
+            /** @description it ties off by itself; null: unknown */
+            buttonhole_ties_off?: boolean | null;
+            /** @description it stops by itself at the end; null: unknown */
+            buttonhole_stops?: boolean | null;
+            /** @description a lever is pulled down before each one; null: unknown */
+            buttonhole_lever?: boolean | null;
+            /** @description it has a control that makes both sides alike; null: unknown */
+            buttonhole_balance?: boolean | null;
+            /** @description where on the length dial its density is set, in the dial’s words */
+            buttonhole_zone?: string;
+            /**
+             * @description the end of that zone that is denser; empty: unknown
+             * @enum {string}
+             */
+            buttonhole_dense_end?: "" | "low" | "high";
+            /** @description its own words of the steps, in their order */
+            buttonhole_marks?: string[];
+            /** @description of the length that is typed; 0: by any */
+            buttonhole_step_mm?: number;
             /**
              * @description how the feed is put out of work
              * @enum {string}
@@ -6823,7 +6895,7 @@ export interface operations {
                          * @description kind
                          * @enum {string}
                          */
-                        buttonhole?: "none" | "one-step" | "four-step";
+                        buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
                         /**
                          * @description the end it starts; empty: unknown
                          * @enum {string}
@@ -6831,6 +6903,32 @@ export interface operations {
                         buttonhole_starts?: "" | "front" | "back";
                         /** @description mm */
                         longest_buttonhole_mm?: number;
+                        /**
+                         * @description the side it sews first; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_first_side?: "" | "left" | "right";
+                        /** @description straight rows come before the zigzag; null: unknown */
+                        buttonhole_straight_first?: boolean | null;
+                        /** @description it ties off by itself; null: unknown */
+                        buttonhole_ties_off?: boolean | null;
+                        /** @description it stops by itself at the end; null: unknown */
+                        buttonhole_stops?: boolean | null;
+                        /** @description a lever is pulled down before each one; null: unknown */
+                        buttonhole_lever?: boolean | null;
+                        /** @description it has a control that makes both sides alike; null: unknown */
+                        buttonhole_balance?: boolean | null;
+                        /** @description where on the length dial its density is set, in the dial’s words */
+                        buttonhole_zone?: string;
+                        /**
+                         * @description the end of that zone that is denser; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_dense_end?: "" | "low" | "high";
+                        /** @description its own words of the steps, in their order */
+                        buttonhole_marks?: string[];
+                        /** @description of the length that is typed; 0: by any */
+                        buttonhole_step_mm?: number;
                         /**
                          * @description how the feed is put out of work
                          * @enum {string}
@@ -6913,6 +7011,16 @@ export interface operations {
                         count?: number;
                         /** @description width of the tape a binder takes, mm */
                         tape_mm?: number | null;
+                        /** @description the button lies in it and sets the length */
+                        hole_holder?: boolean;
+                        /** @description distance of the lines of its slider, mm */
+                        hole_line_mm?: number | null;
+                        /** @description longest buttonhole it can be set to, mm */
+                        hole_longest_mm?: number | null;
+                        /** @description it has a hole for the top thread */
+                        hole_thread?: boolean;
+                        /** @description it has a spur for the loop of a cord */
+                        hole_spur?: boolean;
                     };
                     /**
                      * @description kind
@@ -7629,7 +7737,7 @@ export interface operations {
                          * @description kind
                          * @enum {string}
                          */
-                        buttonhole?: "none" | "one-step" | "four-step";
+                        buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
                         /**
                          * @description the end it starts; empty: unknown
                          * @enum {string}
@@ -7637,6 +7745,32 @@ export interface operations {
                         buttonhole_starts?: "" | "front" | "back";
                         /** @description mm */
                         longest_buttonhole_mm?: number;
+                        /**
+                         * @description the side it sews first; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_first_side?: "" | "left" | "right";
+                        /** @description straight rows come before the zigzag; null: unknown */
+                        buttonhole_straight_first?: boolean | null;
+                        /** @description it ties off by itself; null: unknown */
+                        buttonhole_ties_off?: boolean | null;
+                        /** @description it stops by itself at the end; null: unknown */
+                        buttonhole_stops?: boolean | null;
+                        /** @description a lever is pulled down before each one; null: unknown */
+                        buttonhole_lever?: boolean | null;
+                        /** @description it has a control that makes both sides alike; null: unknown */
+                        buttonhole_balance?: boolean | null;
+                        /** @description where on the length dial its density is set, in the dial’s words */
+                        buttonhole_zone?: string;
+                        /**
+                         * @description the end of that zone that is denser; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_dense_end?: "" | "low" | "high";
+                        /** @description its own words of the steps, in their order */
+                        buttonhole_marks?: string[];
+                        /** @description of the length that is typed; 0: by any */
+                        buttonhole_step_mm?: number;
                         /**
                          * @description how the feed is put out of work
                          * @enum {string}
@@ -7720,6 +7854,16 @@ export interface operations {
                         count?: number;
                         /** @description width of the tape a binder takes, mm */
                         tape_mm?: number | null;
+                        /** @description the button lies in it and sets the length */
+                        hole_holder?: boolean;
+                        /** @description distance of the lines of its slider, mm */
+                        hole_line_mm?: number | null;
+                        /** @description longest buttonhole it can be set to, mm */
+                        hole_longest_mm?: number | null;
+                        /** @description it has a hole for the top thread */
+                        hole_thread?: boolean;
+                        /** @description it has a spur for the loop of a cord */
+                        hole_spur?: boolean;
                     }[];
                     /** @description a length such as 15,9 or 5/8 */
                     allowance: string;
@@ -9411,7 +9555,7 @@ export interface operations {
                          * @description kind
                          * @enum {string}
                          */
-                        buttonhole?: "none" | "one-step" | "four-step";
+                        buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
                         /**
                          * @description the end it starts; empty: unknown
                          * @enum {string}
@@ -9419,6 +9563,32 @@ export interface operations {
                         buttonhole_starts?: "" | "front" | "back";
                         /** @description mm */
                         longest_buttonhole_mm?: number;
+                        /**
+                         * @description the side it sews first; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_first_side?: "" | "left" | "right";
+                        /** @description straight rows come before the zigzag; null: unknown */
+                        buttonhole_straight_first?: boolean | null;
+                        /** @description it ties off by itself; null: unknown */
+                        buttonhole_ties_off?: boolean | null;
+                        /** @description it stops by itself at the end; null: unknown */
+                        buttonhole_stops?: boolean | null;
+                        /** @description a lever is pulled down before each one; null: unknown */
+                        buttonhole_lever?: boolean | null;
+                        /** @description it has a control that makes both sides alike; null: unknown */
+                        buttonhole_balance?: boolean | null;
+                        /** @description where on the length dial its density is set, in the dial’s words */
+                        buttonhole_zone?: string;
+                        /**
+                         * @description the end of that zone that is denser; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_dense_end?: "" | "low" | "high";
+                        /** @description its own words of the steps, in their order */
+                        buttonhole_marks?: string[];
+                        /** @description of the length that is typed; 0: by any */
+                        buttonhole_step_mm?: number;
                         /**
                          * @description how the feed is put out of work
                          * @enum {string}
@@ -9484,7 +9654,7 @@ export interface operations {
                          * @description kind
                          * @enum {string}
                          */
-                        buttonhole?: "none" | "one-step" | "four-step";
+                        buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
                         /**
                          * @description the end it starts; empty: unknown
                          * @enum {string}
@@ -9492,6 +9662,32 @@ export interface operations {
                         buttonhole_starts?: "" | "front" | "back";
                         /** @description mm */
                         longest_buttonhole_mm?: number;
+                        /**
+                         * @description the side it sews first; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_first_side?: "" | "left" | "right";
+                        /** @description straight rows come before the zigzag; null: unknown */
+                        buttonhole_straight_first?: boolean | null;
+                        /** @description it ties off by itself; null: unknown */
+                        buttonhole_ties_off?: boolean | null;
+                        /** @description it stops by itself at the end; null: unknown */
+                        buttonhole_stops?: boolean | null;
+                        /** @description a lever is pulled down before each one; null: unknown */
+                        buttonhole_lever?: boolean | null;
+                        /** @description it has a control that makes both sides alike; null: unknown */
+                        buttonhole_balance?: boolean | null;
+                        /** @description where on the length dial its density is set, in the dial’s words */
+                        buttonhole_zone?: string;
+                        /**
+                         * @description the end of that zone that is denser; empty: unknown
+                         * @enum {string}
+                         */
+                        buttonhole_dense_end?: "" | "low" | "high";
+                        /** @description its own words of the steps, in their order */
+                        buttonhole_marks?: string[];
+                        /** @description of the length that is typed; 0: by any */
+                        buttonhole_step_mm?: number;
                         /**
                          * @description how the feed is put out of work
                          * @enum {string}

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
-use OpenSeam\Core\Buttonhole\HoleChoice;
 use OpenSeam\Core\Buttonhole\Run;
-use OpenSeam\Core\Buttonhole\Way;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
+use OpenSeam\Core\Machine\OwnButtonhole;
 
 /** A buttonhole, one act after another. */
 final class ButtonholeRun implements Calculator
@@ -29,7 +29,7 @@ final class ButtonholeRun implements Calculator
         $flag = fn (string $what): array => ['type' => 'boolean', 'description' => $what];
 
         return Schema::object([
-            'way' => Schema::oneOf('it sews them; none: by hand', array_column(Way::cases(), 'value')), 'kind' => Schema::oneOf('of buttonhole', HoleChoice::KINDS),
+            'way' => Schema::oneOf('it sews them; none: by hand', array_column(ButtonholeWay::cases(), 'value')), 'kind' => Schema::oneOf('of buttonhole', OwnButtonhole::KINDS),
             'starts' => Schema::oneOf('the end it starts; empty: nobody has looked yet', ['front', 'back', '', 'unknown']),
             'straight_first' => $flag('straight rows before the zigzag'), 'ties_off' => $flag('by itself'), 'lever' => $flag('it has one that is pulled down'), 'corded' => $flag('over a cord'),
             'swings' => Schema::whole('of a bar', 2, 20),
@@ -54,7 +54,7 @@ final class ButtonholeRun implements Calculator
     public function run(Data $in): array
     {
         $starts = $in->text('starts', '');
-        $run = Run::of(Way::from($in->text('way')), $in->text('kind', 'rectangular'), [
+        $run = Run::of(ButtonholeWay::from($in->text('way')), $in->text('kind', 'rectangular'), [
             'starts' => $starts === 'unknown' ? '' : $starts, 'straight_first' => $in->flag('straight_first', false), 'ties_off' => $in->flag('ties_off', false),
             'lever' => $in->flag('lever', false), 'corded' => $in->flag('corded', false),
         ], $in->whole('swings', Run::SWINGS));

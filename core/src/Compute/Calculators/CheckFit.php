@@ -67,7 +67,7 @@ final class CheckFit implements Calculator
             'works' => $refusals === [],
             'refusals' => array_map(fn (Refusal $r): array => ['rule' => $r->rule, 'field' => $r->field, 'text' => $r->text, 'danger' => $r->danger], $refusals),
             'margin_left_mm' => is_finite($clearance->leftMm) ? $clearance->leftMm : null, 'margin_right_mm' => is_finite($clearance->rightMm) ? $clearance->rightMm : null, 'verdict' => $clearance->verdict(),
-            'plate_margin_mm' => Clearance::of($machine->slotHalfMm, $machine->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize)->smallestMm(),
+            'plate_margin_mm' => Clearance::of($machine->swing->slotHalfMm, $machine->swing->slotHalfMm, $s->widthMm, $s->positionMm, $setup->needleSize)->smallestMm(),
             'swing_mm' => [$s->positionMm - $s->widthMm / 2, $s->positionMm + $s->widthMm / 2],
         ];
     }

@@ -59,7 +59,7 @@ final class FindRoomGuide implements Calculator
 
         return [
             'allowance_mm' => $allowance->inMm(), 'inches' => $allowance->asInchFraction(),
-            'all' => GuideFinder::find($allowance->inMm(), $guides, $machine->positionsMm), 'magnets' => $machine->magnetsAllowed,
+            'all' => GuideFinder::find($allowance->inMm(), $guides, $machine->swing->positionsMm), 'magnets' => $machine->magnetsAllowed,
         ];
     }
 }

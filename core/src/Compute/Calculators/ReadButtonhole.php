@@ -8,10 +8,10 @@ use OpenSeam\Core\Buttonhole\HoleChecks;
 use OpenSeam\Core\Buttonhole\HolePlan;
 use OpenSeam\Core\Buttonhole\HoleReading;
 use OpenSeam\Core\Buttonhole\HoleVerdict;
-use OpenSeam\Core\Buttonhole\Way;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
 
 /** A sewn buttonhole by ruler and eye. */
 final class ReadButtonhole implements Calculator
@@ -42,7 +42,7 @@ final class ReadButtonhole implements Calculator
 
         return Schema::object([
             'planned' => Schema::object(['finished_mm' => Schema::number('over both bars', null, 500, 0), 'opening_mm' => Schema::number('between them', null, 500, 0), 'half_wrap_mm' => Schema::number('half the way round the button', null, 500, 0), 'points_per_10' => Schema::number('needle points in 10 mm of a side', null, 200, 0)], ['points_per_10']),
-            'machine' => Schema::object(['way' => Schema::oneOf('it sews them', array_column(Way::cases(), 'value')), 'starts' => Schema::oneOf('the end it starts', ['front', 'back', '', 'unknown']), 'balance' => $flag('it has a control for both sides')], ['starts', 'balance']),
+            'machine' => Schema::object(['way' => Schema::oneOf('it sews them', array_column(ButtonholeWay::cases(), 'value')), 'starts' => Schema::oneOf('the end it starts', ['front', 'back', '', 'unknown']), 'balance' => $flag('it has a control for both sides')], ['starts', 'balance']),
             'read' => Schema::object($read, array_keys($read)),
         ]);
     }
@@ -70,7 +70,7 @@ final class ReadButtonhole implements Calculator
         $machine = $in->part('machine');
         $plan = new HolePlan($planned->number('finished_mm'), $planned->number('opening_mm'), $planned->number('half_wrap_mm'), $planned->numberOrNull('points_per_10'));
         $read = HoleReading::read($in->part('read'));
-        $verdict = HoleVerdict::of($plan, $read, Way::from($machine->text('way')), $machine->text('starts', ''), $machine->flag('balance', false));
+        $verdict = HoleVerdict::of($plan, $read, ButtonholeWay::from($machine->text('way')), $machine->text('starts', ''), $machine->flag('balance', false));
 
         return [
             'checks' => HoleChecks::of($plan, $read), 'seen' => $verdict->seen,

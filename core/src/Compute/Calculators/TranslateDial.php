@@ -58,7 +58,7 @@ final class TranslateDial implements Calculator
     {
         $from = Machine::read($in->part('from'));
         $kind = StitchBook::standard()->get($in->text('stitch'));
-        $from->has($kind->id) || throw InputError::at('stitch', $kind->id, "{$from->name} does not have “{$kind->title}”. It has: ".implode(', ', array_keys($from->stitchNames)).'.');
+        $from->has($kind->id) || throw InputError::at('stitch', $kind->id, "{$from->name} does not have “{$kind->title}”. It has: ".implode(', ', array_keys($from->marks->stitchNames)).'.');
         $asked = StitchSettings::of($kind, DialTranslator::strokeLength($from, $in->number('length_mm'), $kind), $in->numberOrNull('width_mm'));
         $to = DialTranslator::to(Machine::read($in->part('to')), $asked);
 

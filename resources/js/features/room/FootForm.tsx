@@ -1,23 +1,33 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { toNumber } from '../../text/numbers'
-import { t } from '../../text/words'
+import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
+import { Asked } from './HoleQuestions'
+import type { Shown } from './HoleSketch'
 
 type Facts = View['FootFacts']
 const NUMBERS = ['opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm', 'largest_swing_mm', 'smallest_swing_mm', 'count'] as const
-type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
+/** What a foot may have for buttonholes. */
+const HAS = [
+    ['hole_holder', 'holder', 'room.holeHolder'],
+    ['hole_thread', 'thread', 'room.holeThread'],
+    ['hole_spur', 'spur', 'room.holeSpur'],
+] as const satisfies readonly (readonly [keyof Facts, Shown, Key])[]
+type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'hole_line_mm' | 'hole_longest_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
 
 const typedOf = (f: Facts): Typed => ({
     ...(Object.fromEntries(NUMBERS.map((n) => [n, String(f[n])])) as Record<(typeof NUMBERS)[number], string>),
     edge_inner_mm: f.edge_inner_mm === null ? '' : String(f.edge_inner_mm),
     tape_mm: f.tape_mm === null ? '' : String(f.tape_mm),
+    hole_line_mm: f.hole_line_mm === null ? '' : String(f.hole_line_mm),
+    hole_longest_mm: f.hole_longest_mm === null ? '' : String(f.hole_longest_mm),
     min_mm: String(f.guide?.min_mm ?? ''),
     max_mm: String(f.guide?.max_mm ?? ''),
     step_mm: String(f.guide?.step_mm ?? ''),
@@ -58,6 +68,8 @@ export function FootForm({ room, foot, onDone }: Props) {
             .filter((c) => c !== ''),
         edge_inner_mm: typed.edge_inner_mm.trim() === '' ? null : number('edge_inner_mm'),
         tape_mm: typed.tape_mm.trim() === '' ? null : number('tape_mm'),
+        hole_line_mm: typed.hole_line_mm.trim() === '' ? null : number('hole_line_mm'),
+        hole_longest_mm: typed.hole_longest_mm.trim() === '' ? null : number('hole_longest_mm'),
         guide:
             typed.min_mm.trim() === '' && typed.max_mm.trim() === ''
                 ? null
@@ -173,6 +185,21 @@ export function FootForm({ room, foot, onDone }: Props) {
                     onChange={(e) => setCloths(e.currentTarget.value)}
                 />
             </div>
+            {usual(facts.kind).hole_thread && (
+                <fieldset className={cx('hole-questions')}>
+                    <legend>{t('room.buttonhole')}</legend>
+                    <Asked shown="lines">
+                        {size('hole_line_mm', t('room.holeLines'), 0.5, 20, 0.5)}
+                        <p className={cx('quiet')}>{t('room.holeLinesEmpty')}</p>
+                    </Asked>
+                    <Asked shown="stops">{size('hole_longest_mm', t('room.longestButtonhole'), 5, 100, 1)}</Asked>
+                    {HAS.map(([fact, shown, key]) => (
+                        <Asked key={fact} shown={shown}>
+                            <Checkbox label={t(key)} checked={facts[fact]} onChange={(e) => setFacts({ ...facts, [fact]: e.currentTarget.checked })} />
+                        </Asked>
+                    ))}
+                </fieldset>
+            )}
             <p className={cx('quiet')}>{t('room.measureFromTheCentreNeedle')}</p>
             <Trouble error={save.error ?? retire.error} />
             <div className={cx('keep-acts')}>

@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
+import { HoleQuestions } from './HoleQuestions'
 import { listText, readFixed, readList } from './lists'
 import { MachineDrawing } from './MachineDrawing'
 
@@ -29,6 +30,7 @@ const typedOf = (of: Facts) => ({
     longest_stitch_mm: String(of.longest_stitch_mm),
     slot_mm: String(of.slot_mm),
     longest_buttonhole_mm: String(of.longest_buttonhole_mm),
+    buttonhole_step_mm: String(of.buttonhole_step_mm),
     strokes_per_minute: String(of.strokes_per_minute),
     bobbin_metres: String(of.bobbin_metres),
     needle_positions_mm: listText(of.needle_positions_mm),
@@ -65,6 +67,8 @@ export function MachineForm({ room, machine, onDone }: Props) {
         longest_stitch_mm: number('longest_stitch_mm'),
         slot_mm: number('slot_mm'),
         longest_buttonhole_mm: number('longest_buttonhole_mm'),
+        buttonhole_step_mm: number('buttonhole_step_mm'),
+        buttonhole_marks: facts.buttonhole_marks.map((mark) => mark.trim()).filter((mark) => mark !== ''),
         strokes_per_minute: number('strokes_per_minute'),
         bobbin_metres: number('bobbin_metres'),
         needle_positions_mm: readList(typed.needle_positions_mm),
@@ -200,21 +204,6 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     />
                 )}
                 <Choice
-                    label={t('room.buttonhole')}
-                    value={facts.buttonhole}
-                    options={named({ none: 'room.buttonholeNone', 'one-step': 'room.buttonholeOneStep', 'four-step': 'room.buttonholeFourStep' })}
-                    onChange={(b) => setFacts({ ...facts, buttonhole: b as Facts['buttonhole'] })}
-                />
-                {facts.buttonhole !== 'none' && (
-                    <Choice
-                        label={t('room.itStartsAtThe')}
-                        value={facts.buttonhole_starts}
-                        options={named({ '': 'room.unknown', front: 'room.sideFront', back: 'room.sideBack' })}
-                        onChange={(b) => setFacts({ ...facts, buttonhole_starts: b as Facts['buttonhole_starts'] })}
-                    />
-                )}
-                {facts.buttonhole !== 'none' && size('longest_buttonhole_mm', t('room.longestButtonhole'), 0, 60, 1)}
-                <Choice
                     label={t('room.feed')}
                     value={facts.feed_drop}
                     options={[
@@ -260,6 +249,16 @@ export function MachineForm({ room, machine, onDone }: Props) {
                     />
                 ))}
             </div>
+            {!straight && (
+                <HoleQuestions
+                    facts={facts}
+                    longest={typed.longest_buttonhole_mm}
+                    step={typed.buttonhole_step_mm}
+                    onChange={setFacts}
+                    onLongest={write('longest_buttonhole_mm')}
+                    onStep={write('buttonhole_step_mm')}
+                />
+            )}
             <fieldset className={cx('stitch-names')}>
                 <legend>{t('room.stitchesItHasWithIts')}</legend>
                 {room.stitches

@@ -6,6 +6,7 @@ import { day } from '../../text/time'
 import { t, type Key } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
+import { wayName } from './HoleQuestions'
 
 type Service = View['ServiceBody']['kind']
 const WORDS: Record<Service, Key> = {
@@ -87,7 +88,7 @@ function MachineRow({ m, room, zone, onEdit, onLog }: RowProps) {
                     ? t('room.swingMmStitchMm', { w: f.widest_swing_mm, a: f.shortest_stitch_mm, b: f.longest_stitch_mm })
                     : t('room.straightMm', { a: f.shortest_stitch_mm, b: f.longest_stitch_mm })}
                 <small>
-                    {t('room.stitchesButtonholeTension', { n: Object.keys(f.stitch_names).length, kind: f.buttonhole, mark: m.machine.tension_mark })}
+                    {t('room.stitchesButtonholeTension', { n: Object.keys(f.stitch_names).length, kind: wayName(f.buttonhole), mark: m.machine.tension_mark })}
                 </small>
             </td>
             <td>

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Buttonhole;
+namespace OpenSeam\Core\Machine;
 
 /** How a machine sews a buttonhole: who turns it round, and who says how long it gets. */
-enum Way: string
+enum ButtonholeWay: string
 {
     /** No buttonhole of its own. */
     case None = 'none';
@@ -28,5 +28,17 @@ enum Way: string
     public function isOneStep(): bool
     {
         return in_array($this, [self::OneStep, self::Sensing, self::Typed], true);
+    }
+
+    /** @return list<self> what a machine can be said to have: all but by hand */
+    public static function ofMachines(): array
+    {
+        return [self::None, self::OneStep, self::Sensing, self::FourStep, self::ThreePosition, self::FootTells, self::Typed];
+    }
+
+    /** The kind of foot it is sewn with. */
+    public function foot(): string
+    {
+        return $this->isOneStep() ? 'buttonhole-one-step' : 'buttonhole-four-step';
     }
 }
