@@ -1,6 +1,7 @@
 # What nginx and php-fpm are told: both run as one unprivileged account and meet at a socket only it can reach.
 # No log holds an address, a token, a name or a browser: none of requests is written, and of errors only those of the servers themselves.
 
+# A database that was killed can leave a connection half open: a request gives up on it before it is ended itself, and asks anew.
 write_web_settings() {
     cat >"$WEB/fpm.conf" <<TEXT
 [global]
@@ -19,6 +20,7 @@ clear_env = no
 catch_workers_output = no
 php_admin_value[memory_limit] = 256M
 php_admin_value[max_execution_time] = 10
+php_admin_value[mysqlnd.net_read_timeout] = 4
 php_admin_value[post_max_size] = 16M
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
