@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Buttonhole;
 use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Near;
 use OpenSeam\Core\Tables;
+use OpenSeam\Core\Words;
 
 /**
  * What is seen on a buttonhole, the one change, and the skill it speaks of: the
@@ -34,10 +35,14 @@ final readonly class HoleVerdict
     /**
      * @param  string  $starts  front or back, the end at which the machine was thought to start; empty: unknown
      * @param  bool  $balance  the machine has a control for it
+     * @param  Words|null  $words  in which lengths are said; null: mm
      */
-    public static function of(HolePlan $plan, HoleReading $read, ButtonholeWay $way, string $starts = '', bool $balance = false): self
+    public static function of(HolePlan $plan, HoleReading $read, ButtonholeWay $way, string $starts = '', bool $balance = false, ?Words $words = null): self
     {
-        return self::size($plan, $read, $way) ?? self::place($plan, $read, $starts) ?? self::density($plan, $read, $balance) ?? self::rest($read) ?? new self(null, Tables::read('buttonhole-table')->text('nothing'), null);
+        $found = self::size($plan, $read, $way) ?? self::place($plan, $read, $starts) ?? self::density($plan, $read, $balance) ?? self::rest($read) ?? new self(null, Tables::read('buttonhole-table')->text('nothing'), null);
+        $by = ($words ?? Words::in())->length($found->byMm ?? 0.0);
+
+        return new self($found->seen, str_replace('{by}', $by, $found->text), $found->skill, $found->byMm, $found->nextOpeningMm);
     }
 
     private static function size(HolePlan $plan, HoleReading $read, ButtonholeWay $way): ?self
@@ -46,21 +51,21 @@ final readonly class HoleVerdict
         if ($read->button === 'loose') {
             $by = max($opening - $plan->halfWrapMm, self::LEAST_STEP_MM);
 
-            return self::row('loose', ['by' => $by], $by, $opening - $by);
+            return self::row('loose', [], $by, $opening - $by);
         }
         if ($read->button !== 'tight') {
             return null;
         }
         $short = $plan->finishedMm - ($read->finishedMm($plan->finishedMm) ?? $plan->finishedMm);
         if ($short > HoleChecks::FINISHED[0] + Near::DUST) {
-            return self::row('tight-short', ['by' => $short], $short, null, $way->isOneStep() ? 'one-step' : null);
+            return self::row('tight-short', [], $short, null, $way->isOneStep() ? 'one-step' : null);
         }
         if ($opening < $plan->openingMm - HoleChecks::OPENING[0] - Near::DUST) {
             return self::row('tight-opening-short', [], $plan->openingMm - $opening);
         }
         $by = max($plan->halfWrapMm - $opening, self::LEAST_STEP_MM);
 
-        return self::row('tight-as-planned', ['by' => $by], $by, $opening + $by);
+        return self::row('tight-as-planned', [], $by, $opening + $by);
     }
 
     private static function place(HolePlan $plan, HoleReading $read, string $starts): ?self
@@ -71,7 +76,7 @@ final readonly class HoleVerdict
             $by >= self::OTHER_END * $plan->finishedMm => self::row('other-end', ['end' => match ($starts) {
                 'front' => 'back', 'back' => 'front', default => 'other end',
             }], $by),
-            $by > HoleChecks::PLACE[0] + Near::DUST => self::row('displaced', ['by' => $by], $by),
+            $by > HoleChecks::PLACE[0] + Near::DUST => self::row('displaced', [], $by),
             default => null,
         };
     }
@@ -95,8 +100,8 @@ final readonly class HoleVerdict
         $skew = $read->edgeFrontMm === null || $read->edgeBackMm === null ? 0.0 : abs($read->edgeFrontMm - $read->edgeBackMm);
 
         return match (true) {
-            $sides > HoleChecks::SIDES[0] + Near::DUST => self::row('overrun', ['by' => $sides], $sides),
-            $skew > HoleChecks::SKEW[0] + Near::DUST => self::row('skewed', ['by' => $skew], $skew),
+            $sides > HoleChecks::SIDES[0] + Near::DUST => self::row('overrun', [], $sides),
+            $skew > HoleChecks::SKEW[0] + Near::DUST => self::row('skewed', [], $skew),
             $read->puckered === true => self::row('puckered'),
             $read->barCut === true || $read->sideCut === true => self::row('cut'),
             $read->threadCaught === true || $read->nest === true => self::row('thread-caught'),
@@ -105,14 +110,14 @@ final readonly class HoleVerdict
         };
     }
 
-    /** @param  array<string, float|string>  $said */
+    /** @param  array<string, string>  $said */
     private static function row(string $id, array $said = [], ?float $by = null, ?float $next = null, ?string $where = null): self
     {
         $row = Tables::read('buttonhole-table')->part('rows')->part($id);
         $here = $where !== null && $row->has($where) ? $row->part($where) : $row;
         $text = $here->text('text');
         foreach ($said as $name => $value) {
-            $text = str_replace('{'.$name.'}', is_float($value) ? (string) round($value, 1) : $value, $text);
+            $text = str_replace('{'.$name.'}', $value, $text);
         }
 
         return new self($id, $text, $here->has('skill') ? $here->text('skill') : $row->text('skill'), $by, $next);

@@ -12,7 +12,7 @@ use OpenSeam\Core\Tables;
  * A buttonhole sewn on one machine, an act at a time (core/resources/buttonhole-runs.json),
  * and the parts it is made of in the order in which they are sewn.
  *
- * @phpstan-type Act array{id: string, text: string, caution?: string, stop_when?: string, see?: string}
+ * @phpstan-type Act array{id: string, text: string, at?: string, caution?: string, stop_when?: string, see?: string}
  * @phpstan-type Part array{part: string, from: string, to: string, direction: string}
  */
 final readonly class Run
@@ -26,27 +26,34 @@ final readonly class Run
      */
     private function __construct(public array $acts, public array $path) {}
 
-    /** @param  array{starts: string, straight_first: bool, ties_off: bool, lever: bool, corded: bool}  $facts  starts: front, back, or empty while nobody has looked */
-    public static function of(ButtonholeWay $way, string $kind, array $facts, int $swings = self::SWINGS): self
+    /** @param  string|null  $set  what the machine, the foot or the marks are told, in words */
+    public static function of(ButtonholeWay $way, string $kind, RunFacts $facts, int $swings = self::SWINGS, ?string $set = null): self
     {
         $way = $way === ButtonholeWay::None ? ButtonholeWay::ByHand : $way;
-        $facts['corded'] = $facts['corded'] || $kind === 'corded';
-        $facts['lever'] = $facts['lever'] && $way === ButtonholeWay::OneStep;
-        $facts['straight_first'] = $facts['straight_first'] && $way->isOneStep();
-        [$start, $far] = match ($facts['starts']) {
+        $straightFirst = $facts->straightFirst === true && $way->isOneStep();
+        $holds = [
+            'starts' => $facts->starts, 'straight_first' => $straightFirst, 'ties_off' => $facts->tiesOff ?? false, 'lever' => $facts->lever && $way === ButtonholeWay::OneStep,
+            'corded' => $facts->corded || $kind === 'corded', 'looked' => $facts->looked, 'told' => $set !== null,
+        ];
+        [$start, $far] = match ($facts->starts) {
             'front' => ['front', 'back'],
             'back' => ['back', 'front'],
             default => ['start', 'far end'],
         };
+        [$side1, $side2] = $facts->firstSide === 'right' ? ['right', 'left'] : ['left', 'right'];
         $table = Tables::read('buttonhole-runs');
+        $words = ['{start}' => $start, '{far}' => $far, '{swings}' => (string) $swings, '{side1}' => $side1, '{side2}' => $side2, '{set}' => (string) $set];
+        foreach ($table->part('steps')->texts($way->value) as $i => $step) {
+            $words['{s'.($i + 1).'}'] = $facts->marks[$i] ?? $step;
+        }
         $acts = [];
         foreach ([...$table->parts('before'), ...$table->part('ways')->parts($way->value), ...$table->parts('end')] as $act) {
-            if (self::holds($act, $facts)) {
-                $acts[] = self::said($act, ['{start}' => $start, '{far}' => $far, '{swings}' => (string) $swings]);
+            if (self::holds($act, $holds)) {
+                $acts[] = self::said($act, $words);
             }
         }
 
-        return new self($acts, self::path($kind, $facts['straight_first'], $start, $far));
+        return new self($acts, self::path($kind, $straightFirst, $start, $far, $side1, $side2));
     }
 
     /** @param  array<string, string|bool>  $facts */
@@ -68,7 +75,7 @@ final readonly class Run
     private static function said(Data $act, array $words): array
     {
         $said = ['id' => $act->text('id'), 'text' => strtr($act->text('text'), $words)];
-        foreach (['caution', 'stop_when', 'see'] as $more) {
+        foreach (['at', 'caution', 'stop_when', 'see'] as $more) {
             $act->has($more) && $said[$more] = strtr($act->text($more), $words);
         }
 
@@ -76,7 +83,7 @@ final readonly class Run
     }
 
     /** @return list<Part> */
-    private static function path(string $kind, bool $straightFirst, string $start, string $far): array
+    private static function path(string $kind, bool $straightFirst, string $start, string $far, string $side1, string $side2): array
     {
         $out = ['from' => $start, 'to' => $far, 'direction' => self::direction($start)];
         $home = ['from' => $far, 'to' => $start, 'direction' => self::direction($far)];
@@ -87,8 +94,8 @@ final readonly class Run
         };
 
         return [
-            ...($straightFirst ? [['part' => 'straight-left'] + $out, ['part' => 'straight-right'] + $home] : []),
-            ['part' => 'side-left'] + $out, $end($far, $shaped), ['part' => 'side-right'] + $home, $end($start, 'bar'),
+            ...($straightFirst ? [['part' => "straight-$side1"] + $out, ['part' => "straight-$side2"] + $home] : []),
+            ['part' => "side-$side1"] + $out, $end($far, $shaped), ['part' => "side-$side2"] + $home, $end($start, 'bar'),
         ];
     }
 

@@ -76,10 +76,4 @@ final readonly class Sizing
             throw new ValueRefused(sprintf('The whole way round is over six times the diameter: %g mm at most is believable here. Measure again.', 2 * self::MOST_WRAPS * $button->diameterMm));
         }
     }
-
-    /** What is to be set so that it comes out so long on a machine whose holes get so much longer than they are set. */
-    public function setMm(float $offsetMm): float
-    {
-        return $this->finishedMm - $offsetMm;
-    }
 }

@@ -28,6 +28,18 @@ final class Buttonhole
      */
     public static function points(StitchSettings $s, float $rowMm): array
     {
+        return array_merge(...array_values(self::parts($s, $rowMm)));
+    }
+
+    /**
+     * The same, part by part in the order in which they are sewn.
+     *
+     * @return array<string, list<Point>>
+     *
+     * @throws InputError when the bars leave nothing to cut
+     */
+    public static function parts(StitchSettings $s, float $rowMm): array
+    {
         $bar = $s->barMm;
         $far = match ($s->kind->end) {
             'round' => $s->widthMm / 2,
@@ -42,21 +54,23 @@ final class Buttonhole
         $outer = $s->widthMm / 2;
         $turn = $rowMm - $far;
 
-        return array_map(
+        $parts = [
+            'straight' => $s->straightFirst ? [...self::straight($bar, $turn, -($outer + $inner) / 2), ...self::straight($turn, $bar, ($outer + $inner) / 2)] : [],
+            'side-1' => self::zigzag($bar, $turn, $s->lengthMm, -$outer, -$inner),
+            'bar-1' => match ($s->kind->end) {
+                'round' => self::fan($turn, 0.0, $inner, $outer, M_PI, $s->lengthMm),
+                'keyhole' => self::fan($rowMm - $s->widthMm * self::EYE / 2, 0.0, $outer * 0.55, $outer * self::EYE, 1.6 * M_PI, $s->lengthMm),
+                default => self::bar($turn, $rowMm, $s->stitches, $outer),
+            },
+            'side-2' => self::zigzag($turn, $bar, $s->lengthMm, $outer, $inner),
+            'bar-2' => self::bar($bar, 0.0, $s->stitches, $outer),
+        ];
+
+        return array_map(fn (array $points): array => array_map(
             // Begun at the back it is the same hole from its other end: what was left is right, seen along the way it is sewn.
             fn (array $p): array => $s->startsAtBack ? [$rowMm - $p[0], $s->positionMm - $p[1]] : [$p[0], $p[1] + $s->positionMm],
-            [
-                ...($s->straightFirst ? [...self::straight($bar, $turn, -($outer + $inner) / 2), ...self::straight($turn, $bar, ($outer + $inner) / 2)] : []),
-                ...self::zigzag($bar, $turn, $s->lengthMm, -$outer, -$inner),
-                ...match ($s->kind->end) {
-                    'round' => self::fan($turn, 0.0, $inner, $outer, M_PI, $s->lengthMm),
-                    'keyhole' => self::fan($rowMm - $s->widthMm * self::EYE / 2, 0.0, $outer * 0.55, $outer * self::EYE, 1.6 * M_PI, $s->lengthMm),
-                    default => self::bar($turn, $rowMm, $s->stitches, $outer),
-                },
-                ...self::zigzag($turn, $bar, $s->lengthMm, $outer, $inner),
-                ...self::bar($bar, 0.0, $s->stitches, $outer),
-            ],
-        );
+            $points,
+        ), $parts);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Buttonhole;
 
 use OpenSeam\Core\Buttonhole\Run;
+use OpenSeam\Core\Buttonhole\RunFacts;
 use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\ButtonholeWay;
@@ -60,7 +61,7 @@ final class HoleChoiceTest extends TestCase
     #[DataProvider('ways')]
     public function test_a_run_of_each_way(ButtonholeWay $way, string $kind, string $starts, bool $more): void
     {
-        $run = Run::of($way, $kind, ['starts' => $starts, 'straight_first' => $more, 'ties_off' => $more, 'lever' => $more, 'corded' => false], 7);
+        $run = Run::of($way, $kind, new RunFacts($starts, $more, $more, $more), 7);
         $acts = array_column($run->acts, 'text', 'id');
         self::assertCount(count($run->acts), $acts, 'each act has a name of its own');
         self::assertSame($starts === '', isset($acts['find-start']));
@@ -91,7 +92,22 @@ final class HoleChoiceTest extends TestCase
         self::assertSame(['back' => 'forwards', 'front' => 'backwards', '' => 'away-from-start'][$starts], $run->path[0]['direction']);
     }
 
-    /** @return iterable<array{Way, string, string, bool}> */
+    public function test_a_run_speaks_in_the_machines_own_words(): void
+    {
+        $facts = new RunFacts('back', marks: ['a', 'b', 'c', 'd'], firstSide: 'right', looked: false);
+        $run = Run::of(ButtonholeWay::FourStep, 'rectangular', $facts, 6, 'Slider to 6.5 lines.');
+        $acts = array_column($run->acts, 'text', 'id');
+        self::assertSame(['Slider to 6.5 lines.', 'Step a: the right side, from the back to the front. The last stitches by hand wheel.', 'Needle out and at its highest; turn to b.'], [$acts['set-length'], $acts['side-1'], $acts['turn-1']]);
+        self::assertArrayHasKey('find-rest', $acts, 'what nobody saw is watched for');
+        self::assertSame(['side-right', 'bar', 'side-left', 'bar'], array_column($run->path, 'part'));
+        // Where it has no words of its own, what is usual.
+        $usual = array_column(Run::of(ButtonholeWay::ThreePosition, 'rectangular', new RunFacts('front'))->acts, 'text', 'id');
+        self::assertSame(['Position left: the left side, from the front to the back. The last stitches by hand wheel.', 'Needle out and at its highest; selector to bars.'], [$usual['side-1'], $usual['turn-1']]);
+        self::assertArrayNotHasKey('set-length', $usual);
+        self::assertArrayNotHasKey('find-rest', $usual);
+    }
+
+    /** @return iterable<array{ButtonholeWay, string, string, bool}> */
     public static function ways(): iterable
     {
         foreach (ButtonholeWay::cases() as $way) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Compute\Calculators;
 
 use OpenSeam\Core\Buttonhole\Run;
+use OpenSeam\Core\Buttonhole\RunFacts;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
@@ -41,7 +42,7 @@ final class ButtonholeRun implements Calculator
         $text = fn (string $what): array => Schema::text($what, 400);
 
         return Schema::object([
-            'acts' => Schema::list('in order', Schema::object(['id' => Schema::text('of the act'), 'text' => $text('what to do'), 'caution' => $text('beside it'), 'stop_when' => $text('it is done'), 'see' => $text('what is seen when it is right')], ['caution', 'stop_when', 'see'])),
+            'acts' => Schema::list('in order', Schema::object(['id' => Schema::text('of the act'), 'text' => $text('what to do'), 'at' => $text('the part under the needle'), 'caution' => $text('beside it'), 'stop_when' => $text('it is done'), 'see' => $text('what is seen when it is right')], ['at', 'caution', 'stop_when', 'see'])),
             'path' => Schema::list('parts in the order in which they are sewn', Schema::object(['part' => Schema::text('of the hole'), 'from' => Schema::text('end'), 'to' => Schema::text('end'), 'direction' => Schema::text('of the feed: forwards goes from the back of the hole to its front')])),
         ]);
     }
@@ -54,10 +55,9 @@ final class ButtonholeRun implements Calculator
     public function run(Data $in): array
     {
         $starts = $in->text('starts', '');
-        $run = Run::of(ButtonholeWay::from($in->text('way')), $in->text('kind', 'rectangular'), [
-            'starts' => $starts === 'unknown' ? '' : $starts, 'straight_first' => $in->flag('straight_first', false), 'ties_off' => $in->flag('ties_off', false),
-            'lever' => $in->flag('lever', false), 'corded' => $in->flag('corded', false),
-        ], $in->whole('swings', Run::SWINGS));
+        $run = Run::of(ButtonholeWay::from($in->text('way')), $in->text('kind', 'rectangular'), new RunFacts(
+            $starts === 'unknown' ? '' : $starts, $in->flag('straight_first', false), $in->flag('ties_off', false), $in->flag('lever', false), $in->flag('corded', false),
+        ), $in->whole('swings', Run::SWINGS));
 
         return ['acts' => $run->acts, 'path' => $run->path];
     }

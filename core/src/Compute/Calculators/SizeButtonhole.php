@@ -8,6 +8,7 @@ use OpenSeam\Core\Buttonhole\Button;
 use OpenSeam\Core\Buttonhole\ButtonShape;
 use OpenSeam\Core\Buttonhole\LengthRules;
 use OpenSeam\Core\Buttonhole\Passing;
+use OpenSeam\Core\Buttonhole\SetLength;
 use OpenSeam\Core\Buttonhole\SizeWay;
 use OpenSeam\Core\Buttonhole\Sizing;
 use OpenSeam\Core\Compute\Calculator;
@@ -69,28 +70,20 @@ final class SizeButtonhole implements Calculator
     {
         $way = SizeWay::from($in->text('way'));
         $size = $this->sized($in);
+        $line = $in->numberOrNull('line_mm');
+        $way !== SizeWay::Slider || $line !== null || throw InputError::at('line_mm', null, 'For a slider the distance of its lines must be given.');
         $offset = $in->number('offset_mm', 0.0);
-        $set = $size->setMm($offset);
-        $set > 0 || throw InputError::at('offset_mm', $offset, sprintf('With this offset nothing is left to set: %g mm finished is less than it.', $size->finishedMm));
-        $told = ['mm' => $set];
-        if ($way === SizeWay::Slider) {
-            $line = $in->numberOrNull('line_mm') ?? throw InputError::at('line_mm', null, 'For a slider the distance of its lines must be given.');
-            // To the nearest half line.
-            $lines = max(0.5, round(2 * $set / $line) / 2);
-            $told += ['lines' => $lines, 'comes_out_mm' => $lines * $line + $offset, 'error_mm' => $lines * $line + $offset - $size->finishedMm];
-        } elseif ($way === SizeWay::Typed) {
-            $step = $in->numberOrNull('step_mm') ?? 0.0;
-            $typed = $step > 0 ? max($step, round($set / $step) * $step) : $set;
-            $told = ['mm' => $typed, 'comes_out_mm' => $typed + $offset, 'error_mm' => $typed + $offset - $size->finishedMm];
-        } elseif ($way === SizeWay::ButtonInFoot) {
-            $told['add_mm'] = $set - $in->number('diameter_mm');
+        try {
+            $set = SetLength::of($way, $size->finishedMm, $in->number('diameter_mm'), $offset, $line, $in->numberOrNull('step_mm') ?? 0.0);
+        } catch (ValueRefused $e) {
+            throw InputError::at('offset_mm', $offset, $e->getMessage());
         }
         $longest = $in->numberOrNull('longest_mm');
 
         return [
             'half_wrap_mm' => $size->halfWrapMm, 'estimated' => $size->estimated, 'opening_mm' => $size->openingMm, 'finished_mm' => $size->finishedMm,
             'passes' => Passing::of($size->openingMm, $size->halfWrapMm)->value,
-            'set' => $told, 'fits' => $longest === null ? null : $told['mm'] <= $longest + Near::DUST,
+            'set' => $set->said(), 'fits' => $longest === null ? null : $set->mm <= $longest + Near::DUST,
             'line_mm' => $size->lineMm, 'schools' => $size->schools,
         ];
     }
