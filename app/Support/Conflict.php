@@ -42,6 +42,11 @@ final class Conflict extends RuntimeException
         return new self('version', $got, "Who sits where was changed meanwhile (it is at version $current now). Look at the new one, then make your change again.");
     }
 
+    public static function buttonholeTaken(string $id): self
+    {
+        return new self('id', $id, 'Something else was already kept under this id. The first one stays.');
+    }
+
     public static function photoTaken(string $id): self
     {
         return new self('id', $id, 'A photo of another sample was already kept under this id. The first one stays.');

@@ -25,8 +25,8 @@ final readonly class HoleField
         $table = Tables::read('buttonhole-readings');
         // A machine that turns round by itself leaves no gap where a step began, and one that ties off leaves no ends.
         $holds = fn (Data $f): bool => (! $f->flag('stepped', false) || ! $way->isOneStep()) && (! $f->has('ties_off') || $f->flag('ties_off') === $tiesOff);
-        $of = fn (string $when): array => array_map(fn (Data $f): self => new self($f->text('id'), $f->text('kind'), $when === 'opened'), array_filter($table->parts($when), $holds));
+        $of = fn (string $when): array => array_map(fn (Data $f): self => new self($f->text('id'), $f->text('kind'), $when === 'opened'), array_values(array_filter($table->parts($when), $holds)));
 
-        return array_values([...$of('sewn'), ...$of('opened')]);
+        return [...$of('sewn'), ...$of('opened')];
     }
 }

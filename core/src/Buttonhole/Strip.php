@@ -10,7 +10,7 @@ namespace OpenSeam\Core\Buttonhole;
  * goes, the room the foot needs; and its twin for the buttons. Along the strip
  * from its origin, across from its middle, mm.
  *
- * @phpstan-type Hole array{at_mm: float, from_mm: float, to_mm: float, cut_from_mm: float, cut_to_mm: float, start_mm: float, towards_mm: float, button_mm: float}
+ * @phpstan-type Hole array{at_mm: float, from_mm: float, to_mm: float, cut_from_mm: float, cut_to_mm: float, start_mm: float, towards_mm: float}
  */
 final readonly class Strip
 {
@@ -41,8 +41,9 @@ final readonly class Strip
     /**
      * @param  list<float>  $positionsMm  centre of each hole along the band, from one origin
      * @param  string  $starts  front or back: front is the end nearer to who sews, on the strip its beginning; empty: unknown, no start is marked
+     * @param  bool  $edgeOnTheRight  seen from outside, the origin at the top: the right band as worn, over the left one
      */
-    public static function of(JobPlan $plan, float $diameterMm, array $positionsMm, string $starts, ?float $bandMm = null): self
+    public static function of(JobPlan $plan, float $diameterMm, array $positionsMm, string $starts, ?float $bandMm = null, bool $edgeOnTheRight = false): self
     {
         $across = $plan->direction === 'horizontal';
         $finished = $plan->size->finishedMm;
@@ -52,18 +53,20 @@ final readonly class Strip
         $last = $positionsMm === [] ? 0.0 : $positionsMm[count($positionsMm) - 1];
         $half = $across ? $diameterMm / 2 : $finished / 2;
         $origin = $half + self::ENDS_MM - $first;
-        $holes = array_map(function (float $at) use ($across, $finished, $bar, $starts): array {
+        $holes = array_map(function (float $at) use ($across, $finished, $bar, $starts, $edgeOnTheRight): array {
+            $sign = $across && $edgeOnTheRight ? -1 : 1;
             // Along the hole: for one across the band from the end that takes the pull, beyond the centre line.
             $from = $across ? -self::BEYOND_CENTRE_MM - $bar : -$finished / 2;
             $to = $from + $finished;
             $begin = $starts === 'back' ? $to : $from;
 
-            return [
-                'at_mm' => $at, 'from_mm' => $from, 'to_mm' => $to, 'cut_from_mm' => $from + $bar, 'cut_to_mm' => $to - $bar,
-                'start_mm' => $begin, 'towards_mm' => $begin === $to ? $from : $to,
-                // The button pulls into the end of one across; it sits in the middle of one along.
-                'button_mm' => $across ? $from + $bar : 0.0,
-            ];
+            return ['at_mm' => $at] + array_map(fn (float $mm): float => $sign * $mm, [
+                'from_mm' => $from, 'to_mm' => $to, 'cut_from_mm' => $from + $bar, 'cut_to_mm' => $to - $bar,
+                // Nobody has looked at which end it begins: no way is shown.
+                'start_mm' => $begin, 'towards_mm' => match (true) {
+                    $starts === '' => $begin, $begin === $to => $from, default => $to,
+                },
+            ]);
         }, $positionsMm);
 
         return new self($origin + $last + $half + self::ENDS_MM, max($bandMm ?? 0.0, self::LEAST_WIDE_MM, $diameterMm + 6, $across ? 2 * ($finished + self::BEYOND_CENTRE_MM) : 0.0), $origin, $across, $diameterMm, $holes);

@@ -36,6 +36,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/buttonholes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["buttonholes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buttonholes/{buttonhole}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["showButtonhole"];
+        put: operations["keepButtonhole"];
+        post?: never;
+        delete: operations["dropButtonhole"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buttonholes/{buttonhole}/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printButtonhole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buttonholes/{buttonhole}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["releaseButtonhole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buttonholes/{buttonhole}/svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["svgButtonhole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buttonholes/{buttonhole}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtButtonhole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes": {
         parameters: {
             query?: never;
@@ -2545,6 +2641,291 @@ export interface components {
             /** @description faults of the lesson that are usual on this row; all of them where it is not given */
             faults?: string[];
         };
+        ButtonholeBody: {
+            class?: string | null;
+            student?: string | null;
+            machine?: string | null;
+            foot?: string | null;
+            /** @description what is left out, or null, is not known or not chosen yet */
+            job: {
+                /** @enum {string|null} */
+                shape?: "flat" | "domed" | "ball" | null;
+                diameter_mm?: number | null;
+                thickness_mm?: number | null;
+                wrap_mm?: number | null;
+                shank?: boolean | null;
+                count?: number | null;
+                /** @enum {string|null} */
+                part?: "front" | "cuff" | "waistband" | "collar-stand" | "coat" | "other" | null;
+                /** @enum {string|null} */
+                weight?: "light" | "medium" | "heavy" | null;
+                /** @enum {string|null} */
+                stretch?: "none" | "one-way" | "two-way" | null;
+                delicate?: boolean | null;
+                fraying?: boolean | null;
+                hard_wear?: boolean | null;
+                layers?: number | null;
+                interfacing?: number | null;
+                /** @enum {string|null} */
+                pattern_says?: "horizontal" | "vertical" | null;
+                pattern_text?: string | null;
+                /** @enum {string|null} */
+                kind?: "rectangular" | "round-ended" | "keyhole" | "stretch" | "corded" | null;
+                /** @enum {string|null} */
+                direction?: "horizontal" | "vertical" | null;
+                /** @enum {string|null} */
+                school?: "diameter-plus-quarter" | "diameter-thickness-eighth" | "button-in-foot" | "marked-width" | "half-wrap" | "slider-lines" | null;
+                /** @enum {string|null} */
+                told?: "marks" | "slider" | "button-in-foot" | "typed" | "by-hand" | null;
+                ease_mm?: number | null;
+                beginner?: boolean | null;
+                band_mm?: number | null;
+                /** @enum {string|null} */
+                over?: "left" | "right" | null;
+                thread?: string | null;
+                needle?: string | null;
+                density?: string | null;
+                opened_by?: string | null;
+                first_mm?: number | null;
+                last_mm?: number | null;
+                slack_mm?: number | null;
+                anchor_mm?: number | null;
+                holes?: number | null;
+                hole_mm?: number | null;
+                spacing_mm?: number | null;
+                needle_size?: number | null;
+                stabiliser?: string[] | null;
+                positions_mm?: number[] | null;
+            };
+        };
+        /** @description A buttonhole job in a list. */
+        ButtonholeListView: {
+            id: string;
+            title: string;
+            class: string | null;
+            student: string | null;
+            machine: string | null;
+            released_at: string | null;
+            changed_at: string;
+        };
+        /** @description A machine of the room and how it would do a buttonhole. */
+        ButtonholeMachineView: {
+            machine: string;
+            name: string;
+            /** @description how it sews one; by-hand where it has none of its own */
+            way: string;
+            /** @description the foot of the room that it takes for it */
+            foot: string | null;
+            foot_name: string | null;
+            /** @description it sews the kind that is wanted */
+            kind: boolean;
+            /** @description it can be set so long; null: nobody knows */
+            fits: boolean | null;
+            /**
+             * Format: float
+             * @description that the next one on it is met, from those before
+             */
+            success: number;
+            /** @description looked at so far */
+            sewn: number;
+        };
+        /** @description What is sewn, and how. Lengths in mm. */
+        ButtonholePlanView: {
+            kind: string;
+            /** @description as it would be proposed */
+            proposed_kind: string;
+            /** @enum {string} */
+            direction: "horizontal" | "vertical";
+            /** @description the direction of the other school */
+            also: string | null;
+            stabiliser: string[];
+            why: string[];
+            refused: {
+                kind: string;
+                why: string;
+            }[];
+            way: string;
+            /** @description by what it is told the length */
+            told: string;
+            /** @description what it is told, in words */
+            told_text: string;
+            /** Format: float */
+            half_wrap_mm: number;
+            /** @description a dome that was not measured */
+            estimated: boolean;
+            /** Format: float */
+            opening_mm: number;
+            /** Format: float */
+            finished_mm: number;
+            /** Format: float */
+            bar_mm: number;
+            set: {
+                mm: number;
+                lines?: number;
+                comes_out_mm?: number;
+                error_mm?: number;
+                add_mm?: number;
+            };
+            /** @enum {string} */
+            passes: "passes" | "tight" | "will-not-pass";
+            fits: boolean | null;
+            schools: {
+                id: string;
+                finished_mm: number;
+                opening_mm: number;
+                /** @enum {string} */
+                passes: "passes" | "tight" | "will-not-pass";
+            }[];
+            acts: {
+                id: string;
+                text: string;
+                at?: string;
+                caution?: string;
+                stop_when?: string;
+                see?: string;
+            }[];
+            /** @description needle points by part, along and across */
+            parts: {
+                [key: string]: number[][];
+            };
+            starts: string;
+            /** Format: float */
+            width_mm: number;
+            /** Format: float */
+            length_mm: number;
+            /** Format: float */
+            gap_mm: number;
+            /** @description what is read of it */
+            fields: {
+                id: string;
+                /** @enum {string} */
+                kind: "length" | "beyond" | "count" | "shows" | "yes-no" | "button";
+                opened: boolean;
+            }[];
+            learned: {
+                offset_mm: number;
+                offset_u_mm: number | null;
+                bar_mm: number;
+                bar_u_mm: number | null;
+                sewn: number;
+            };
+            /** @description as it is printed */
+            strip: {
+                length_mm: number;
+                width_mm: number;
+                origin_mm: number;
+                across: boolean;
+            } | null;
+        };
+        ButtonholeReleaseBody: {
+            /** @description whatever the tests say */
+            overrule?: boolean;
+        };
+        ButtonholeTestBody: {
+            /** @description a ULID made where it is looked at; sent again it is the same */
+            id: string;
+            read: {
+                left_mm?: number | null;
+                right_mm?: number | null;
+                bar_front_mm?: number | null;
+                bar_back_mm?: number | null;
+                edge_front_mm?: number | null;
+                edge_back_mm?: number | null;
+                opening_mm?: number | null;
+                front_from_mark_mm?: number | null;
+                back_from_mark_mm?: number | null;
+                points_left?: number | null;
+                points_right?: number | null;
+                gap_mm?: number | null;
+                /** @enum {string|null} */
+                cloth_shows_left?: "none" | "little" | "clear" | null;
+                /** @enum {string|null} */
+                cloth_shows_right?: "none" | "little" | "clear" | null;
+                /** @enum {string|null} */
+                button?: "tight" | "snug" | "loose" | null;
+                puckered?: boolean | null;
+                ridge?: boolean | null;
+                thread_caught?: boolean | null;
+                nest?: boolean | null;
+                start_gap?: boolean | null;
+                tied?: boolean | null;
+                bar_cut?: boolean | null;
+                side_cut?: boolean | null;
+            };
+        };
+        /** @description A test buttonhole with its verdict and the one change for the next. */
+        ButtonholeTestView: {
+            id: string;
+            sewn_at: string;
+            /** @description what was another stack than now; empty: it counts */
+            not_the_same: string[];
+            read: {
+                [key: string]: unknown;
+            };
+            /** Format: float */
+            finished_mm: number | null;
+            /** Format: float */
+            planned_mm: number;
+            met: boolean;
+            snug: boolean | null;
+            checks: {
+                id: string;
+                /** @description mm, a share, a word, yes or no */
+                value?: unknown;
+                /** @enum {string} */
+                verdict: "met" | "near" | "not-yet";
+            }[];
+            /** @description row of the table that holds */
+            seen: string | null;
+            /** @description the one change */
+            change: string;
+            /** @description what would be set for the next, in this machine’s terms */
+            told_next: string | null;
+            /** Format: float */
+            next_opening_mm: number | null;
+            skill: components["schemas"]["NamedView"] | null;
+        };
+        /** @description A buttonhole job: what was typed, what follows from it, what was sewn. */
+        ButtonholeView: {
+            id: string;
+            title: string;
+            class: string | null;
+            student: string | null;
+            machine: string | null;
+            foot: string | null;
+            job: {
+                [key: string]: unknown;
+            };
+            /** @description what has to be known before anything follows */
+            asks: {
+                field: string;
+                message: string;
+            } | null;
+            plan: components["schemas"]["ButtonholePlanView"] | null;
+            /** @description the best first */
+            machines: components["schemas"]["ButtonholeMachineView"][];
+            /** @description the latest first */
+            tests: components["schemas"]["ButtonholeTestView"][];
+            release: {
+                in_a_row: number;
+                needed: number;
+                allowed: boolean;
+                next: number;
+                all: number;
+                released_at: string | null;
+                overruled: boolean;
+            };
+            recipe: {
+                [key: string]: string;
+            } | null;
+            /** @description kept for such a button before */
+            recipes: {
+                job: string;
+                title: string;
+                released_at: string | null;
+                not_the_same: string[];
+            }[];
+        };
         /** @description Something that could be sewn next. */
         CandidateView: {
             /** @enum {string} */
@@ -4920,6 +5301,281 @@ export interface operations {
             };
         };
     };
+    buttonholes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the last ones */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeListView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    showButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    keepButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ButtonholeBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printButtonhole: {
+        parameters: {
+            query: {
+                what: "strip" | "recipe";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    releaseButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ButtonholeReleaseBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    svgButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the strip at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lookAtButtonhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                buttonhole: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ButtonholeTestBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     newClass: {
         parameters: {
             query?: never;
@@ -6811,6 +7467,8 @@ export interface operations {
                             id: string;
                             /** @description what to do */
                             text: string;
+                            /** @description the part under the needle */
+                            at?: string;
                             /** @description beside it */
                             caution?: string;
                             /** @description it is done */
