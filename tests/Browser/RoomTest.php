@@ -96,24 +96,4 @@ final class RoomTest extends BrowserCase
         $browser->fill($browser->find('.number-field input'), '0')->see('is from 0.1 to 6 mm');
         self::assertStringNotContainsString('stitches in 30 mm', $browser->text(), 'no answer stands beside the error');
     }
-
-    public function test_a_buttonhole_from_the_button_in_the_hand(): void
-    {
-        $browser = $this->signIn()->go('/workshop/buttonhole')->see('Set 21 mm')->see('finished: 21 mm');
-        $way = '.workshop-tool-form select';
-        $choose = function (int $i, string $value) use ($browser, $way): void {
-            $browser->driver->executeScript("const s = document.querySelectorAll('$way')[$i]; Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(s, '$value'); s.dispatchEvent(new Event('change', {bubbles: true}))");
-        };
-        $choose(1, 'slider');
-        $browser->see('Set 6.5 lines');
-        $choose(1, 'button-in-foot');
-        $browser->see('Button in the foot, and 6 mm more');
-        $choose(0, 'ball');
-        $browser->see('opening: 23.6 mm');
-        $choose(0, 'domed');
-        $browser->see('lay a strip round it');
-        $browser->fill($browser->find('.workshop-tool-form > :nth-child(4) input'), '14');
-        $browser->see('at least twice its diameter');
-        self::assertQuiet();
-    }
 }

@@ -97,7 +97,7 @@ final class ButtonholeTest extends TestCase
         Foot::add($this->studio, ['kind' => 'buttonhole-one-step', 'count' => 1]);
         $four = $this->keep([], ['machine' => $this->machine()])->assertOk();
         $four->assertJsonPath('plan.told', 'slider')->assertJsonPath('plan.set.lines', 6.5)->assertJsonPath('plan.starts', 'back');
-        self::assertStringStartsWith('Slider to 6.5 lines; it comes out', (string) $four->json('plan.told_text'));
+        self::assertStringStartsWith('Slider to 6.5 lines (−0.4', (string) $four->json('plan.told_text'));
         self::assertContains('Step a: the left side, from the back to the front. The last stitches by hand wheel.', array_column((array) $four->json('plan.acts'), 'text'));
         $one = $this->keep([], ['machine' => $this->machine(['buttonhole' => 'one-step', 'buttonhole_starts' => 'front', 'buttonhole_straight_first' => true], 'Window 3')])->assertOk();
         $one->assertJsonPath('plan.told', 'button-in-foot')->assertJsonPath('plan.told_text', 'The button in the foot, and 6.0 mm more between the two halves of the holder.');

@@ -68,6 +68,7 @@ final readonly class JobPlan
         $corded = $kind === 'corded';
         $facts = $machine === null ? new RunFacts(corded: $corded) : RunFacts::ofMachine($machine, $foot, $corded);
         $stitch = self::stitch($kind, $way, $machine, $learned->barMm, $facts);
+        // As sewn from its start the first side is the left one; seen from where one sits, turned round where it starts at the back.
         $points = Buttonhole::parts($stitch, $size->finishedMm);
 
         $text = self::inWords($set, $told, $words);
@@ -76,7 +77,7 @@ final readonly class JobPlan
             $choice, $kind, $job->direction ?? $choice->direction, $job->stabiliser ?? $choice->stabiliser, $way, $told, $size, $set,
             $longest === null ? null : $set->mm <= $longest + Near::DUST,
             Run::of($way, $kind, $facts, $stitch->stitches, $text), $stitch,
-            $facts->firstSide === 'right' ? array_map(fn (array $part): array => array_map(fn (array $p): array => [$p[0], -$p[1]], $part), $points) : $points,
+            $stitch->startsAtBack !== ($facts->firstSide === 'right') ? array_map(fn (array $part): array => array_map(fn (array $p): array => [$p[0], -$p[1]], $part), $points) : $points,
             $text, $learned->offsetMm, $job->button->diameterMm, $told === SizeWay::Slider ? $line ?? Sizing::LINE_MM : $line, $own->stepMm ?? 0.0,
         );
     }

@@ -1,146 +1,179 @@
+import { Button, Tabs } from '@mantine/core'
 import { useState } from 'react'
-import { useCompute, type Answered, type Asked } from '../../api/compute'
-import { bare, length, readLength, type Unit } from '../../text/lengths'
-import { mm } from '../../text/numbers'
+import { useSearchParams } from 'react-router'
+import { ulid } from 'ulid'
+import { useClass, useMe } from '../../api/queries'
+import { useClassInHand } from '../../keeping/classInHand'
+import { length } from '../../text/lengths'
 import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
-import { LengthField } from '../../ui/LengthField'
-import { Trouble } from '../../ui/Trouble'
-import { ButtonholeDrawing } from './ButtonholeDrawing'
-import { ButtonholePlaces } from './ButtonholePlaces'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { Garment } from './buttonhole/Garment'
+import { HowLong } from './buttonhole/HowLong'
+import { Jobs } from './buttonhole/Jobs'
+import { Kind } from './buttonhole/Kind'
+import { Look } from './buttonhole/Look'
+import { OpenRelease } from './buttonhole/OpenRelease'
+import { Run } from './buttonhole/Run'
+import { SewOn } from './buttonhole/SewOn'
+import { draftOf, USUAL, useButtonhole, useKeptButtonhole, type Draft, type Seen } from './buttonhole/useButtonhole'
+import { Where } from './buttonhole/Where'
 import { cx } from './dress'
-import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
-type Sized = Answered<'/api/compute/size-buttonhole'>
-const titled = (words: Record<string, Key>) => Object.entries(words).map(([id, key]) => ({ id, title: t(key) }))
-const SHAPES = { flat: 'workshop.buttonFlat', domed: 'workshop.buttonDomed', ball: 'workshop.buttonBall' } as const
-const WAYS = {
-    marks: 'workshop.byMarks',
-    slider: 'workshop.bySlider',
-    'button-in-foot': 'workshop.byButtonInFoot',
-    typed: 'workshop.byTyped',
-    'by-hand': 'workshop.byHand',
-} as const
-const SCHOOLS: Record<string, Key> = {
-    'diameter-plus-quarter': 'workshop.schoolQuarter',
-    'diameter-thickness-eighth': 'workshop.schoolEighth',
-    'button-in-foot': 'workshop.schoolInFoot',
-    'marked-width': 'workshop.schoolWidth',
-    'half-wrap': 'workshop.schoolHalfWrap',
-    'slider-lines': 'workshop.schoolLines',
-}
-const PASSES = { passes: 'workshop.passes', tight: 'workshop.tight', 'will-not-pass': 'workshop.willNotPass' } as const
+const STEPS = [
+    ['garment', 'workshop.stepGarment'],
+    ['kind', 'workshop.stepKind'],
+    ['length', 'workshop.stepLength'],
+    ['where', 'workshop.stepWhere'],
+    ['look', 'workshop.stepLook'],
+    ['open', 'workshop.stepOpen'],
+    ['button', 'workshop.stepButton'],
+] as const satisfies readonly (readonly [string, Key])[]
+type Step = (typeof STEPS)[number][0]
 
-/** From a button in the hand to what is set: how long the hole is cut, finished and told, and where a row of them sits. */
-export function ButtonholeTool({ unit }: ToolProps) {
-    const from = (value: number) => bare(value, unit)
-    const [f, setF] = useState({
-        shape: 'flat',
-        across: from(15),
-        through: from(3),
-        wrap: '',
-        way: 'marks',
-        line: from(3.175),
-        step: from(0.5),
-        longest: '',
-        bar: from(1.5),
-    })
-    const set = (name: keyof typeof f) => (value: string) => setF({ ...f, [name]: value })
-    const read = (name: 'across' | 'through' | 'wrap' | 'line' | 'step' | 'longest' | 'bar') => readLength(f[name], unit)
-    const [across, through] = [read('across'), read('through')]
-    const ball = f.shape === 'ball'
-    const asked: Asked<'/api/compute/size-buttonhole'> | null =
-        across === null || (through === null && !ball)
-            ? null
-            : {
-                  shape: f.shape as keyof typeof SHAPES,
-                  way: f.way as keyof typeof WAYS,
-                  diameter_mm: across,
-                  ...(ball ? {} : { thickness_mm: through ?? 0 }),
-                  ...given('wrap_mm', read('wrap')),
-                  ...given('bar_mm', read('bar')),
-                  ...given('longest_mm', read('longest')),
-                  ...(f.way === 'slider' ? given('line_mm', read('line')) : {}),
-                  ...(f.way === 'typed' ? given('step_mm', read('step')) : {}),
-              }
-    const found = useCompute('/api/compute/size-buttonhole', asked)
-    const a = found.error === null && asked !== null ? found.data : undefined
+/** From a button in the hand to a garment that buttons: one job, kept as it is typed. */
+export function ButtonholeTool(props: ToolProps) {
+    const [search, setSearch] = useSearchParams()
+    const asked = search.get('job')
+    const [fresh, setFresh] = useState(() => ulid().toLowerCase())
+    const kept = useKeptButtonhole(asked)
+    const open = (job: string) => setSearch({ job })
+    const begin = () => {
+        setFresh(ulid().toLowerCase())
+        setSearch({})
+    }
+    if (asked !== null && kept.data === undefined) return kept.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={kept.error} />
+    const machine = search.get('machine') ?? props.room.machines.find((m) => m.machine.usable && m.machine.facts.buttonhole !== 'none')?.machine.id ?? null
+    const start =
+        kept.data === undefined || asked === null
+            ? { class: search.get('class'), student: search.get('student'), machine, foot: null, job: USUAL }
+            : draftOf(kept.data)
+    const id = asked ?? fresh
     return (
-        <div className={cx('tool-cols')}>
-            <div className={cx('tool-form')}>
-                <Choice label={t('workshop.theButtonIs')} value={f.shape} options={titled(SHAPES)} onChange={set('shape')} />
-                <LengthField label={t('workshop.across')} unit={unit} value={f.across} onChange={set('across')} />
-                {!ball && <LengthField label={t('workshop.through')} unit={unit} value={f.through} onChange={set('through')} />}
-                <LengthField label={t('workshop.wrap')} hint={t('workshop.wrapHint')} unit={unit} value={f.wrap} onChange={set('wrap')} />
-                <Choice label={t('workshop.theLengthIsToldBy')} value={f.way} options={titled(WAYS)} onChange={set('way')} />
-                {f.way === 'slider' && <LengthField label={t('workshop.linesApart')} unit={unit} step={0.1} value={f.line} onChange={set('line')} />}
-                {f.way === 'typed' && <LengthField label={t('workshop.stepOfTheNumber')} unit={unit} step={0.1} value={f.step} onChange={set('step')} />}
-                <LengthField label={t('workshop.longestItCan')} unit={unit} step={1} value={f.longest} onChange={set('longest')} />
-                <LengthField label={t('workshop.aBarOfThisMachine')} unit={unit} value={f.bar} onChange={set('bar')} />
-            </div>
-            <div className={cx('tool-answer')}>
-                <Trouble error={found.error} />
-                {a !== undefined && across !== null && (
-                    <>
-                        <p className={cx('big-verdict')}>
-                            <strong>{told(a, unit)}</strong> {t('workshop.finishedOverBothBars', { n: length(a.finished_mm, unit) })}
-                        </p>
-                        {a.fits === false && <p className={cx('refused')}>{t('workshop.longerThanItCan')}</p>}
-                        {a.estimated && <p className={cx('refused mild')}>{t('workshop.aDomeIsMeasured')}</p>}
-                        <ButtonholeDrawing size={a} across={across} through={ball ? across : (through ?? 0)} shape={f.shape} unit={unit} />
-                        <Schools size={a} unit={unit} />
-                        <p className={cx('caution')}>{t('workshop.aTestOnTheSameStack')}</p>
-                        <ButtonholePlaces across={across} unit={unit} />
-                    </>
-                )}
-                <Keep tool="size-buttonhole" text={a === undefined ? null : words(a, f.across, unit)} />
-            </div>
-        </div>
+        <ButtonholeJob
+            key={id}
+            {...props}
+            id={id}
+            start={start}
+            kept={asked === null ? undefined : kept.data}
+            onKept={() => setSearch({ job: id }, { replace: true })}
+            onOpen={open}
+            onBegin={begin}
+        />
     )
 }
 
-const given = (name: string, value: number | null): Record<string, number> => (value === null || value <= 0 ? {} : { [name]: value })
-
-/** What the machine, the foot or the marks are told, in a few words. */
-function told(a: Sized, unit: Unit): string {
-    const { lines, add_mm: add, mm: set } = a.set
-    if (lines !== undefined) return t('workshop.setLines', { n: mm(lines, 1) })
-    if (add !== undefined) return add >= 0 ? t('workshop.setAdd', { n: length(add, unit) }) : t('workshop.setLess', { n: length(-add, unit) })
-    return t('workshop.setLength', { n: length(set, unit) })
+interface JobProps extends ToolProps {
+    id: string
+    start: Draft
+    kept: Seen | undefined
+    onKept: () => void
+    onOpen: (job: string) => void
+    onBegin: () => void
 }
 
-function words(a: Sized, across: string, unit: Unit): string {
-    return t('workshop.buttonholeFor', {
-        across: `${across} ${unit}`,
-        told: told(a, unit),
-        opening: length(a.opening_mm, unit),
-        finished: length(a.finished_mm, unit),
-    })
-}
-
-/** Every school's length beside what the button needs. */
-function Schools({ size, unit }: { size: Sized; unit: Unit }) {
+function ButtonholeJob({ room, unit, ...job }: JobProps) {
+    const hole = useButtonhole(job)
+    const [step, setStep] = useState<Step>('garment')
+    const [running, setRunning] = useState(false)
+    const me = useMe()
+    const inHand = useClassInHand(me.data?.classes ?? [])
+    const students = useClass(hole.draft.class ?? inHand?.id ?? '')
+    const plan = hole.seen?.plan ?? null
+    const machine = room.machines.find((m) => m.machine.id === hole.draft.machine)?.machine
+    const at = STEPS.findIndex(([id]) => id === step)
+    const next = STEPS[at + 1]
     return (
-        <table className={cx('rows')}>
-            <thead>
-                <tr>
-                    <th>{t('workshop.school')}</th>
-                    <th>{t('workshop.finished')}</th>
-                    <th>{t('workshop.opening')}</th>
-                    <th>{t('workshop.theButton')}</th>
-                </tr>
-            </thead>
-            <tbody>
-                {size.schools.map((s) => (
-                    <tr key={s.id}>
-                        <td>{t(SCHOOLS[s.id] ?? 'workshop.school')}</td>
-                        <td className={cx('num')}>{length(s.finished_mm, unit)}</td>
-                        <td className={cx('num')}>{length(s.opening_mm, unit)}</td>
-                        <td>{s.passes === 'passes' ? t(PASSES.passes) : <strong>{t(PASSES[s.passes])}</strong>}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
+        <div className={cx('job')}>
+            <div className={cx('job-head')}>
+                <Choice
+                    label={t('workshop.forWhom')}
+                    value={hole.draft.student ?? ''}
+                    options={[{ id: '', title: t('workshop.justNow') }, ...(students.data?.students ?? []).map((s) => ({ id: s.student, title: s.name }))]}
+                    onChange={(student) =>
+                        hole.change({ student: student === '' ? null : student, class: student === '' ? null : (hole.draft.class ?? inHand?.id ?? null) })
+                    }
+                />
+                <Choice
+                    label={t('workshop.machineOf')}
+                    value={hole.draft.machine ?? ''}
+                    options={[{ id: '', title: t('workshop.byHand') }, ...room.machines.map((m) => ({ id: m.machine.id, title: m.machine.name }))]}
+                    onChange={(id) => hole.change({ machine: id === '' ? null : id, foot: null })}
+                />
+                <Jobs hole={hole} />
+            </div>
+            <div className={cx('job-sum')} role="status">
+                {plan === null ? (
+                    <span>{hole.seen?.asks?.message ?? ''}</span>
+                ) : (
+                    <>
+                        <strong>{plan.told_text}</strong>
+                        <span>{t('workshop.openingOf', { n: length(plan.opening_mm, unit) })}</span>
+                        <span>{t('workshop.finishedOf', { n: length(plan.finished_mm, unit) })}</span>
+                        <span className={cx('quiet')}>
+                            {t(hole.trouble !== null ? 'workshop.notSavedYet' : hole.saved ? 'workshop.saved' : 'workshop.saving')}
+                        </span>
+                    </>
+                )}
+            </div>
+            <Trouble error={hole.trouble} />
+            <Tabs value={step} onChange={(to) => setStep((to ?? 'garment') as Step)} keepMounted={false}>
+                <Tabs.List>
+                    {STEPS.map(([id, key], i) => (
+                        <Tabs.Tab key={id} value={id} disabled={plan === null && id !== 'garment'}>
+                            {i + 1} {t(key)}
+                        </Tabs.Tab>
+                    ))}
+                </Tabs.List>
+                <Tabs.Panel value="garment">
+                    <Garment key={hole.id} hole={hole} unit={unit} />
+                </Tabs.Panel>
+                {plan !== null && (
+                    <>
+                        <Tabs.Panel value="kind">
+                            <Kind hole={hole} plan={plan} />
+                        </Tabs.Panel>
+                        <Tabs.Panel value="length">
+                            <HowLong hole={hole} plan={plan} unit={unit} />
+                        </Tabs.Panel>
+                        <Tabs.Panel value="where">
+                            <Where key={hole.id} hole={hole} unit={unit} />
+                        </Tabs.Panel>
+                        <Tabs.Panel value="look">
+                            <Look key={hole.id} hole={hole} plan={plan} unit={unit} />
+                        </Tabs.Panel>
+                        <Tabs.Panel value="open">
+                            <OpenRelease hole={hole} />
+                        </Tabs.Panel>
+                        <Tabs.Panel value="button">
+                            <SewOn key={hole.id} hole={hole} machine={machine?.facts} unit={unit} />
+                        </Tabs.Panel>
+                    </>
+                )}
+            </Tabs>
+            {plan !== null && (
+                <div className={cx('job-next')}>
+                    <Button size="lg" onClick={() => setRunning(true)}>
+                        {t('workshop.sewIt')}
+                    </Button>
+                    {next !== undefined && (
+                        <Button size="lg" variant="default" onClick={() => setStep(next[0])}>
+                            {t('workshop.onTo', { step: t(next[1]) })}
+                        </Button>
+                    )}
+                </div>
+            )}
+            {running && plan !== null && (
+                <Run
+                    plan={plan}
+                    machine={machine === undefined ? null : { id: machine.id, name: machine.name }}
+                    onClose={(whole) => {
+                        setRunning(false)
+                        if (whole) setStep('look')
+                    }}
+                />
+            )}
+        </div>
     )
 }

@@ -1,11 +1,11 @@
-import type { Answered } from '../../api/compute'
-import { DrawingFrame, ScaleLine } from '../../drawing/DrawingFrame'
-import { length, type Unit } from '../../text/lengths'
-import { t } from '../../text/words'
-import { cx } from './dress'
+import type { View } from '../../../api/client'
+import { DrawingFrame, ScaleLine } from '../../../drawing/DrawingFrame'
+import { length, type Unit } from '../../../text/lengths'
+import { t } from '../../../text/words'
+import { cx } from '../dress'
 
 interface Props {
-    size: Answered<'/api/compute/size-buttonhole'>
+    size: Pick<View['ButtonholePlanView'], 'finished_mm' | 'opening_mm' | 'half_wrap_mm'>
     across: number
     through: number
     shape: string
@@ -17,7 +17,7 @@ const LEFT = 24
 const HALF_INCH_MM = 12.7
 
 /** The chain to one scale: the button from the side with the strip round it, half of the strip laid out, the opening, and the hole with its bars. */
-export function ButtonholeDrawing({ size, across, through, shape, unit }: Props) {
+export function ChainDrawing({ size, across, through, shape, unit }: Props) {
     const bar = (size.finished_mm - size.opening_mm) / 2
     const scale = Math.min(9, (WIDE - 2 * LEFT - 130) / Math.max(size.finished_mm, size.half_wrap_mm + bar, across))
     const x = (at: number) => LEFT + at * scale

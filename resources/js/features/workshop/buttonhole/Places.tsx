@@ -1,14 +1,15 @@
 import { Button } from '@mantine/core'
-import { useState } from 'react'
-import { useCompute, type Answered } from '../../api/compute'
-import { DrawingFrame } from '../../drawing/DrawingFrame'
-import { bare, length, readLength, type Unit } from '../../text/lengths'
-import { stepNumber, toNumber } from '../../text/numbers'
-import { t } from '../../text/words'
-import { LengthField } from '../../ui/LengthField'
-import { StepField } from '../../ui/StepField'
-import { Trouble } from '../../ui/Trouble'
-import { cx } from './dress'
+import { useEffect, useState } from 'react'
+import { useCompute, type Answered } from '../../../api/compute'
+import { DrawingFrame } from '../../../drawing/DrawingFrame'
+import { bare, length, readLength, type Unit } from '../../../text/lengths'
+import { stepNumber, toNumber } from '../../../text/numbers'
+import { t } from '../../../text/words'
+import { LengthField } from '../../../ui/LengthField'
+import { StepField } from '../../../ui/StepField'
+import { Trouble } from '../../../ui/Trouble'
+import { cx } from '../dress'
+import type { Buttonhole } from './useButtonhole'
 
 const LENGTHS = [
     ['first', 'workshop.first'],
@@ -21,11 +22,25 @@ const COUNTS = [
     ['most', 'workshop.most'],
 ] as const
 
+/** A piece of band that still looks like one. */
+const SHORTEST_MM = 160
+
 type Choice = Answered<'/api/compute/place-buttons'>['choices'][number]
 
-/** A row of them on a band: how many, and where each, measured from one end. */
-export function ButtonholePlaces({ across, unit }: { across: number; unit: Unit }) {
-    const [f, setF] = useState({ first: bare(20, unit), last: bare(420, unit), slack: bare(10, unit), least: '5', most: '7', anchor: '' })
+/** A row of them on a band: how many, and where each, measured from one end; the row that is shown is the job's. */
+export function Places({ hole, unit }: { hole: Buttonhole; unit: Unit }) {
+    const { job } = hole.draft
+    const across = job.diameter_mm ?? 10
+    const count = job.count ?? 1
+    const typed = (mm: number | null | undefined) => (mm === null || mm === undefined ? '' : bare(mm, unit))
+    const [f, setF] = useState({
+        first: typed(job.first_mm ?? 20),
+        last: typed(job.last_mm ?? 20 + 80 * Math.max(1, count - 1)),
+        slack: typed(job.slack_mm ?? 10),
+        least: String(count),
+        most: String(count),
+        anchor: typed(job.anchor_mm),
+    })
     const set = (name: keyof typeof f) => (value: string) => setF({ ...f, [name]: value })
     const [first, last, slack, anchor] = [readLength(f.first, unit), readLength(f.last, unit), readLength(f.slack, unit), readLength(f.anchor, unit)]
     const [least, most] = [toNumber(f.least), toNumber(f.most)]
@@ -45,6 +60,13 @@ export function ButtonholePlaces({ across, unit }: { across: number; unit: Unit 
     )
     const choices = found.error === null ? (found.data?.choices ?? []) : []
     const one = choices[Math.min(shown, choices.length - 1)]
+    // What is shown is what is printed.
+    const row = one === undefined ? '' : one.positions_mm.join(' ')
+    useEffect(() => {
+        if (one !== undefined && row !== (job.positions_mm ?? []).join(' '))
+            hole.set({ positions_mm: one.positions_mm, count: one.count, first_mm: first, last_mm: last, slack_mm: slack, anchor_mm: anchor })
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- only another row is another place
+    }, [row])
     return (
         <section className={cx('places')}>
             <h2>{t('workshop.whereOnTheBand')}</h2>
@@ -101,7 +123,10 @@ export function ButtonholePlaces({ across, unit }: { across: number; unit: Unit 
 
 /** The band to scale, with every hole and the named point. */
 function Band({ one, across, anchor, unit }: { one: Choice; across: number; anchor: number | null; unit: Unit }) {
-    const [from, to] = [Math.min(one.first_mm, anchor ?? one.first_mm) - across, Math.max(one.last_mm, anchor ?? one.last_mm) + across]
+    const [low, high] = [Math.min(one.first_mm, anchor ?? one.first_mm) - across, Math.max(one.last_mm, anchor ?? one.last_mm) + across]
+    // One alone lies on a piece of band, not on nothing else.
+    const more = Math.max(0, (SHORTEST_MM - (high - low)) / 2)
+    const [from, to] = [low - more, high + more]
     const scale = 540 / (to - from)
     const x = (at: number) => 10 + (at - from) * scale
     return (
