@@ -66,17 +66,17 @@ final class BundleTest extends TestCase
         $changes = (array) $shown->json('changes');
         self::assertSame([['lesson', 'first-seam', false], ['lesson', 'linen-seam', true], ['course', 'linen', true]], array_map(fn (array $c): array => [$c['part'], $c['id'], $c['is_new']], $changes));
         self::assertSame(['place' => 'why', 'before' => 'One seam shows it all: the start, the steering, both ends. Everything later is this seam again.', 'after' => 'Linen first.'], $changes[0]['places'][0]);
-        self::assertCount(47, (array) $this->getJson('/api/lessons')->json(), 'shown, not done');
+        self::assertCount(51, (array) $this->getJson('/api/lessons')->json(), 'shown, not done');
 
         $this->postJson('/api/shelf/import', ['bundle' => $mine, 'edition' => 0])->assertOk()->assertJsonPath('edition', 1)->assertJsonPath('changes', $changes);
-        self::assertCount(48, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(52, (array) $this->getJson('/api/lessons')->json());
         self::assertContains(['id' => 'linen', 'title' => 'Linen in a day'], (array) $this->getJson('/api/me')->json('courses'));
         $shelf = $this->getJson('/api/shelf')->assertOk()->assertJsonPath('edition', 1)->assertJsonPath('editions.0.what', 'Brought in “Linen”: 2 lessons, 1 course');
         self::assertSame(['first-seam', 'linen-seam'], array_column((array) $shelf->json('own'), 'id'));
         // Brought once more, it changes nothing and makes no edition.
         $this->postJson('/api/shelf/import', ['bundle' => $mine, 'edition' => 1])->assertOk()->assertJsonPath('changes', [])->assertJsonPath('edition', 1);
 
-        $this->postJson('/api/shelf/back', ['number' => 0, 'edition' => 1])->assertOk()->assertJsonPath('edition', 2)->assertJsonPath('lessons', 47)->assertJsonPath('own', []);
+        $this->postJson('/api/shelf/back', ['number' => 0, 'edition' => 1])->assertOk()->assertJsonPath('edition', 2)->assertJsonPath('lessons', 51)->assertJsonPath('own', []);
         $this->getJson('/api/lessons/first-seam/text')->assertJsonPath('version', 2);
         // And the undoing undone.
         $this->postJson('/api/shelf/back', ['number' => 1, 'edition' => 2])->assertOk()->assertJsonPath('lessons', 48);
@@ -108,9 +108,9 @@ final class BundleTest extends TestCase
             self::assertStringNotContainsString($private, $text);
         }
         $this->actingAs($this->teacher('Other'));
-        self::assertCount(47, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(51, (array) $this->getJson('/api/lessons')->json());
         $this->postJson('/api/shelf/import', ['bundle' => json_decode($text), 'edition' => 0])->assertOk();
-        self::assertCount(48, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(52, (array) $this->getJson('/api/lessons')->json());
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string, string}> */

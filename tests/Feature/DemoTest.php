@@ -106,6 +106,6 @@ final class DemoTest extends TestCase
             self::assertTrue(Sample::query()->whereKey((string) data_get($e, 'sample'))->exists(), 'each reason leads to a kept sample');
         }
         $lessons = array_unique(array_column((array) $advice->json('candidates'), 'lesson'));
-        self::assertCount(47, $lessons, 'all lessons can be chosen instead');
+        self::assertCount(51, $lessons, 'all lessons can be chosen instead');
     }
 }

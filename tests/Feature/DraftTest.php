@@ -152,13 +152,13 @@ final class DraftTest extends TestCase
         $kept = $this->postJson('/api/drafts', ['lesson' => $copy, 'version' => 0])->assertCreated()->assertExactJson(['id' => 'seam-on-linen', 'version' => 1]);
         self::assertSame('seam-on-linen', $kept->json('id'));
         $this->postJson('/api/drafts', ['lesson' => $copy, 'version' => 0])->assertJsonPath('id', 'seam-on-linen-2');
-        self::assertCount(49, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(53, (array) $this->getJson('/api/lessons')->json());
         $class = $this->sewingClass($this->teacher);
         $student = $this->student($class);
         $this->postJson('/api/samples', $this->seam($class, $student, ['lesson' => 'seam-on-linen']))->assertCreated()->assertJsonPath('judged.verdict', 'met');
         // Nobody else has it.
         $this->actingAs($this->teacher('Other'));
-        self::assertCount(47, (array) $this->getJson('/api/lessons')->json());
+        self::assertCount(51, (array) $this->getJson('/api/lessons')->json());
         $this->assertProblem($this->getJson('/api/lessons/seam-on-linen/text'), 422, 'lesson', 'no such lesson');
     }
 

@@ -237,7 +237,7 @@ final class PlanTest extends TestCase
         $class = $this->sewingClass($this->teacher());
         $student = $this->student($class);
         $this->postJson('/api/samples', $this->seam($class, $student, ['settings' => ['tension' => '4']]))->assertCreated();
-        $read = $this->getJson("/api/classes/{$class->id}")->assertOk()->assertJsonCount(60, 'skills');
+        $read = $this->getJson("/api/classes/{$class->id}")->assertOk()->assertJsonCount(62, 'skills');
         $at = array_search('secure-ends', array_column((array) $read->json('skills'), 'id'), true);
         $read->assertJsonPath("students.0.levels.$at", 'coming')->assertJsonPath("students.1.levels.$at", 'not-tried');
         $this->getJson("/api/classes/{$class->id}/students/$student/skills/secure-ends")->assertOk()->assertJsonPath('level', 'coming')

@@ -70,7 +70,7 @@ final class ShelfTest extends TestCase
     {
         $this->actingAs($this->teacher());
         $lessons = array_column((array) $this->getJson('/api/lessons')->assertOk()->json(), null, 'id');
-        self::assertCount(47, $lessons);
+        self::assertCount(51, $lessons);
         self::assertSame('Closures', $lessons['zip']['strand']);
         self::assertSame([['id' => 'zip', 'title' => 'Zip']], $lessons['zip']['feet']);
         self::assertSame(['zigzag', 'overcast'], array_column($lessons['edge-finish']['stitches'], 'id'));
@@ -98,7 +98,7 @@ final class ShelfTest extends TestCase
         $class = $this->sewingClass($this->teacher());
         $student = $this->student($class);
         $body = $this->seam($class, $student, ['lesson' => 'buttonhole', 'readings' => [
-            'sewn.length' => ['0.5'], 'sewn.sides' => ['0.5'], 'sewn.density' => ['20', '27'], 'sewn.bars' => ['1'], 'opened.passes' => ['1'], 'opened.bar' => ['0'], 'opened.clean' => ['1'],
+            'first.sides' => ['21', '21'], 'second.sides' => ['21', '21.5'], 'sewn.sides' => ['21', '21.5'], 'sewn.ends' => ['0', '0'], 'sewn.gap' => ['0.8'], 'sewn.edge' => ['30', '30'], 'sewn.shows' => ['1'], 'sewn.flat' => ['1'], 'sewn.clean' => ['1'], 'sewn.density' => ['20', '27'], 'sewn.bars' => ['1'], 'opened.opening' => ['18'], 'opened.passes' => ['1'], 'opened.bar' => ['0'], 'opened.clean' => ['1'],
         ], 'faults' => ['bar-cut']]);
         $kept = $this->postJson('/api/samples', $body)->assertCreated();
         $verdicts = array_column((array) $kept->json('judged.checks'), 'verdict', 'key');

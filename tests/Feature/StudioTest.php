@@ -73,6 +73,7 @@ final class StudioTest extends TestCase
         $fill = ['{class}' => $class->id, '{student}' => $student, '{skill}' => 'keep-allowance', '{machine}' => $machine, '{lesson}' => 'guides', '{sample}' => $sample, '{photo}' => $photo, '{job}' => '01jbq3zz7h4x8v1m2n3p4q5r6s',
             '{foot}' => (string) DB::table('feet')->where('studio_id', $owner->studio_id)->value('id'),
             '{hunt}' => (string) $this->postJson('/api/hunts', ['id' => '01jbq3zz7h4x8v1m2n3p4q5r6t', 'seen' => ['nest'], 'student' => $student])->assertCreated()->json('id'),
+            '{buttonhole}' => (string) $this->putJson('/api/buttonholes/01jbq3zz7h4x8v1m2n3p4q5r6v', ['job' => ['shape' => 'flat'], 'class' => $class->id, 'student' => $student])->assertOk()->json('id'),
             '{answer}' => (string) $this->postJson('/api/answers', ['tool' => 'find-guide', 'text' => 'plate line 16', 'lesson' => 'guides'])->assertCreated()->json('id'),
         ];
         $routes = array_filter(Routes::getRoutes()->getRoutes(), fn (Route $r): bool => str_starts_with($r->uri(), 'api/') && in_array('auth', $r->gatherMiddleware(), true));
@@ -90,7 +91,7 @@ final class StudioTest extends TestCase
             if ($route->uri() === 'api/sign-out') {
                 continue;
             }
-            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'after' => 0, 'cause' => 'top-not-seated', 'result' => 'cured', 'ticked' => true, 'most_lessons' => 3, 'held' => [], 'away' => [], 'state' => 'late', 'wishes' => [], 'own_machine' => true] + $this->seam($class, $student);
+            $body = $route->uri() === 'api/classes' ? [] : ['version' => 1, 'sessions' => [[], [], [], [], [], []], 'students' => ['Spy'], 'lesson' => 'guides', 'name' => 'x', 'drive' => 'mechanical', 'tension_mark' => '1', 'usable' => false, 'note' => '', 'starts_on' => '2030-01-01', 'time' => '10:00', 'minutes' => 60, 'unit' => 'mm', 'kind' => 'clean', 'facts' => ['kind' => 'standard'], 'tool' => 'x', 'text' => 'x', 'item' => 'cloth', 'have' => 3, 'after' => 0, 'cause' => 'top-not-seated', 'result' => 'cured', 'ticked' => true, 'most_lessons' => 3, 'held' => [], 'away' => [], 'state' => 'late', 'wishes' => [], 'own_machine' => true, 'job' => ['shape' => 'ball']] + $this->seam($class, $student);
             if (str_contains($route->uri(), 'machines')) {
                 unset($body['facts']);
             }

@@ -45,7 +45,8 @@ final readonly class SewButtonhole
     public function keep(string $studio, string $id, array $job, ?string $class, ?string $student, ?string $machine, ?string $foot, Unit $unit): ButtonholeView
     {
         $kept = ButtonholeJob::query()->withoutGlobalScopes()->find($id);
-        $kept === null || ButtonholeJob::query()->whereKey($id)->exists() || throw Conflict::buttonholeTaken($id);
+        // Another studio’s, or a class’s that is not seen from here: it is not there.
+        $kept === null || ButtonholeJob::query()->findOrFail($id);
         foreach (['class' => [SewingClass::class, $class], 'student' => [Student::class, $student], 'machine' => [Machine::class, $machine], 'foot' => [Foot::class, $foot]] as $field => [$model, $key]) {
             $key === null || $model::query()->whereKey($key)->exists() || throw InputError::at($field, $key, "There is no such $field in this studio.");
         }

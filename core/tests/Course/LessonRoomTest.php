@@ -34,15 +34,15 @@ final class LessonRoomTest extends TestCase
         self::assertSame(8, count($fit->machines));
     }
 
-    /** The lesson's own buttonhole is 22 mm long. */
+    /** The lesson's own buttonhole is 21 mm long. */
     public function test_a_machine_too_short_for_the_lessons_buttonhole_does_not_count(): void
     {
         $made = fn (float $longest): Room => new Room(['m' => Made::machine(['longest_buttonhole_mm' => $longest])], ['b' => Made::foot('buttonhole-four-step')]);
         $lesson = Fixtures::bundle()->lesson('buttonhole');
-        self::assertSame(1, LessonRoom::of($lesson, $made(22))->places);
-        $short = LessonRoom::of($lesson, $made(21));
+        self::assertSame(1, LessonRoom::of($lesson, $made(21))->places);
+        $short = LessonRoom::of($lesson, $made(20));
         self::assertSame(0, $short->places);
-        self::assertSame(['Window 1 sews buttonholes of at most 21 mm; 22 mm is asked.'], $short->reasons);
+        self::assertSame(['Window 1 sews buttonholes of at most 20 mm; 21 mm is asked.'], $short->reasons);
     }
 
     public function test_a_machine_without_the_stitch_does_not_count(): void

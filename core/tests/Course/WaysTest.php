@@ -53,7 +53,7 @@ final class WaysTest extends TestCase
         $hand = $usual->in(new Way(['by-hand']));
         self::assertSame(['buttonhole-by-hand'], self::stitches('buttonhole', 'by-hand'));
         self::assertSame(['buttonhole', 'buttonhole-by-hand'], [$usual->sampler->rows['sewn']->stitch->kind->id, $hand->sampler->rows['sewn']->stitch->kind->id]);
-        self::assertSame([20.0, 30.0], [$usual->minutes->sew, $hand->minutes->sew]);
+        self::assertSame([22.0, 30.0], [$usual->minutes->sew, $hand->minutes->sew]);
         self::assertNotContains('Lever fully down and pushed back before each one.', $hand->cautions);
         self::assertContains('Needle out of the cloth, at its highest, before width, length or position is turned.', $hand->cautions);
         self::assertNotContains('bh-no-start', $hand->faults, 'by hand there is no lever');

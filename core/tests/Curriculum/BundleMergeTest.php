@@ -62,7 +62,7 @@ final class BundleMergeTest extends TestCase
             ['place' => 'steps['.(1 + count(self::lesson('first-seam')['steps'])).']', 'before' => '', 'after' => 'Press it open.'],
         ], $change->places);
         $after = BundleReader::read($merge->json);
-        self::assertCount(47, $after->lessons);
+        self::assertCount(51, $after->lessons);
         self::assertSame(12.7, $after->lesson('first-seam')->sampler->rows['seam']->run?->allowanceMm());
         self::assertSame(array_keys(Fixtures::bundle()->lessons), array_keys($after->lessons), 'every lesson stays where it stood');
     }

@@ -35,7 +35,7 @@ final class BundleTest extends TestCase
     public function test_the_shipped_bundle_fits_its_schema(): void
     {
         self::check(self::json());
-        self::assertCount(47, Fixtures::bundle()->lessons);
+        self::assertCount(51, Fixtures::bundle()->lessons);
         self::assertSame(['first-steps', 'stitches-first', 'know-your-feet-first', 'one-day-starter'], array_keys(Fixtures::bundle()->courses));
     }
 
@@ -43,7 +43,7 @@ final class BundleTest extends TestCase
     public function test_the_skills_are_complete(): void
     {
         $skills = Fixtures::bundle()->skills->all();
-        self::assertCount(60, $skills);
+        self::assertCount(62, $skills);
         self::assertSame(['safe-habits'], array_keys(array_filter($skills, fn ($s): bool => $s->needs === [])));
         self::assertTrue($skills['safe-habits']->safety);
         self::assertContains('safe-habits', Fixtures::bundle()->skills->below(['open-buttonhole']));
@@ -98,7 +98,7 @@ final class BundleTest extends TestCase
             }
         }
         // Spoken, threaded, fitted, cleaned, measured, cut, laid out or looked for: nothing is sewn to practise these.
-        $hands = ['safe-habits', 'wind-bobbin', 'load-bobbin', 'thread-top', 'raise-bobbin-thread', 'fit-needle', 'fit-foot', 'clean-machine', 'double-hem', 'size-buttonhole', 'find-fault', 'mark-and-cut', 'make-up'];
+        $hands = ['safe-habits', 'wind-bobbin', 'load-bobbin', 'thread-top', 'raise-bobbin-thread', 'fit-needle', 'fit-foot', 'clean-machine', 'double-hem', 'size-buttonhole', 'set-up-buttonhole', 'find-fault', 'mark-and-cut', 'make-up'];
         self::assertEqualsCanonicalizing(array_diff(array_keys(Fixtures::bundle()->skills->all()), $hands), array_keys($sewn));
     }
 

@@ -198,7 +198,7 @@ final class LessonDraftTest extends TestCase
         self::assertSame('3.2 to 3.8 mm; 2.9 to 4.1 near', $said['zigzag-ladder.average.width']);
         self::assertSame('2 mm ±0.2; ±0.4 near', $said['zigzag-ladder.average.length']);
         self::assertSame('5 mm ±0.3; ±0.6 near', $said['satin-bar.bar-1.edges']);
-        self::assertSame('1 mm or less; 2 near', $said['buttonhole.sewn.sides']);
+        self::assertSame('differ by 5 % or less; 10 % near', $said['buttonhole.sewn.sides']);
         self::assertSame('differ by 15 % or less; 30 % near', $said['buttonhole.sewn.density']);
         self::assertSame('yes', $said['buttonhole.sewn.bars']);
     }
