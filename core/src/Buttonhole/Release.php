@@ -30,7 +30,7 @@ final readonly class Release
     private const ELSE_NOT = 0.5;
 
     /** Points of the sums that stand for the averages. */
-    private const STEPS = 60;
+    private const STEPS = 40;
 
     private function __construct(
         /** Tests met in a row, up to the last. */
