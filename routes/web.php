@@ -50,6 +50,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     });
 
     // The page behind a student's private link: no sign-in, guesses slowed down.
+    Route::get('runs/{machine}/{ends}/{signature}', [ButtonholeController::class, 'run'])->name('buttonhole.run')->middleware('throttle:own-page');
     Route::get('page/{token}', [StudentController::class, 'page'])->name('student.page')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 

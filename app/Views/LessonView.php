@@ -64,6 +64,7 @@ final readonly class LessonView
         #[OA\Property(type: 'array', items: new OA\Items(required: ['show', 'say', 'watch'], properties: [new OA\Property(property: 'show', type: 'string'), new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'watch', type: 'string')], type: 'object'), description: 'how it is shown')] public array $acts,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['mistake', 'looks'], properties: [new OA\Property(property: 'mistake', type: 'string'), new OA\Property(property: 'looks', type: 'string')], type: 'object'))] public array $mistakes,
         #[OA\Property(description: 'it is drawn and judged in')] public WayView $way,
+        #[OA\Property(description: 'a buttonhole is sewn in it')] public bool $buttonhole,
     ) {}
 
     public static function of(Lesson $lesson, Bundle $bundle): self
@@ -86,6 +87,7 @@ final readonly class LessonView
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->sampler->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, WayView::of($lesson->way),
+            array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->stitch->kind->generator === 'buttonhole') !== [],
         );
     }
 

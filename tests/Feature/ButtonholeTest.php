@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\ButtonholeJob;
 use App\Models\Foot;
+use App\Support\Clock;
+use App\Support\RunLink;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -125,7 +127,7 @@ final class ButtonholeTest extends TestCase
         $this->assertProblem($this->postJson("/api/buttonholes/$this->id/release", []), 422, 'overrule', '1 of 2 times');
         // One that went wrong begins the count anew.
         $wrong = $this->look(['left_mm' => 21, 'right_mm' => 21, 'opening_mm' => 18, 'button' => 'tight'])->assertOk()->assertJsonPath('release.in_a_row', 0);
-        $wrong->assertJsonPath('tests.0.seen', 'tight-as-planned')->assertJsonPath('tests.0.skill.id', 'size-buttonhole')->assertJsonPath('tests.0.next_opening_mm', 18.5);
+        $wrong->assertJsonPath('tests.0.seen', 'tight-as-planned')->assertJsonPath('tests.0.skill.id', 'size-buttonhole')->assertJsonPath('tests.0.drill.lesson', 'buttonhole-sizing')->assertJsonPath('tests.0.next_opening_mm', 18.5);
         self::assertSame('End marks 21.5 mm apart.', $wrong->json('tests.0.told_next'));
         $this->look(self::GOOD);
         $two = $this->look(self::GOOD)->assertOk()->assertJsonPath('release.allowed', true)->assertJsonCount(4, 'tests');
@@ -184,6 +186,26 @@ final class ButtonholeTest extends TestCase
         $this->getJson('/api/buttonholes')->assertOk()->assertJsonCount(0);
         $this->keep()->assertNotFound();
         $this->get("/api/buttonholes/$this->id/svg")->assertNotFound();
+    }
+
+    public function test_the_code_on_a_seat_card_opens_the_run_of_that_machine_and_nothing_else(): void
+    {
+        $machine = $this->machine();
+        $this->keep(['diameter_mm' => 20], ['machine' => $machine]);
+        $path = fn (string $to): string => '/api/runs'.substr((string) parse_url($to, PHP_URL_PATH), strlen('/run'));
+        $link = RunLink::to($machine);
+        $this->app?->make('auth')->forgetGuards();
+        $run = $this->getJson($path($link))->assertOk()->assertHeader('X-Robots-Tag', 'noindex, nofollow')->assertJsonPath('machine', 'Window 1');
+        self::assertEquals(23, $run->json('plan.opening_mm'), 'for the button in hand');
+        self::assertStringNotContainsString('Ona', (string) $run->getContent());
+        // Another machine, another end, another signature: nothing is there.
+        $parts = explode('/', $path($link));
+        foreach ([3 => '01jbq3zz7h4x8v1m2n3p4q5r6w', 4 => '9999999999', 5 => str_repeat('a', 32)] as $i => $other) {
+            $this->getJson(implode('/', array_replace($parts, [$i => $other])))->assertNotFound();
+        }
+        Clock::fix(Clock::now()->addDays(201));
+        $this->getJson($path($link))->assertNotFound();
+        Clock::fix(null);
     }
 
     public function test_the_strip_is_true_to_size(): void

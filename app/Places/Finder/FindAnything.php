@@ -14,7 +14,7 @@ final readonly class FindAnything
 {
     private const MOST = 12;
 
-    private const TOOLS = ['stitch' => 'Stitch picture', 'guide' => 'Guide finder', 'clearance' => 'Clearance', 'needle' => 'Needle and thread', 'dial' => 'Dial translator', 'tension' => 'Tension', 'feet' => 'Which feet'];
+    private const TOOLS = ['stitch' => 'Stitch picture', 'buttonhole' => 'Buttonhole and button', 'faults' => 'Fault finder', 'picture' => 'Picture ruler', 'worked' => 'What worked', 'guide' => 'Guide finder', 'clearance' => 'Clearance', 'needle' => 'Needle and thread', 'dial' => 'Dial translator', 'tension' => 'Tension', 'feet' => 'Which feet'];
 
     public function __construct(private Shelf $shelf) {}
 

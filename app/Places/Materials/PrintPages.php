@@ -23,6 +23,7 @@ use App\Records\ClassShop;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\LongJob;
+use App\Support\RunLink;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
@@ -118,7 +119,11 @@ final readonly class PrintPages
         foreach ($lessons as $lesson) {
             $dials[$lesson->title] = ($this->dials)($lesson, $book);
         }
-        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials);
+        $runs = [];
+        foreach ($book->machines as $machine) {
+            $machine->core()->swing->widestMm > 0 && $runs[$machine->id] = RunLink::to($machine->id);
+        }
+        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials, $runs);
     }
 
     private function shopping(Sheet $sheet, SewingClass $class): void

@@ -67,6 +67,12 @@ final readonly class ButtonholeController
         return new JsonResponse($sew->release($buttonhole, $body->boolean('overrule'), $body->teacher()->unit));
     }
 
+    #[OA\Get(path: '/api/runs/{machine}/{ends}/{signature}', operationId: 'runOfMachine', parameters: [new InPath('machine'), new InPath('ends'), new InPath('signature')], responses: [new Answer(ButtonholeRunView::class), new Problem])]
+    public function run(string $machine, string $ends, string $signature, ShowRun $show): JsonResponse
+    {
+        return new JsonResponse($show($machine, $ends, $signature), 200, ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer']);
+    }
+
     #[OA\Get(
         path: '/api/buttonholes/{buttonhole}/print',
         operationId: 'printButtonhole',

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 use OpenSeam\Core\Buttonhole\HoleChecks;
 use OpenSeam\Core\Buttonhole\HoleVerdict;
 use OpenSeam\Core\Buttonhole\JobPlan;
+use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Words;
@@ -22,6 +23,7 @@ final readonly class ButtonholeTestView
      * @param  list<string>  $not_the_same
      * @param  array<string, mixed>  $read
      * @param  list<array{id: string, value: float|string|bool, verdict: string}>  $checks
+     * @param  array{lesson: string, title: string}|null  $drill
      */
     private function __construct(
         #[OA\Property] public string $id,
@@ -38,13 +40,13 @@ final readonly class ButtonholeTestView
         #[OA\Property(nullable: true, description: 'what would be set for the next, in this machine’s terms')] public ?string $told_next,
         #[OA\Property(nullable: true)] public ?float $next_opening_mm,
         #[OA\Property(nullable: true, description: 'the skill it speaks of')] public ?NamedView $skill,
+        #[OA\Property(type: 'object', nullable: true, description: 'that practises it', properties: [new OA\Property(property: 'lesson', type: 'string'), new OA\Property(property: 'title', type: 'string')], required: ['lesson', 'title'])] public ?array $drill,
     ) {}
 
     /**
      * @param  list<string>  $notTheSame
-     * @param  array<string, string>  $skills  titles by id
      */
-    public static function of(ButtonholeTest $test, ?JobPlan $plan, ?Machine $machine, array $notTheSame, array $skills, Words $words): self
+    public static function of(ButtonholeTest $test, ?JobPlan $plan, ?Machine $machine, array $notTheSame, Bundle $bundle, Words $words): self
     {
         [$planned, $read] = [$test->plan(), $test->reading()];
         $own = $machine?->buttonhole;
@@ -55,7 +57,23 @@ final readonly class ButtonholeTestView
         return new self(
             $test->id, $test->sewn_at->toIso8601ZuluString(), $notTheSame, $test->read, $test->sewn()->finishedMm, $planned->finishedMm, $test->sewn()->met, $test->sewn()->snug,
             HoleChecks::of($planned, $read), $verdict->seen, $verdict->text.$dial, $verdict->nextOpeningMm === null ? null : $plan?->toldFor($verdict->nextOpeningMm, $words), $verdict->nextOpeningMm,
-            $verdict->skill === null ? null : new NamedView($verdict->skill, $skills[$verdict->skill] ?? $verdict->skill),
+            $verdict->skill === null ? null : new NamedView($verdict->skill, $bundle->skills->get($verdict->skill)->title),
+            self::drill($verdict->skill, $bundle),
         );
+    }
+
+    /** @return array{lesson: string, title: string}|null the shortest drill of it */
+    private static function drill(?string $skill, Bundle $bundle): ?array
+    {
+        $best = null;
+        foreach ($bundle->lessons as $lesson) {
+            foreach ($lesson->drills as $drill) {
+                if ($drill->skill === $skill && ($best === null || $drill->minutes < $best[0])) {
+                    $best = [$drill->minutes, ['lesson' => $lesson->id, 'title' => $drill->title]];
+                }
+            }
+        }
+
+        return $best[1] ?? null;
     }
 }

@@ -20,7 +20,6 @@ use OpenSeam\Core\Buttonhole\SewnHole;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
-use OpenSeam\Core\Skill\Skill;
 use OpenSeam\Core\Words;
 
 /** A buttonhole from the button to the recipe: kept as it is typed, tested, released. */
@@ -116,8 +115,7 @@ final readonly class SewButtonhole
             $asks = ['field' => $e->field, 'message' => $e->getMessage()];
         }
         $machine = $this->work->machine($job);
-        $skills = array_map(fn (Skill $s): string => $s->title, $this->shelf->bundle()->skills->all());
-        $tests = $job->tests->reverse()->map(fn (ButtonholeTest $t): ButtonholeTestView => ButtonholeTestView::of($t, $plan, $machine, $this->differences($job, $t->job), $skills, $words));
+        $tests = $job->tests->reverse()->map(fn (ButtonholeTest $t): ButtonholeTestView => ButtonholeTestView::of($t, $plan, $machine, $this->differences($job, $t->job), $this->shelf->bundle(), $words));
 
         return ButtonholeView::of(
             $job, $asks, $plan === null ? null : ButtonholePlanView::of($plan, $machine, $this->work->learned($job->machine_id), $this->work->strip($job, $plan)),

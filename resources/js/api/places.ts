@@ -9,7 +9,7 @@ export const READ = {
     materials: ['materials', 'print'],
     lessons: ['lessons', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
     room: ['room', 'machines'],
-    workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes'],
+    workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run'],
     studio: ['studio', 'soundness'],
 } as const
 

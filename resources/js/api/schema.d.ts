@@ -1764,6 +1764,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{machine}/{ends}/{signature}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runOfMachine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/samples": {
         parameters: {
             query?: never;
@@ -2821,6 +2837,13 @@ export interface components {
             /** @description whatever the tests say */
             overrule?: boolean;
         };
+        /** @description A machine's buttonhole run, for whoever sits at it. */
+        ButtonholeRunView: {
+            machine: string;
+            /** @description the button it is for */
+            title: string;
+            plan: components["schemas"]["ButtonholePlanView"];
+        };
         ButtonholeTestBody: {
             /** @description a ULID made where it is looked at; sent again it is the same */
             id: string;
@@ -2884,6 +2907,11 @@ export interface components {
             /** Format: float */
             next_opening_mm: number | null;
             skill: components["schemas"]["NamedView"] | null;
+            /** @description that practises it */
+            drill: {
+                lesson: string;
+                title: string;
+            } | null;
         };
         /** @description A buttonhole job: what was typed, what follows from it, what was sewn. */
         ButtonholeView: {
@@ -3814,6 +3842,8 @@ export interface components {
             }[];
             /** @description it is drawn and judged in */
             way: components["schemas"]["WayView"];
+            /** @description a buttonhole is sewn in it */
+            buttonhole: boolean;
         };
         /** @description A fold, a cut or a chalk mark. */
         LineView: {
@@ -8158,7 +8188,7 @@ export interface operations {
             content: {
                 "application/json": {
                     /** @description faults */
-                    seen: ("nest" | "unthreads" | "dragged-edge" | "loops-under" | "bobbin-on-top" | "skipped" | "breaks" | "knots" | "end-opens" | "puckered" | "wanders" | "guide-changed" | "wrong-guide" | "tails-sewn-in" | "corner-off" | "needle-up-turn" | "needle-strike" | "slack-thread" | "drifts" | "tunnelling" | "bh-no-start" | "signals" | "bh-overrun" | "bh-short" | "bh-sides-differ" | "bh-sticks" | "bar-cut" | "hem-big-picks" | "hem-misses" | "stretch-pops" | "layers-creep")[];
+                    seen: ("nest" | "unthreads" | "dragged-edge" | "loops-under" | "bobbin-on-top" | "skipped" | "breaks" | "knots" | "end-opens" | "puckered" | "wanders" | "guide-changed" | "wrong-guide" | "tails-sewn-in" | "corner-off" | "needle-up-turn" | "needle-strike" | "slack-thread" | "drifts" | "tunnelling" | "bh-no-start" | "signals" | "bh-overrun" | "bh-short" | "bh-sides-differ" | "bh-tight" | "bh-loose" | "bh-other-end" | "bh-off-mark" | "bh-cloth-shows" | "bh-skewed" | "bh-puckered" | "bh-caught" | "bh-start-gap" | "bh-sticks" | "bar-cut" | "hem-big-picks" | "hem-misses" | "stretch-pops" | "layers-creep")[];
                     known?: {
                         settings?: {
                             /** @description stitch length */
@@ -8190,7 +8220,7 @@ export interface operations {
                             others_here?: number;
                         };
                         /** @description causes that were tried and were not it */
-                        tried?: ("top-not-seated" | "bobbin-not-seated" | "both-threads-out" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "foot-too-wide" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];
+                        tried?: ("top-not-seated" | "bobbin-not-seated" | "both-threads-out" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "foot-too-wide" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "bh-thickness" | "bh-not-open" | "bh-too-long" | "bh-starts-elsewhere" | "bh-needle-off-mark" | "bh-too-open" | "bh-edge-askew" | "bh-soft-under" | "bh-thread-over-foot" | "bh-last-step-short" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];
                     };
                     /** @description causes that were found before */
                     confirmed?: {
@@ -11871,6 +11901,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoomView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    runOfMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: string;
+                ends: string;
+                signature: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ButtonholeRunView"];
                 };
             };
             /** @description what is wrong */

@@ -32,6 +32,7 @@ const RoomPage = lazy(() => import('../features/room/RoomPage'))
 const MaterialsPage = lazy(() => import('../features/materials/MaterialsPage'))
 const AccountPage = lazy(() => import('../features/account/AccountPage'))
 const StudioPage = lazy(() => import('../features/studio/StudioPage'))
+const RunPage = lazy(() => import('../features/workshop/buttonhole/RunPage'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 
 /** A student's own page has a door of its own; everything else asks who is there. */
@@ -43,6 +44,14 @@ export function App() {
                 element={
                     <Suspense fallback={<Waiting what={t('common.opening')} />}>
                         <OwnPage />
+                    </Suspense>
+                }
+            />
+            <Route
+                path="/run/:machine/:ends/:signature"
+                element={
+                    <Suspense fallback={<Waiting what={t('common.opening')} />}>
+                        <RunPage />
                     </Suspense>
                 }
             />

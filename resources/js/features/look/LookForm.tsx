@@ -143,6 +143,12 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                 <p className={cx('earlier')}>
                     {look.earlier[0] !== undefined && <>{t('look.before', { text: look.earlier[0].text })} · </>}
                     <Link to={`/samplers/${lesson.id}`}>{t('look.theWholeLesson')}</Link>
+                    {lesson.buttonhole && (
+                        <Link
+                            to={`/workshop/buttonhole?${new URLSearchParams({ class: id, student: look.student, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
+                            {t('look.buttonholeActByAct')}
+                        </Link>
+                    )}
                 </p>
             </section>
             <section className={cx('look-right')}>

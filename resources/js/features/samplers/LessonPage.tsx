@@ -43,6 +43,11 @@ export default function LessonPage() {
                     {t('samplers.version', { n: lesson.version })}
                 </p>
                 <Print lesson={lesson.id} classId={inHand?.id} sampler={lesson.drawing !== null} drills={lesson.drills.some((d) => d.drawing !== null)} />
+                {lesson.buttonhole && (
+                    <p>
+                        <Link to="/workshop/buttonhole">{t('look.buttonholeActByAct')}</Link>
+                    </p>
+                )}
                 <div className={cx('caution')}>
                     {lesson.cautions.map((c) => (
                         <p key={c}>{c}</p>

@@ -1,6 +1,6 @@
 import { Button, Tabs } from '@mantine/core'
 import { useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Navigate, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import { useClass, useMe } from '../../api/queries'
 import { useClassInHand } from '../../keeping/classInHand'
@@ -16,7 +16,7 @@ import { Look } from './buttonhole/Look'
 import { OpenRelease } from './buttonhole/OpenRelease'
 import { Run } from './buttonhole/Run'
 import { SewOn } from './buttonhole/SewOn'
-import { draftOf, USUAL, useButtonhole, useKeptButtonhole, type Draft, type Seen } from './buttonhole/useButtonhole'
+import { draftOf, USUAL, useButtonhole, useButtonholes, useKeptButtonhole, type Draft, type Seen } from './buttonhole/useButtonhole'
 import { Where } from './buttonhole/Where'
 import { cx } from './dress'
 import type { ToolProps } from './tool'
@@ -37,12 +37,18 @@ export function ButtonholeTool(props: ToolProps) {
     const [search, setSearch] = useSearchParams()
     const asked = search.get('job')
     const [fresh, setFresh] = useState(() => ulid().toLowerCase())
+    const of = search.get('student')
+    // A student's buttonhole goes on where it was left.
+    const jobs = useButtonholes(asked === null && of !== null)
+    const left = jobs.data?.find((j) => j.student === of && j.released_at === null)?.id
     const kept = useKeptButtonhole(asked)
     const open = (job: string) => setSearch({ job })
     const begin = () => {
         setFresh(ulid().toLowerCase())
         setSearch({})
     }
+    if (asked === null && of !== null && jobs.isPending) return <Waiting what={t('common.looking')} />
+    if (asked === null && left !== undefined && left !== fresh) return <Navigate replace to={`/workshop/buttonhole?job=${left}`} />
     if (asked !== null && kept.data === undefined) return kept.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={kept.error} />
     const machine = search.get('machine') ?? props.room.machines.find((m) => m.machine.usable && m.machine.facts.buttonhole !== 'none')?.machine.id ?? null
     const start =

@@ -1,14 +1,12 @@
 import { Button } from '@mantine/core'
-import { useQuery } from '@tanstack/react-query'
-import { api, ask } from '../../../api/client'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import { cx } from '../dress'
-import type { Buttonhole } from './useButtonhole'
+import { useButtonholes, type Buttonhole } from './useButtonhole'
 
 /** The last jobs, to go on with one or to begin another. */
 export function Jobs({ hole }: { hole: Buttonhole }) {
-    const jobs = useQuery({ queryKey: ['buttonholes'], queryFn: () => ask(api.GET('/api/buttonholes')) })
+    const jobs = useButtonholes()
     const others = (jobs.data ?? []).filter((j) => j.id !== hole.id)
     return (
         <>

@@ -137,6 +137,7 @@ function Verdict({
             {test.skill !== null && (
                 <p className={cx('quiet')}>
                     {t('workshop.itSpeaksOf', { skill: test.skill.title })}{' '}
+                    {test.drill !== null && <a href={`/samplers/${test.drill.lesson}`}>{t('workshop.drillIs', { drill: test.drill.title })}</a>} ·{' '}
                     <a href={`/workshop/faults${machine === null ? '' : `?machine=${machine}`}`}>{t('workshop.faultFinder')}</a>
                 </p>
             )}

@@ -11,6 +11,8 @@ import { sewn } from './words'
 interface Props {
     plan: View['ButtonholePlanView']
     machine: { id: string; name: string } | null
+    /** On a phone without a sign-in: nothing else of the program is reached from it. */
+    alone?: boolean
     onClose: (whole: boolean) => void
 }
 
@@ -30,7 +32,7 @@ const BACK = ['ArrowLeft', 'PageUp', 'Backspace']
 const PACE = 30
 
 /** The buttonhole one act a screen, to be read from an arm's length; by key, finger, or a clicker. */
-export function Run({ plan, machine, onClose }: Props) {
+export function Run({ plan, machine, alone = false, onClose }: Props) {
     const [n, setN] = useState(0)
     const [instead, setInstead] = useState(false)
     const navigate = useNavigate()
@@ -90,19 +92,26 @@ export function Run({ plan, machine, onClose }: Props) {
                     {instead && (
                         <div className={cx('run-instead')}>
                             <p>{t('workshop.stopFirst')}</p>
-                            {INSTEAD.filter(([, , only]) => only === null || (only === 'turns by itself') === BY_ITSELF.includes(plan.way)).map(
-                                ([fault, key]) => (
-                                    <Button
-                                        key={fault}
-                                        variant="default"
-                                        onClick={() => void navigate(`/workshop/faults?seen=${fault}${machine === null ? '' : `&machine=${machine.id}`}`)}>
-                                        {t(key)}
+                            {alone && <p>{t('workshop.callYourTeacher')}</p>}
+                            {!alone && (
+                                <>
+                                    {INSTEAD.filter(([, , only]) => only === null || (only === 'turns by itself') === BY_ITSELF.includes(plan.way)).map(
+                                        ([fault, key]) => (
+                                            <Button
+                                                key={fault}
+                                                variant="default"
+                                                onClick={() =>
+                                                    void navigate(`/workshop/faults?seen=${fault}${machine === null ? '' : `&machine=${machine.id}`}`)
+                                                }>
+                                                {t(key)}
+                                            </Button>
+                                        ),
+                                    )}
+                                    <Button variant="default" onClick={() => void navigate('/room?show=machines')}>
+                                        {t('workshop.otherEnd')}
                                     </Button>
-                                ),
+                                </>
                             )}
-                            <Button variant="default" onClick={() => void navigate('/room?show=machines')}>
-                                {t('workshop.otherEnd')}
-                            </Button>
                         </div>
                     )}
                 </div>

@@ -39,6 +39,11 @@ export function useKeptButtonhole(id: string | null) {
     })
 }
 
+/** The last jobs. */
+export function useButtonholes(wanted = true) {
+    return useQuery({ queryKey: ['buttonholes'], queryFn: () => ask(api.GET('/api/buttonholes')), enabled: wanted })
+}
+
 export const draftOf = ({ class: of, student, machine, foot, job }: Seen): Draft => ({ class: of, student, machine, foot, job })
 
 interface Props {
