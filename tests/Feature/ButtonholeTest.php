@@ -237,4 +237,12 @@ final class ButtonholeTest extends TestCase
         self::assertEqualsWithDelta(400 + 21 + 30, (float) $m[1], 0.01, 'from the first to the last, a hole and its ends');
         $this->assertProblem($this->get("/api/buttonholes/$this->id/print?what=poster", ['Accept' => 'application/json']), 422, 'what', 'strip, recipe');
     }
+
+    public function test_the_class_buys_the_real_buttons(): void
+    {
+        $class = $this->sewingClass($this->teacher('With a class'));
+        $this->keep(['count' => 6], ['class' => $class->id, 'student' => $this->student($class)])->assertOk();
+        $needs = array_column((array) $this->getJson("/api/classes/{$class->id}/materials")->assertOk()->json('lines'), 'amount', 'item');
+        self::assertEquals(6, $needs['buttons-flat-15-mm-front'] ?? null);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Materials;
 
+use App\Models\ButtonholeJob;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Records\ClassShop;
@@ -11,9 +12,11 @@ use App\Records\CountRepeats;
 use App\Records\Shelf;
 use App\Support\Clock;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Material\Bought;
+use OpenSeam\Core\Material\ButtonStock;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Shortage;
 
@@ -32,7 +35,7 @@ final readonly class CountMaterials
     {
         $found = $session === null ? null : ($shop->sessions[$session - 1] ?? throw InputError::at('session', $session, sprintf('The plan has sessions 1 to %d.', count($shop->sessions))));
 
-        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach ?? $this->expected($shop->class));
+        return $this->count($shop, $found === null ? $this->shelf->order($shop->class->course) : $found->lessonIds(), $samplesEach ?? $this->expected($shop->class), $session === null ? $this->buttons($shop->class) : []);
     }
 
     /**
@@ -64,15 +67,30 @@ final readonly class CountMaterials
     /**
      * @param  list<string>  $lessons
      * @param  float|array<string, float>  $samplesEach  of all, or by lesson
+     * @param  list<ButtonStock>  $buttons
      */
-    private function count(ClassShop $shop, array $lessons, float|array $samplesEach): ClassMaterials
+    private function count(ClassShop $shop, array $lessons, float|array $samplesEach, array $buttons = []): ClassMaterials
     {
         $room = $shop->room->room;
         $metres = array_map(fn ($m): float => $m->bobbinMetres, array_values($room->machines));
 
         return ClassMaterials::of(
             array_map(fn (string $id): Lesson => $this->shelf->taught($shop->class)->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
-            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? Machine::BOBBIN_METRES : min($metres)), $samplesEach,
+            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? Machine::BOBBIN_METRES : min($metres)), $samplesEach, $buttons,
         );
+    }
+
+    /** @return list<ButtonStock> of the class’s buttonhole jobs; two of the same button are one line */
+    private function buttons(SewingClass $class): array
+    {
+        $stocks = [];
+        foreach (ButtonholeJob::query()->where('class_id', $class->id)->orderBy('begun_at')->get() as $job) {
+            $typed = Data::of($job->job);
+            $name = (string) preg_replace('/^\d+ × /u', '', $job->title);
+            $before = $stocks[$name] ?? new ButtonStock($name, 0, 0, 0, 0);
+            $stocks[$name] = new ButtonStock($name, $before->buttons + $typed->whole('count', 1), $before->tests + ($typed->flag('beginner', true) ? 2 : 1), max($before->layers, $typed->whole('layers', 2)), max($before->interfacing, $typed->whole('interfacing', 2)));
+        }
+
+        return array_values($stocks);
     }
 }

@@ -28,8 +28,9 @@ final readonly class ClassMaterials
      * @param  int  $students  1 or more
      * @param  int  $machines  usable ones
      * @param  float|array<string, float>|null  $samplesEach  samples a student sews of each lesson, or of one by its id; default as the skill model expects of one skill
+     * @param  list<ButtonStock>  $buttons  that are to be sewn on garments
      */
-    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, float|array|null $samplesEach = null): self
+    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, float|array|null $samplesEach = null, array $buttons = []): self
     {
         $words = Words::in();
         $bought ??= Bought::of();
@@ -67,6 +68,14 @@ final readonly class ClassMaterials
                 $small[$extra['what']] = ($small[$extra['what']] ?? 0) + $extra['count'] * $samples;
             }
         }
+        foreach ($buttons as $stock) {
+            [$wide, $long] = ButtonStock::TEST_MM;
+            foreach (['cloth' => $stock->layers, 'interfacing' => $stock->interfacing] as $material => $layers) {
+                for ($i = 0; $i < $stock->tests * $layers; $i++) {
+                    $byMaterial[$material][] = new ClothPiece($words->say('material.button-test', ['button' => $stock->title]), $wide, $long, false);
+                }
+            }
+        }
         $needs = [];
         $layouts = [];
         foreach ($byMaterial as $material => $pieces) {
@@ -84,6 +93,10 @@ final readonly class ClassMaterials
         }
         foreach ($small as $what => $count) {
             $needs[] = new Need($what, ucfirst(str_replace('-', ' ', (string) $what)), (float) $count, 'pieces', $words->say('material.small-how', ['samples' => (string) $all]));
+        }
+
+        foreach ($buttons as $stock) {
+            $needs[] = new Need($stock->item(), $words->say('material.buttons', ['button' => $stock->title]), (float) $stock->buttons, 'pieces', $words->say('material.buttons-how', ['tests' => (string) $stock->tests]));
         }
 
         return new self($needs, $layouts, $each);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Material;
 
 use OpenSeam\Core\Material\Bought;
+use OpenSeam\Core\Material\ButtonStock;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Need;
 use OpenSeam\Core\Material\Shortage;
@@ -123,5 +124,18 @@ final class ClassMaterialsTest extends TestCase
         self::assertSame([], Shortage::first(0, $count, $have));
         self::assertArrayNotHasKey('pin', $short);
         self::assertArrayNotHasKey('thread.dark-blue', $short);
+    }
+
+    public function test_the_real_buttons_and_their_test_pieces_are_counted(): void
+    {
+        $lesson = Fixtures::bundle()->lesson('first-seam');
+        $without = ClassMaterials::of([$lesson], 4, 4);
+        $with = ClassMaterials::of([$lesson], 4, 4, buttons: [new ButtonStock('flat, 15 mm, front', 6, 2, 2, 2)]);
+        $needs = array_column($with->needs, null, 'item');
+        self::assertSame([6.0, 'pieces'], [$needs['buttons-flat-15-mm-front']->amount, $needs['buttons-flat-15-mm-front']->unit]);
+        // Two tests of two layers of cloth and two of interfacing.
+        self::assertCount(count($without->layouts['cloth']->placed) + 4, $with->layouts['cloth']->placed);
+        self::assertCount(count(($without->layouts['interfacing'] ?? null)->placed ?? []) + 4, $with->layouts['interfacing']->placed);
+        self::assertArrayNotHasKey('buttons-flat-15-mm-front', array_column($without->needs, null, 'item'));
     }
 }
