@@ -51,7 +51,8 @@ final readonly class HuntFault
         $of = $sample === null ? null : Sample::query()->withoutGlobalScopes()->find($sample);
         $of === null || ($of->studio_id === $studio && $of->student_id === $student) || throw InputError::at('sample', $sample, 'It must be a sample of this student.');
         if ($machine !== null) {
-            $known += ['needle_hours' => MachineCare::of(RoomInventory::read()->machines, $this->shelf)->needleHours($machine), 'others_here' => $this->cases->othersHere($studio, $machine, $student, $seen)];
+            $room = RoomInventory::read()->machines;
+            $known += ['buttonhole' => $room->firstWhere('id', $machine)?->core()->buttonhole->way->value, 'needle_hours' => MachineCare::of($room, $this->shelf)->needleHours($machine), 'others_here' => $this->cases->othersHere($studio, $machine, $student, $seen)];
         }
         $known = array_filter($known, fn (mixed $v): bool => $v !== null);
         // Refused before anything is kept.

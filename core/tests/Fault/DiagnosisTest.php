@@ -284,4 +284,26 @@ final class DiagnosisTest extends TestCase
         self::assertLessThan($even, count(FaultLook::of('skipped')->runs[0] ?? []), 'stitches are missing');
         self::assertNull(FaultLook::of('layers-creep'));
     }
+
+    /** A machine without a lever has none that was left up; one that turns round by itself is not stopped late by hand. Common practice, no source. */
+    public function test_causes_go_by_the_way_a_machine_sews_its_buttonholes(): void
+    {
+        $first = fn (string $fault, string $way): ?string => Diagnosis::of([$fault], ['buttonhole' => $way])->first()?->id;
+        self::assertSame(['bh-lever-up', 'bh-foot-not-forward'], [$first('bh-no-start', 'one-step'), $first('bh-no-start', 'one-step-sensing')]);
+        self::assertSame('bh-stopped-late', $first('bh-overrun', 'four-step'));
+        $late = fn (string $way): float => Diagnosis::of(['bh-overrun'], ['buttonhole' => $way])->causes['bh-stopped-late'];
+        self::assertLessThan($late('four-step') / 2, $late('typed'));
+    }
+
+    /** Every row of the buttonhole table that is a fault to be seen has causes, and each cause a skill it speaks against. */
+    public function test_all_faults_of_the_table_are_known(): void
+    {
+        foreach (['bh-no-start', 'bh-overrun', 'bh-short', 'bh-sides-differ', 'bh-sticks', 'bh-tight', 'bh-loose', 'bh-other-end', 'bh-off-mark', 'bh-cloth-shows', 'bh-skewed', 'bh-puckered', 'bh-caught', 'bh-start-gap', 'bar-cut'] as $fault) {
+            self::assertArrayHasKey($fault, Fixtures::bundle()->faults);
+            $found = Diagnosis::of([$fault]);
+            self::assertNotNull($found->first(), $fault);
+            self::assertNotSame('', $found->first()->do);
+            self::assertNotSame([], Fixtures::bundle()->faults[$fault]->denies, $fault);
+        }
+    }
 }

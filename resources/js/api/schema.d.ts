@@ -8218,6 +8218,11 @@ export interface operations {
                             bobbin_reseated?: boolean;
                             /** @description other students with the same on this machine */
                             others_here?: number;
+                            /**
+                             * @description how it sews one
+                             * @enum {string}
+                             */
+                            buttonhole?: "none" | "one-step" | "one-step-sensing" | "four-step" | "three-position" | "foot-tells" | "typed";
                         };
                         /** @description causes that were tried and were not it */
                         tried?: ("top-not-seated" | "bobbin-not-seated" | "both-threads-out" | "tails-not-held" | "foot-not-down" | "take-up-low" | "started-off-edge" | "wide-plate-hole" | "needle-worn" | "needle-wrong" | "needle-in-backwards" | "needle-loose" | "stretch-universal-needle" | "top-tension-low" | "top-tension-high" | "old-thread" | "caught-on-spool" | "too-fast" | "no-back-stitches" | "cut-too-short" | "stitch-too-long" | "stitch-too-short" | "no-stabiliser" | "swing-too-wide" | "swing-too-narrow" | "eyes-on-needle" | "pushing-or-pulling" | "cloth-at-angle" | "guide-changed" | "wrong-guide-line" | "needle-position-moved" | "stopped-off-corner" | "needle-up-at-turn" | "foot-too-narrow" | "foot-too-wide" | "bh-lever-up" | "bh-foot-not-forward" | "bh-lever-down" | "winder-engaged" | "bh-stopped-late" | "bh-sides-not-compared" | "blocked-behind-foot" | "slider-blocked" | "thick-button" | "bh-balance" | "foot-on-layer-edge" | "cloth-pulled" | "bh-thickness" | "bh-not-open" | "bh-too-long" | "bh-starts-elsewhere" | "bh-needle-off-mark" | "bh-too-open" | "bh-edge-askew" | "bh-soft-under" | "bh-thread-over-foot" | "bh-last-step-short" | "flat-soled-foot" | "no-pin" | "cut-towards-bar" | "fold-too-far-under" | "fold-too-far-off" | "straight-on-stretch" | "smooth-foot")[];

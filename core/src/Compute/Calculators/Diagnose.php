@@ -9,6 +9,7 @@ use OpenSeam\Core\Compute\Schema;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\CauseBook;
 use OpenSeam\Core\Fault\Diagnosis;
+use OpenSeam\Core\Machine\ButtonholeWay;
 
 /** What is behind what is seen. */
 final class Diagnose implements Calculator
@@ -43,7 +44,8 @@ final class Diagnose implements Calculator
                     'needle_hours' => Schema::number('sewn since the needle was new', 0, 10_000), 'needle_new' => ['type' => 'boolean', 'description' => 'fitted just now'],
                     'rethreaded' => ['type' => 'boolean', 'description' => 'the top, foot up'], 'bobbin_reseated' => ['type' => 'boolean', 'description' => 'just now'],
                     'others_here' => Schema::whole('other students with the same on this machine', 0, 1000),
-                ], ['needle_hours', 'needle_new', 'rethreaded', 'bobbin_reseated', 'others_here']),
+                    'buttonhole' => Schema::oneOf('how it sews one', array_column(ButtonholeWay::ofMachines(), 'value')),
+                ], ['needle_hours', 'needle_new', 'rethreaded', 'bobbin_reseated', 'others_here', 'buttonhole']),
                 'tried' => Schema::list('causes that were tried and were not it', Schema::oneOf('cause', array_map(strval(...), array_keys($book->causes)))),
             ], ['settings', 'machine', 'tried']),
             'confirmed' => Schema::list('causes that were found before', Schema::object(['fault' => Schema::text('id'), 'cause' => Schema::text('id'), 'count' => Schema::whole('times', 1, 100_000)])),
