@@ -88,14 +88,17 @@ $take('fault-finder', function () use ($browser): void {
     $browser->go('/workshop/faults?seen=loops-under,skipped')->see('Tick what is seen')->press('Find the cause')->see('try now');
     $browser->press('Still the same')->see('Tried');
 });
-// Taller, so that the band with its holes is on it.
-$browser->size(1280, 1280);
 $take('buttonhole', function () use ($browser): void {
-    $browser->go('/workshop/buttonhole')->see('Set 21 mm');
-    $browser->fill($browser->find('.workshop-places-form > :nth-child(4) input'), '190');
-    $browser->see('6 holes')->rest();
+    $browser->go('/workshop/buttonhole')->see('finished: 21 mm')->see('saved')->press('How long')->see('Which machine of the room')->rest();
 });
-$browser->size(1280, 800);
+$take('buttonhole-run', function () use ($browser): void {
+    $browser->go('/workshop/buttonhole')->see('saved')->press('Sew it, act by act')->see('act 1 of');
+    while (! str_contains($browser->text(), 'Step 1')) {
+        $browser->keys(WebDriverKeys::PAGE_DOWN);
+    }
+    // Until the needle has come to the mark.
+    $browser->see('Once more')->rest();
+});
 $take('picture-ruler', function () use ($browser): void {
     $browser->go('/workshop/picture')->see('Load a scan');
     $browser->press('A drawn scan, to try it')->find('.workshop-picture-stage img');
