@@ -64,10 +64,13 @@ final readonly class Steps
             }
         }
         usort($found, fn (Candidate $a, Candidate $b): int => $b->gainPerMinute <=> $a->gainPerMinute);
-        // Something already met is picked up again before a new lesson is opened for it.
-        usort($found, fn (Candidate $a, Candidate $b): int => (int) ($a->kind === Kind::GoOn) <=> (int) ($b->kind === Kind::GoOn));
+        // Something already met is picked up again before a new lesson is opened for it, one of the course before any other.
+        $rank = fn (Candidate $c): int => $this->record->isTried($c->lesson) ? 0 : (in_array($c->lesson, $this->order, true) ? 1 : 2);
+        usort($found, fn (Candidate $a, Candidate $b): int => $rank($a) <=> $rank($b));
+        // A course does not leave itself while it has an exercise of its own.
+        $own = array_values(array_filter($found, fn (Candidate $c): bool => $rank($c) < 2));
 
-        return $found;
+        return $own === [] ? $found : $own;
     }
 
     /** @return list<Candidate> every lesson and drill, highest gain per minute first, ready ones before others */

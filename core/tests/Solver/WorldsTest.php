@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Solver;
 
+use OpenSeam\Core\NextLesson\Kind;
 use OpenSeam\Core\NextLesson\SimulatedCourse;
 use OpenSeam\Core\Tests\Support\Worlds\Trial;
 use OpenSeam\Core\Tests\Support\Worlds\World;
@@ -60,6 +61,20 @@ final class WorldsTest extends TestCase
             self::assertGreaterThanOrEqual(0.69, $f['share'], $world->value);
             // Whoever gets better with every sample is more even than any two states: such forecasts are too careful.
             self::assertLessThanOrEqual($world === World::SteepPower ? 0.97 : 0.91, $f['share'], $world->value);
+        }
+    }
+
+    /** Lessons outside the course teach some of its skills too: a gap is closed by the course's own exercises, and the end is its end. */
+    public function test_a_course_does_not_leave_itself(): void
+    {
+        foreach ([World::TwoStates, World::SlowPower] as $world) {
+            for ($learner = 0; $learner < 6; $learner++) {
+                $course = Trial::course($world, $learner);
+                $done = $course->follow(Trial::ladder());
+                $last = $course->samples[count($course->samples) - 1];
+                $advice = Trial::ladder()->advise($course->samples, $last->evidence->at->modify('+1 hour'));
+                self::assertTrue(! $done || $advice->kind === Kind::Enrich, "{$world->value}, $learner: {$advice->kind->value} {$advice->lesson}");
+            }
         }
     }
 }

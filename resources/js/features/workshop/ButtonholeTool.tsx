@@ -86,6 +86,7 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
     const me = useMe()
     const inHand = useClassInHand(me.data?.classes ?? [])
     const students = useClass(hole.draft.class ?? inHand?.id ?? '')
+    const ofClass = me.data?.classes.find((c) => c.id === (hole.draft.class ?? inHand?.id))
     const plan = hole.seen?.plan ?? null
     const machine = room.machines.find((m) => m.machine.id === hole.draft.machine)?.machine
     const at = STEPS.findIndex(([id]) => id === step)
@@ -95,10 +96,17 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
             <div className={cx('job-head')}>
                 <Choice
                     label={t('workshop.forWhom')}
-                    value={hole.draft.student ?? ''}
-                    options={[{ id: '', title: t('workshop.justNow') }, ...(students.data?.students ?? []).map((s) => ({ id: s.student, title: s.name }))]}
-                    onChange={(student) =>
-                        hole.change({ student: student === '' ? null : student, class: student === '' ? null : (hole.draft.class ?? inHand?.id ?? null) })
+                    value={hole.draft.student ?? (hole.draft.class === null ? '' : 'class')}
+                    options={[
+                        { id: '', title: t('workshop.justNow') },
+                        ...(ofClass === undefined ? [] : [{ id: 'class', title: ofClass.title }]),
+                        ...(students.data?.students ?? []).map((s) => ({ id: s.student, title: s.name })),
+                    ]}
+                    onChange={(who) =>
+                        hole.change({
+                            student: who === '' || who === 'class' ? null : who,
+                            class: who === '' ? null : (hole.draft.class ?? inHand?.id ?? null),
+                        })
                     }
                 />
                 <Choice
@@ -144,7 +152,7 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
                             <HowLong hole={hole} plan={plan} unit={unit} />
                         </Tabs.Panel>
                         <Tabs.Panel value="where">
-                            <Where key={hole.id} hole={hole} unit={unit} />
+                            <Where key={hole.id} hole={hole} plan={plan} unit={unit} />
                         </Tabs.Panel>
                         <Tabs.Panel value="look">
                             <Look key={hole.id} hole={hole} plan={plan} unit={unit} />

@@ -24,8 +24,11 @@ export function Garment({ hole, unit }: { hole: Buttonhole; unit: Unit }) {
                             onClick={() => hole.set({ shape: shape.id })}>
                             <svg viewBox="0 0 60 34" aria-hidden="true">
                                 {shape.id === 'flat' && <rect x={6} y={14} width={48} height={9} rx={4} />}
+                                {shape.id === 'flat' && <rect x={3} y={11} width={54} height={15} rx={7} className={cx('strip-round')} />}
                                 {shape.id === 'domed' && <path d="M6 24A28 28 0 0 1 54 24Z" />}
-                                {shape.id === 'ball' && <circle cx={30} cy={17} r={13} />}
+                                {shape.id === 'domed' && <path d="M2 27A31 31 0 0 1 58 27Z" className={cx('strip-round')} />}
+                                {shape.id === 'ball' && <circle cx={30} cy={17} r={12} />}
+                                {shape.id === 'ball' && <circle cx={30} cy={17} r={15} className={cx('strip-round')} />}
                             </svg>
                             {shape.title}
                         </UnstyledButton>

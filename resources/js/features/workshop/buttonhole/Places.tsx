@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import { useCompute, type Answered } from '../../../api/compute'
-import { DrawingFrame } from '../../../drawing/DrawingFrame'
+import type { View } from '../../../api/client'
+import { useCompute } from '../../../api/compute'
 import { bare, length, readLength, type Unit } from '../../../text/lengths'
 import { stepNumber, toNumber } from '../../../text/numbers'
 import { t } from '../../../text/words'
@@ -9,6 +9,7 @@ import { LengthField } from '../../../ui/LengthField'
 import { StepField } from '../../../ui/StepField'
 import { Trouble } from '../../../ui/Trouble'
 import { cx } from '../dress'
+import { Band } from './Band'
 import type { Buttonhole } from './useButtonhole'
 
 const LENGTHS = [
@@ -22,13 +23,8 @@ const COUNTS = [
     ['most', 'workshop.most'],
 ] as const
 
-/** A piece of band that still looks like one. */
-const SHORTEST_MM = 160
-
-type Choice = Answered<'/api/compute/place-buttons'>['choices'][number]
-
 /** A row of them on a band: how many, and where each, measured from one end; the row that is shown is the job's. */
-export function Places({ hole, unit }: { hole: Buttonhole; unit: Unit }) {
+export function Places({ hole, plan, unit }: { hole: Buttonhole; plan: View['ButtonholePlanView']; unit: Unit }) {
     const { job } = hole.draft
     const across = job.diameter_mm ?? 10
     const count = job.count ?? 1
@@ -91,7 +87,15 @@ export function Places({ hole, unit }: { hole: Buttonhole; unit: Unit }) {
             <Trouble error={found.error} />
             {one !== undefined && (
                 <>
-                    <Band one={one} across={across} anchor={anchor} unit={unit} />
+                    <Band
+                        positions={one.positions_mm}
+                        plan={plan}
+                        across={across}
+                        band={job.band_mm ?? null}
+                        anchor={anchor}
+                        unit={unit}
+                        onShift={(by) => setF({ ...f, first: bare(Math.max(0, (first ?? 0) + by), unit), last: bare(Math.max(0, (last ?? 0) + by), unit) })}
+                    />
                     <p className={cx('num')}>{one.positions_mm.map((p) => bare(p, unit)).join(' · ')}</p>
                     <table className={cx('rows')}>
                         <thead>
@@ -118,33 +122,5 @@ export function Places({ hole, unit }: { hole: Buttonhole; unit: Unit }) {
                 </>
             )}
         </section>
-    )
-}
-
-/** The band to scale, with every hole and the named point. */
-function Band({ one, across, anchor, unit }: { one: Choice; across: number; anchor: number | null; unit: Unit }) {
-    const [low, high] = [Math.min(one.first_mm, anchor ?? one.first_mm) - across, Math.max(one.last_mm, anchor ?? one.last_mm) + across]
-    // One alone lies on a piece of band, not on nothing else.
-    const more = Math.max(0, (SHORTEST_MM - (high - low)) / 2)
-    const [from, to] = [low - more, high + more]
-    const scale = 540 / (to - from)
-    const x = (at: number) => 10 + (at - from) * scale
-    return (
-        <DrawingFrame width={560} height={84} className={cx('band-drawing')} name={t('workshop.theBandWithItsHoles')}>
-            <rect x={10} y={14} width={540} height={34} className={cx('cloth')} />
-            <line x1={10} x2={550} y1={31} y2={31} className={cx('guide-line')} />
-            {one.positions_mm.map((p, i) => (
-                <g key={p}>
-                    <circle cx={x(p)} cy={31} r={Math.max(4, (across / 2) * scale)} className={cx('button-side')} />
-                    <line x1={x(p)} x2={x(p)} y1={22} y2={40} className={cx('hole-cut')} />
-                    {(i === 0 || i === one.positions_mm.length - 1) && (
-                        <text x={x(p)} y={68} textAnchor="middle">
-                            {bare(p, unit)}
-                        </text>
-                    )}
-                </g>
-            ))}
-            {anchor !== null && <path d={`M${x(anchor)} 4v52`} className={cx('edge-line')} />}
-        </DrawingFrame>
     )
 }
