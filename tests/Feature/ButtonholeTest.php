@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\ButtonholeJob;
+use App\Models\ButtonholeTest as ButtonholeTestRow;
 use App\Models\Foot;
+use App\Models\Role;
+use App\Models\Student;
+use App\Models\User;
 use App\Support\Clock;
 use App\Support\RunLink;
 use Illuminate\Support\Str;
@@ -244,5 +248,37 @@ final class ButtonholeTest extends TestCase
         $this->keep(['count' => 6], ['class' => $class->id, 'student' => $this->student($class)])->assertOk();
         $needs = array_column((array) $this->getJson("/api/classes/{$class->id}/materials")->assertOk()->json('lines'), 'amount', 'item');
         self::assertEquals(6, $needs['buttons-flat-15-mm-front'] ?? null);
+    }
+
+    public function test_it_is_in_the_students_own_file_and_goes_with_the_student(): void
+    {
+        $class = $this->sewingClass($this->teacher('With a student'));
+        $student = $this->student($class);
+        $this->keep([], ['class' => $class->id, 'student' => $student])->assertOk();
+        $this->look(self::GOOD)->assertOk();
+        $file = $this->get("/api/classes/{$class->id}/students/$student/data?as=json")->assertOk();
+        self::assertStringContainsString('"diameter_mm": 15', (string) $file->getContent());
+        self::assertStringContainsString('"button": "snug"', (string) $file->getContent());
+        Student::query()->findOrFail($student)->forceDelete();
+        self::assertSame([0, 0], [ButtonholeJob::query()->withoutGlobalScopes()->count(), ButtonholeTestRow::query()->withoutGlobalScopes()->count()]);
+    }
+
+    public function test_a_student_belongs_to_a_class_and_another_teacher_sees_neither(): void
+    {
+        $teacher = $this->teacher('Two teachers');
+        $class = $this->sewingClass($teacher);
+        $this->assertProblem($this->keep([], ['student' => $this->student($class)]), 422, 'class', 'say which');
+        $this->keep([], ['class' => $class->id, 'student' => $this->student($class)])->assertOk();
+        $class->update(['shared' => false]);
+        $other = User::factory()->create(['studio_id' => $teacher->studio_id, 'role' => Role::Teacher]);
+        $this->actingAs($other);
+        $this->getJson("/api/buttonholes/$this->id")->assertNotFound();
+        $this->getJson('/api/buttonholes')->assertOk()->assertJsonCount(0);
+        $this->keep()->assertNotFound();
+        // What was begun just now is everybody's in the room.
+        $this->id = strtolower((string) Str::ulid());
+        $this->keep()->assertOk();
+        $this->actingAs($teacher);
+        $this->getJson('/api/buttonholes')->assertOk()->assertJsonCount(2);
     }
 }
