@@ -16,7 +16,10 @@ final readonly class JobController
         path: '/api/jobs/{job}',
         operationId: 'jobProgress',
         parameters: [new InPath('job')],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer'), new OA\Property(property: 'found', type: 'integer', nullable: true, description: 'the best that is known so far')], required: ['done', 'of', 'found'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'done', type: 'integer'), new OA\Property(property: 'of', type: 'integer'), new OA\Property(property: 'found', type: 'integer', nullable: true, description: 'the best that is known so far')], required: ['done', 'of', 'found'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function progress(Request $request, string $job): JsonResponse
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Finder;
 
 use App\Http\Answer;
+use App\Http\InQuery;
 use App\Http\Problem;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,7 +17,7 @@ final readonly class FindController
     #[OA\Get(
         path: '/api/find',
         operationId: 'find',
-        parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('q')],
         responses: [new Answer(FoundView::class, list: true), new Problem],
     )]
     public function __invoke(Request $request, FindAnything $find): JsonResponse

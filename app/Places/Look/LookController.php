@@ -6,6 +6,7 @@ namespace App\Places\Look;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Models\Student;
@@ -20,7 +21,15 @@ final readonly class LookController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/look',
         operationId: 'look',
-        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'replaces', in: 'query', required: false, description: 'a kept sample that is corrected: its lesson, version and drill', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'machine', in: 'query', required: false, description: 'it was sewn on; where the student sits when it is not given', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'schools', in: 'query', required: false, description: 'it was sewn by, ids with commas; as the class is taught when it is not given', schema: new OA\Schema(type: 'string'))],
+        parameters: [
+            new InPath('class'),
+            new InPath('student'),
+            new InQuery('lesson'),
+            new InQuery('version', type: 'integer'),
+            new InQuery('replaces', description: 'a kept sample that is corrected: its lesson, version and drill'),
+            new InQuery('machine', description: 'it was sewn on; where the student sits when it is not given'),
+            new InQuery('schools', description: 'it was sewn by, ids with commas; as the class is taught when it is not given'),
+        ],
         responses: [new Answer(LookView::class), new Problem],
     )]
     public function look(Request $request, SewingClass $class, Student $student, ShowLook $show): JsonResponse

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Places\Look;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Models\Sample;
 use App\Models\SamplePhoto;
@@ -25,7 +27,11 @@ final readonly class PhotoController
         path: '/api/samples/{sample}/photos',
         operationId: 'keepPhoto',
         requestBody: new OA\RequestBody(required: true, description: 'a JPEG, PNG or WebP', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
-        parameters: [new InPath('sample'), new OA\Parameter(name: 'id', in: 'query', required: true, description: 'a ULID made where it was taken', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'row', in: 'query', required: false, description: 'of the lesson; left out for the whole piece', schema: new OA\Schema(type: 'string'))],
+        parameters: [
+            new InPath('sample'),
+            new InQuery('id', required: true, description: 'a ULID made where it was taken'),
+            new InQuery('row', description: 'of the lesson; left out for the whole piece'),
+        ],
         responses: [new Answer(PhotoView::class, status: 201, description: 'kept'), new Problem],
     )]
     public function store(PhotoBody $body, Sample $sample, KeepPhoto $keep): JsonResponse
@@ -38,7 +44,7 @@ final readonly class PhotoController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/photos',
         operationId: 'photos',
-        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'lesson', in: 'query', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('class'), new InPath('student'), new InQuery('lesson', required: true)],
         responses: [new Answer(PhotoView::class, list: true, description: 'of the samples of this lesson, newest first'), new Problem],
     )]
     public function index(Request $request, SewingClass $class, Student $student): JsonResponse
@@ -50,7 +56,7 @@ final readonly class PhotoController
         path: '/api/photos/{photo}',
         operationId: 'photo',
         parameters: [new InPath('photo')],
-        responses: [new OA\Response(response: 200, description: 'the picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        responses: [new FileAnswer('image/jpeg', 'the picture'), new Problem],
     )]
     public function show(SamplePhoto $photo): Response
     {

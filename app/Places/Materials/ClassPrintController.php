@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Materials;
 
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Printing\Format;
@@ -22,8 +24,13 @@ final readonly class ClassPrintController
     #[OA\Get(
         path: '/api/classes/{class}/print',
         operationId: 'printClass',
-        parameters: [new InPath('class'), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['seats', 'bench', 'materials', 'handout', 'pack'])), new OA\Parameter(name: 'job', in: 'query', required: false, description: 'a ULID of the caller, to ask how far it is', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [
+            new InPath('class'),
+            new InQuery('what', required: true, among: ['seats', 'bench', 'materials', 'handout', 'pack']),
+            new InQuery('job', description: 'a ULID of the caller, to ask how far it is'),
+            new InQuery('format', among: ['A4', 'Letter']),
+        ],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a PDF at true size'), new Problem],
     )]
     public function class(Request $request, SewingClass $class): Response
     {

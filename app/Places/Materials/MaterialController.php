@@ -6,6 +6,7 @@ namespace App\Places\Materials;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\CupboardItem;
@@ -28,7 +29,7 @@ final readonly class MaterialController
     #[OA\Get(
         path: '/api/classes/{class}/materials',
         operationId: 'materials',
-        parameters: [new InPath('class'), new OA\Parameter(name: 'session', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'samples_each', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
+        parameters: [new InPath('class'), new InQuery('session', type: 'integer'), new InQuery('samples_each', type: 'number')],
         responses: [new Answer(MaterialsView::class), new Problem],
     )]
     public function show(Request $request, SewingClass $class, ShowMaterials $show): JsonResponse

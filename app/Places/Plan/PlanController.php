@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Places\Plan;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\SewingClass;
@@ -91,7 +93,10 @@ final readonly class PlanController
         operationId: 'mendPlan',
         parameters: [new InPath('class')],
         requestBody: new Sent(MendBody::class),
-        responses: [new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'lessons that were moved', content: new OA\JsonContent(properties: [new OA\Property(property: 'moved', type: 'array', items: new OA\Items(ref: NamedView::class)), new OA\Property(property: 'fewest', type: 'boolean', description: 'no fewer could have moved')], required: ['moved', 'fewest'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function mend(MendBody $body, SewingClass $class, MendPlan $mend, Shelf $shelf): JsonResponse
     {
@@ -103,8 +108,8 @@ final readonly class PlanController
     #[OA\Get(
         path: '/api/classes/{class}/plan/export',
         operationId: 'exportPlan',
-        parameters: [new InPath('class'), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['calendar', 'table', 'bundle']))],
-        responses: [new OA\Response(response: 200, description: 'an iCalendar file, a CSV table, or a course bundle', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [new InPath('class'), new InQuery('as', required: true, among: ['calendar', 'table', 'bundle'])],
+        responses: [new FileAnswer('application/octet-stream', 'an iCalendar file, a CSV table, or a course bundle'), new Problem],
     )]
     public function export(Request $request, SewingClass $class, ExportPlan $export, ExportBundle $bundle): Response
     {

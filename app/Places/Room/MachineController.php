@@ -6,6 +6,7 @@ namespace App\Places\Room;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Foot;
@@ -69,7 +70,7 @@ final readonly class MachineController
     #[OA\Delete(
         path: '/api/machines/{machine}',
         operationId: 'retireMachine',
-        parameters: [new InPath('machine'), new OA\Parameter(name: 'sure', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        parameters: [new InPath('machine'), new InQuery('sure', type: 'integer')],
         responses: [new Answer, new Problem],
     )]
     public function retire(Request $request, Machine $machine, RetireMachine $retire): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Places\Room;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Foot;
@@ -22,7 +23,7 @@ final readonly class RoomController
     #[OA\Get(
         path: '/api/room',
         operationId: 'room',
-        parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('class')],
         responses: [new Answer(RoomView::class), new Problem],
     )]
     public function show(Request $request, ShowRoom $show): JsonResponse

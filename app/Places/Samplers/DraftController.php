@@ -6,6 +6,7 @@ namespace App\Places\Samplers;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Records\RoomInventory;
@@ -29,7 +30,7 @@ final readonly class DraftController
     #[OA\Get(
         path: '/api/lessons/{lesson}/text',
         operationId: 'lessonText',
-        parameters: [new InPath('lesson'), new OA\Parameter(name: 'version', in: 'query', required: false, schema: new OA\Schema(type: 'integer'))],
+        parameters: [new InPath('lesson'), new InQuery('version', type: 'integer')],
         responses: [new Answer(LessonTextView::class), new Problem],
     )]
     public function text(Request $request, string $lesson, ShowShelf $show): JsonResponse
@@ -62,7 +63,10 @@ final readonly class DraftController
         path: '/api/drafts/row',
         operationId: 'startRow',
         requestBody: new Sent(NewRowBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', ref: '#/components/schemas/BundleRow')], required: ['row'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'row', ref: '#/components/schemas/BundleRow')], required: ['row'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function row(NewRowBody $body): JsonResponse
     {
@@ -73,7 +77,10 @@ final readonly class DraftController
         path: '/api/drafts/check',
         operationId: 'startCheck',
         requestBody: new Sent(NewCheckBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', ref: '#/components/schemas/BundleReading'), new OA\Property(property: 'check', ref: '#/components/schemas/BundleCheck')], required: ['reading', 'check'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'reading', ref: '#/components/schemas/BundleReading'), new OA\Property(property: 'check', ref: '#/components/schemas/BundleCheck')], required: ['reading', 'check'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function check(NewCheckBody $body): JsonResponse
     {
@@ -84,7 +91,10 @@ final readonly class DraftController
         path: '/api/drafts/path',
         operationId: 'startPath',
         requestBody: new Sent(NewPathBody::class),
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', ref: '#/components/schemas/BundlePath')], required: ['path'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'path', ref: '#/components/schemas/BundlePath')], required: ['path'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function path(NewPathBody $body): JsonResponse
     {
@@ -95,7 +105,10 @@ final readonly class DraftController
         path: '/api/drafts',
         operationId: 'keepLesson',
         requestBody: new Sent(KeepLessonBody::class),
-        responses: [new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')), new Problem],
+        responses: [
+            new OA\Response(response: 201, description: 'as asked', content: new OA\JsonContent(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'version', type: 'integer')], required: ['id', 'version'], type: 'object')),
+            new Problem,
+        ],
     )]
     public function keep(KeepLessonBody $body, KeepLesson $keep): JsonResponse
     {

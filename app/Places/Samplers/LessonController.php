@@ -6,6 +6,7 @@ namespace App\Places\Samplers;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\SewingClass;
@@ -24,7 +25,7 @@ final readonly class LessonController
     #[OA\Get(
         path: '/api/lessons',
         operationId: 'lessons',
-        parameters: [new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the ways this class is taught', schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('class', description: 'in the ways this class is taught')],
         responses: [new Answer(LessonView::class, list: true), new Problem],
     )]
     public function index(Request $request, Shelf $shelf): JsonResponse
@@ -37,7 +38,7 @@ final readonly class LessonController
     #[OA\Get(
         path: '/api/lessons/{lesson}/dials',
         operationId: 'dials',
-        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
+        parameters: [new InPath('lesson'), new InQuery('class', description: 'in the way this class is taught')],
         responses: [new Answer(DialView::class, list: true), new Problem],
     )]
     public function dials(Request $request, string $lesson, Shelf $shelf, ShowDials $show): JsonResponse

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Places\Samplers;
 
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
@@ -24,8 +26,13 @@ final readonly class LessonPrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/print',
         operationId: 'printLesson',
-        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'what', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['sampler', 'card', 'teacher', 'drills'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [
+            new InPath('lesson'),
+            new InQuery('class', description: 'in the way this class is taught'),
+            new InQuery('what', required: true, among: ['sampler', 'card', 'teacher', 'drills']),
+            new InQuery('format', among: ['A4', 'Letter']),
+        ],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a PDF at true size'), new Problem],
     )]
     public function lesson(Request $request, string $lesson): Response
     {
@@ -37,8 +44,11 @@ final readonly class LessonPrintController
     #[OA\Get(
         path: '/api/lessons/{lesson}/svg',
         operationId: 'svgLesson',
-        parameters: [new InPath('lesson'), new OA\Parameter(name: 'class', in: 'query', required: false, description: 'in the way this class is taught', schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'the sampler at true size', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))), new Problem],
+        parameters: [new InPath('lesson'), new InQuery('class', description: 'in the way this class is taught')],
+        responses: [
+            new OA\Response(response: 200, description: 'the sampler at true size', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))),
+            new Problem,
+        ],
     )]
     public function svg(Request $request, string $lesson): Response
     {
@@ -51,8 +61,8 @@ final readonly class LessonPrintController
     #[OA\Get(
         path: '/api/print/paper-drive',
         operationId: 'printPaperDrive',
-        parameters: [new OA\Parameter(name: 'hand', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['right', 'left'])), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'a PDF at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [new InQuery('hand', among: ['right', 'left']), new InQuery('format', among: ['A4', 'Letter'])],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a PDF at true size'), new Problem],
     )]
     public function paperDrive(Request $request): Response
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Samplers;
 
 use App\Http\Answer;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use Illuminate\Http\JsonResponse;
@@ -29,8 +30,11 @@ final readonly class ShelfController
     #[OA\Get(
         path: '/api/shelf/export',
         operationId: 'exportBundle',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'course', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'as asked', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(description: 'a bundle as described by course-bundle.schema.json', type: 'object'))), new Problem],
+        parameters: [new InQuery('lesson'), new InQuery('course')],
+        responses: [
+            new OA\Response(response: 200, description: 'as asked', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(description: 'a bundle as described by course-bundle.schema.json', type: 'object'))),
+            new Problem,
+        ],
     )]
     public function export(Request $request, ExportBundle $export): Response
     {

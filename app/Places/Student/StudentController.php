@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Places\Student;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Enrolment;
@@ -72,7 +74,10 @@ final readonly class StudentController
         path: '/api/classes/{class}/students/{student}/page',
         operationId: 'openPage',
         parameters: [new InPath('class'), new InPath('student')],
-        responses: [new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])), new Problem],
+        responses: [
+            new OA\Response(response: 201, description: 'the new link; an older one no longer works', content: new OA\JsonContent(properties: [new OA\Property(property: 'page', type: 'string'), new OA\Property(property: 'until', type: 'string')], required: ['page', 'until'])),
+            new Problem,
+        ],
     )]
     public function openPage(SewingClass $class, Student $student): JsonResponse
     {
@@ -111,8 +116,8 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/page/{token}/sheet',
         operationId: 'ownSheet',
-        parameters: [new InPath('token'), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'the practice sheet at true size', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [new InPath('token'), new InQuery('format', among: ['A4', 'Letter'])],
+        responses: [new FileAnswer(FileAnswer::PDF, 'the practice sheet at true size'), new Problem],
     )]
     public function sheet(Request $request, string $token, ShowOwnPage $show): Response
     {
@@ -129,8 +134,8 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/print',
         operationId: 'printStudent',
-        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['A4', 'Letter']))],
-        responses: [new OA\Response(response: 200, description: 'a progress card', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [new InPath('class'), new InPath('student'), new InQuery('format', among: ['A4', 'Letter'])],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a progress card'), new Problem],
     )]
     public function print(Request $request, SewingClass $class, Student $student, ShowStudent $show): Response
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Places\Studio;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Enrolment;
@@ -108,8 +110,8 @@ final readonly class KeptStudentController
     #[OA\Get(
         path: '/api/classes/{class}/students/{student}/data',
         operationId: 'studentData',
-        parameters: [new InPath('class'), new InPath('student'), new OA\Parameter(name: 'as', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['json', 'pdf']))],
-        responses: [new OA\Response(response: 200, description: 'everything that is kept of one student', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [new InPath('class'), new InPath('student'), new InQuery('as', required: true, among: ['json', 'pdf'])],
+        responses: [new FileAnswer('application/octet-stream', 'everything that is kept of one student'), new Problem],
     )]
     public function data(Request $request, SewingClass $class, Student $student, StudentFile $file): Response
     {
@@ -126,7 +128,7 @@ final readonly class KeptStudentController
     #[OA\Get(
         path: '/api/students',
         operationId: 'knownStudents',
-        parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('q')],
         responses: [new Answer(KnownStudentView::class, list: true, description: 'who was in a class before'), new Problem],
     )]
     public function known(Request $request, KnownStudents $known): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Studio;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Sent;
@@ -126,7 +127,7 @@ final readonly class StudioController
     #[OA\Get(
         path: '/api/studio/privacy',
         operationId: 'privacyNote',
-        responses: [new OA\Response(response: 200, description: 'a page to hang up', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a page to hang up'), new Problem],
     )]
     public function privacy(Request $request, PrivacyNote $note): Response
     {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Places\Workshop;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Records\Shelf;
@@ -28,7 +30,11 @@ final readonly class ScanController
     #[OA\Post(
         path: '/api/scans/read',
         operationId: 'readScan',
-        parameters: [new OA\Parameter(name: 'width', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'height', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'dpi', in: 'query', required: true, schema: new OA\Schema(type: 'number'))],
+        parameters: [
+            new InQuery('width', required: true, type: 'integer'),
+            new InQuery('height', required: true, type: 'integer'),
+            new InQuery('dpi', required: true, type: 'number'),
+        ],
         requestBody: new OA\RequestBody(required: true, description: 'one byte a pixel, shades of grey, row by row', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
         responses: [new Answer(ScanView::class, description: 'what it says, or that it cannot be told'), new Problem],
     )]
@@ -47,7 +53,10 @@ final readonly class ScanController
         path: '/api/scans/readings',
         operationId: 'pictureReadings',
         requestBody: new Sent(PictureReadingsBody::class),
-        responses: [new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))), new Problem],
+        responses: [
+            new OA\Response(response: 200, description: 'what the row asks for, as it is typed', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))),
+            new Problem,
+        ],
     )]
     public function readings(PictureReadingsBody $body, Shelf $shelf): JsonResponse
     {
@@ -66,8 +75,14 @@ final readonly class ScanController
     #[OA\Get(
         path: '/api/scans/simulated',
         operationId: 'simulatedScan',
-        parameters: [new OA\Parameter(name: 'seed', in: 'query', required: false, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'length_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'allowance_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'drift_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'wobble_mm', in: 'query', required: false, schema: new OA\Schema(type: 'number'))],
-        responses: [new OA\Response(response: 200, description: 'a drawn scan at 300 dpi, as a stand-in for a scanner', content: new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary'))), new Problem],
+        parameters: [
+            new InQuery('seed', type: 'integer'),
+            new InQuery('length_mm', type: 'number'),
+            new InQuery('allowance_mm', type: 'number'),
+            new InQuery('drift_mm', type: 'number'),
+            new InQuery('wobble_mm', type: 'number'),
+        ],
+        responses: [new FileAnswer('image/png', 'a drawn scan at 300 dpi, as a stand-in for a scanner'), new Problem],
     )]
     public function simulated(Request $request): Response
     {

@@ -6,6 +6,7 @@ namespace App\Places\Workshop;
 
 use App\Http\Answer;
 use App\Http\InPath;
+use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\KeptAnswer;
@@ -31,7 +32,7 @@ final readonly class WorkshopController
     #[OA\Get(
         path: '/api/settings',
         operationId: 'settingsLog',
-        parameters: [new OA\Parameter(name: 'q', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('q')],
         responses: [new Answer(SettingsLogView::class, list: true, description: 'settings of good samples'), new Problem],
     )]
     public function settings(Request $request, FindSettings $find): JsonResponse
@@ -64,7 +65,7 @@ final readonly class WorkshopController
     #[OA\Get(
         path: '/api/answers',
         operationId: 'answers',
-        parameters: [new OA\Parameter(name: 'lesson', in: 'query', required: false, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'student', in: 'query', required: false, schema: new OA\Schema(type: 'string'))],
+        parameters: [new InQuery('lesson'), new InQuery('student')],
         responses: [new Answer(KeptAnswerView::class, list: true), new Problem],
     )]
     public function index(Request $request): JsonResponse
