@@ -6,6 +6,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { View } from '../../resources/js/api/client'
 import { theme } from '../../resources/js/app/theme'
 import { Run } from '../../resources/js/features/workshop/buttonhole/Run'
+import { SewnOver } from '../../resources/js/features/workshop/buttonhole/SewnOver'
 import { different, sewn } from '../../resources/js/features/workshop/buttonhole/words'
 import { ButtonholeTool } from '../../resources/js/features/workshop/ButtonholeTool'
 import { answerTo } from './answers'
@@ -276,6 +277,42 @@ describe('the run', () => {
         fireEvent.click(screen.getByRole('button', { name: 'It did something else' }))
         expect(screen.getByText(/Call your teacher/)).toBeTruthy()
         expect(screen.queryByText('A side ran past its bar')).toBeNull()
+    })
+})
+
+describe('what was read, drawn over the plan', () => {
+    const drawn = (read: Record<string, unknown>) =>
+        render(
+            <SewnOver
+                plan={plan}
+                test={{ id: 't', sewn_at: '', not_the_same: [], read, finished_mm: 21, planned_mm: 21, met: true, snug: null, checks: [], seen: null, change: '', told_next: null, next_opening_mm: null, skill: null, drill: null }} // prettier-ignore
+            />,
+        ).container
+    const high = (of: Element | null | undefined) => Number(of?.getAttribute('height'))
+
+    it('is the plan where nothing was measured', () => {
+        const svg = drawn({})
+        expect(svg.innerHTML).not.toMatch(/NaN|undefined/)
+        expect(svg.querySelectorAll('rect')).toHaveLength(3)
+        expect(svg.querySelector('line')).toBeNull()
+    })
+
+    it('has each bar as long as it was read, and an opening only where one was cut', () => {
+        const [front, back] = drawn({ bar_front_mm: 1, bar_back_mm: 3, opening_mm: 18 }).querySelectorAll('rect')
+        expect(high(back) / high(front)).toBeCloseTo(3, 6)
+        cleanup()
+        expect(drawn({ opening_mm: 18 }).querySelector('line')).not.toBeNull()
+    })
+
+    it('lies where its ends lie from the marks, and leans as it leans', () => {
+        const top = (svg: Element) => Number(svg.querySelectorAll('rect')[0]?.getAttribute('y'))
+        const straight = top(drawn({}))
+        cleanup()
+        // Beyond the front mark it begins nearer to who sews: lower on the drawing.
+        expect(top(drawn({ front_from_mark_mm: 3, back_from_mark_mm: -3 }))).toBeGreaterThan(straight)
+        cleanup()
+        const leaning = drawn({ edge_front_mm: 10, edge_back_mm: 12 }).querySelectorAll('rect')
+        expect(Number(leaning[1]?.getAttribute('x'))).toBeGreaterThan(Number(leaning[0]?.getAttribute('x')))
     })
 })
 

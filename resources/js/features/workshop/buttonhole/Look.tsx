@@ -10,6 +10,7 @@ import { LengthField } from '../../../ui/LengthField'
 import { StepField } from '../../../ui/StepField'
 import { Trouble } from '../../../ui/Trouble'
 import { cx } from '../dress'
+import { SewnOver } from './SewnOver'
 import type { Buttonhole } from './useButtonhole'
 import { different, FIELDS } from './words'
 
@@ -73,7 +74,7 @@ export function Look({ hole, plan, unit }: { hole: Buttonhole; plan: View['Butto
                 {last === undefined ? (
                     <p className={cx('quiet')}>{t('workshop.notSewnYet')}</p>
                 ) : (
-                    <Verdict test={last} before={hole.seen?.tests[1]} planned={last.planned_mm} unit={unit} machine={hole.draft.machine} />
+                    <Verdict test={last} before={hole.seen?.tests[1]} plan={plan} unit={unit} machine={hole.draft.machine} />
                 )}
             </div>
         </div>
@@ -108,20 +109,16 @@ function One({ field, unit, value, onChange }: { field: Field; unit: Unit; value
     return <LengthField label={label} unit={unit} value={value} onChange={onChange} />
 }
 
-/** The last test drawn over what was planned, its verdict, and the one change in this machine's terms. */
-function Verdict({
-    test,
-    before,
-    planned,
-    unit,
-    machine,
-}: {
+interface OfVerdict {
     test: View['ButtonholeTestView']
     before: View['ButtonholeTestView'] | undefined
-    planned: number
+    plan: View['ButtonholePlanView']
     unit: Unit
     machine: string | null
-}) {
+}
+
+/** The last test drawn over what was planned, its verdict, and the one change in this machine's terms. */
+function Verdict({ test, before, plan, unit, machine }: OfVerdict) {
     const off = test.checks.filter((c) => c.verdict !== 'met')
     return (
         <section className={cx('hole-verdict')}>
@@ -142,7 +139,8 @@ function Verdict({
                 </p>
             )}
             {test.not_the_same.length > 0 && <p className={cx('refused mild')}>{t('workshop.anotherStack', { what: different(test.not_the_same) })}</p>}
-            {test.finished_mm !== null && <Bars planned={planned} finished={test.finished_mm} before={before?.finished_mm ?? null} unit={unit} />}
+            <SewnOver test={test} plan={plan} />
+            {test.finished_mm !== null && <Bars planned={test.planned_mm} finished={test.finished_mm} before={before?.finished_mm ?? null} unit={unit} />}
             {off.length > 0 && (
                 <ul className={cx('why')}>
                     {off.map((c) => (
@@ -190,7 +188,7 @@ function Bars({ planned, finished, before, unit }: { planned: number; finished: 
     ] as const
     const scale = 300 / Math.max(...rows.map(([, mm]) => mm))
     return (
-        <svg viewBox={`0 0 520 ${rows.length * 34 + 6}`} className={cx('hole-compare')} role="img" aria-label={t('workshop.drawnOverThePlan')}>
+        <svg viewBox={`0 0 520 ${rows.length * 34 + 6}`} className={cx('hole-compare')} role="img" aria-label={t('workshop.besideTheOneBefore')}>
             {rows.map(([key, mm, look], i) => (
                 <g key={key} transform={`translate(0 ${i * 34 + 4})`}>
                     <rect x={0} y={0} width={mm * scale} height={18} className={cx(`compare-${look}`)} />
