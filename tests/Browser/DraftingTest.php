@@ -64,7 +64,7 @@ final class DraftingTest extends BrowserCase
         }
         $browser->see('mean 9.53 mm ±0.5');
         // What is typed is still there after the page is left.
-        $browser->go('/samplers')->see('47 of 47')->go('/samplers/quarter-seam/draft')->see('Draft kept on this device')->see('mean 9.53 mm ±0.5');
+        $browser->go('/samplers')->see('51 of 51')->go('/samplers/quarter-seam/draft')->see('Draft kept on this device')->see('mean 9.53 mm ±0.5');
         $browser->press('Keep as version 3')->see('version 3')->see('mean 9.53 mm ±0.5');
         $browser->go('/samplers/quarter-seam/draft')->press('Versions')->see('came with the course')->see('on the shelf');
         $browser->press('Take it into the draft')->see('machines sew it');

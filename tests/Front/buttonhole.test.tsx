@@ -65,6 +65,7 @@ const room = {
 let kept: { id: string; body: View['ButtonholeBody'] }[] = []
 let tests: unknown[] = []
 let down = false
+let others: View['ButtonholeListView'][] = []
 const view = (id: string, body: View['ButtonholeBody']): View['ButtonholeView'] => ({
     id,
     title: 'flat, 15 mm',
@@ -104,6 +105,7 @@ beforeEach(() => {
     kept = []
     tests = []
     down = false
+    others = []
     vi.mocked(fetch).mockImplementation(async (input) => {
         const request = input as Request
         const { pathname } = new URL(request.url)
@@ -119,7 +121,7 @@ beforeEach(() => {
             tests = [body]
             return said({ ...view(id, kept.at(-1)?.body ?? { job: { diameter_mm: 15 } }), tests: [] })
         }
-        if (pathname === '/api/buttonholes') return said([])
+        if (pathname === '/api/buttonholes') return said(others)
         if (id !== '') return said(view(id, { job: { diameter_mm: 23, thickness_mm: 3 }, machine: 'm2' }))
         return said(answerTo('GET', pathname, 'bare') ?? {})
     })
@@ -187,6 +189,23 @@ describe('a buttonhole job', () => {
         expect(screen.getByLabelText('Machine')).toHaveProperty('value', 'm2')
         await act(() => new Promise((done) => setTimeout(done, 500)))
         expect(kept).toEqual([])
+    })
+
+    it('begins anew when asked to, and goes on with a student’s where it was left', async () => {
+        others = [{ id: '01jbq3zz7h4x8v1m2n3p4q5r6v', title: 'flat, 23 mm', class: null, student: null, machine: null, released_at: null, changed_at: '' }]
+        open()
+        await screen.findByText('saved')
+        await screen.findByLabelText('Go on with')
+        fireEvent.click(screen.getByRole('button', { name: 'Another button' }))
+        await waitFor(() => expect(kept.map((k) => k.id)).toHaveLength(2))
+        // Somebody else's open job is not taken for it.
+        expect(new Set(kept.map((k) => k.id)).size).toBe(2)
+        expect(field(/^Across/)).toHaveProperty('value', '15')
+        cleanup()
+        others = others.map((job) => ({ ...job, student: 'ona', class: 'c' }))
+        open('/workshop/buttonhole?class=c&student=ona')
+        await waitFor(() => expect(field(/^Across/)).toHaveProperty('value', '23'))
+        expect(screen.getByTestId('address').textContent).toContain('job=01jbq3zz7h4x8v1m2n3p4q5r6v')
     })
 
     it('sends of a look only what was looked at, in mm, with its sign', async () => {

@@ -40,7 +40,7 @@ export function ButtonholeTool(props: ToolProps) {
     const of = search.get('student')
     // A student's buttonhole goes on where it was left.
     const jobs = useButtonholes(asked === null && of !== null)
-    const left = jobs.data?.find((j) => j.student === of && j.released_at === null)?.id
+    const left = of === null ? undefined : jobs.data?.find((j) => j.student === of && j.released_at === null)?.id
     const kept = useKeptButtonhole(asked)
     const open = (job: string) => setSearch({ job })
     const begin = () => {
