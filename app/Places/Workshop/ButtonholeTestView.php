@@ -62,18 +62,17 @@ final readonly class ButtonholeTestView
         );
     }
 
-    /** @return array{lesson: string, title: string}|null the shortest drill of it */
+    /** @return array{lesson: string, title: string}|null the first drill of it on the shelf */
     private static function drill(?string $skill, Bundle $bundle): ?array
     {
-        $best = null;
         foreach ($bundle->lessons as $lesson) {
             foreach ($lesson->drills as $drill) {
-                if ($drill->skill === $skill && ($best === null || $drill->minutes < $best[0])) {
-                    $best = [$drill->minutes, ['lesson' => $lesson->id, 'title' => $drill->title]];
+                if ($drill->skill === $skill) {
+                    return ['lesson' => $lesson->id, 'title' => $drill->title];
                 }
             }
         }
 
-        return $best[1] ?? null;
+        return null;
     }
 }

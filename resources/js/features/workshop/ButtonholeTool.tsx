@@ -117,17 +117,20 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
                 />
                 <Jobs hole={hole} />
             </div>
-            <div className={cx('job-sum')} role="status">
+            <div className={cx('job-sum')}>
                 {plan === null ? (
                     <span>{hole.seen?.asks?.message ?? ''}</span>
                 ) : (
                     <>
-                        <strong>{plan.told_text}</strong>
+                        <strong role="status">{plan.told_text}</strong>
                         <span>{t('workshop.openingOf', { n: length(plan.opening_mm, unit) })}</span>
                         <span>{t('workshop.finishedOf', { n: length(plan.finished_mm, unit) })}</span>
                         <span className={cx('quiet')}>
                             {t(hole.trouble !== null ? 'workshop.notSavedYet' : hole.saved ? 'workshop.saved' : 'workshop.saving')}
                         </span>
+                        <Button className={cx('job-sew')} onClick={() => setRunning(true)}>
+                            {t('workshop.sewIt')}
+                        </Button>
                     </>
                 )}
             </div>
@@ -166,16 +169,11 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
                     </>
                 )}
             </Tabs>
-            {plan !== null && (
+            {plan !== null && next !== undefined && (
                 <div className={cx('job-next')}>
-                    <Button size="lg" onClick={() => setRunning(true)}>
-                        {t('workshop.sewIt')}
+                    <Button size="lg" variant="default" onClick={() => setStep(next[0])}>
+                        {t('workshop.onTo', { step: t(next[1]) })}
                     </Button>
-                    {next !== undefined && (
-                        <Button size="lg" variant="default" onClick={() => setStep(next[0])}>
-                            {t('workshop.onTo', { step: t(next[1]) })}
-                        </Button>
-                    )}
                 </div>
             )}
             {running && plan !== null && (

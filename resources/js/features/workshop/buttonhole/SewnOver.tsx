@@ -9,7 +9,7 @@ interface Props {
 }
 
 const WIDE = 200
-const HIGH = 330
+const HIGH = 260
 
 /** What was read of the hole, drawn over what was planned: both sides, both bars, its place between the marks, its lean, its opening. */
 export function SewnOver({ test, plan }: Props) {
