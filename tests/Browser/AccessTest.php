@@ -59,6 +59,24 @@ final class AccessTest extends BrowserCase
         $browser->size(1280, 800);
     }
 
+    public function test_axe_on_every_step_of_a_buttonhole_and_its_run(): void
+    {
+        $browser = $this->signIn()->go('/workshop/buttonhole')->see('finished: 21 mm')->see('saved');
+        foreach (['Button', 'What it will be', 'How long', 'Where', 'Look', 'Open, release', 'Button on'] as $step) {
+            $browser->driver->executeScript("[...document.querySelectorAll('[role=tab]')].find((t) => t.textContent.includes(arguments[0])).click()", [$step]);
+            $browser->rest();
+            foreach ([[1280, 800, false], [390, 844, true]] as [$width, $height, $touch]) {
+                $browser->size($width, $height, $touch);
+                self::assertSame([], self::serious(), "$step at $width");
+                self::assertLessThanOrEqual($width + 1, $browser->driver->executeScript('return document.documentElement.scrollWidth'), "$step at $width");
+            }
+        }
+        $browser->press('Sew it, act by act')->see('act 1 of');
+        self::assertSame([], self::serious(), 'the run on a phone');
+        $browser->size(1280, 800);
+        self::assertSame([], self::serious(), 'the run');
+    }
+
     public function test_axe_on_a_students_own_page(): void
     {
         $browser = $this->signIn();
