@@ -281,4 +281,17 @@ final class ButtonholeTest extends TestCase
         $this->actingAs($teacher);
         $this->getJson('/api/buttonholes')->assertOk()->assertJsonCount(2);
     }
+
+    public function test_a_class_that_follows_a_school_of_lengths_is_sized_by_it(): void
+    {
+        $class = $this->sewingClass($this->teacher('With a school'));
+        $this->putJson("/api/classes/{$class->id}/schools", ['lesson' => 'buttonhole-sizing', 'schools' => ['half-wrap']])->assertSuccessful();
+        $plan = $this->keep([], ['class' => $class->id])->assertOk();
+        self::assertEquals([18, 15], [$plan->json('plan.finished_mm'), $plan->json('plan.opening_mm')]);
+        $plan->assertJsonPath('plan.passes', 'will-not-pass');
+        // The job may say another; just now, nobody's school counts.
+        self::assertEqualsWithDelta(21.35, $this->keep(['school' => 'diameter-plus-quarter'], ['class' => $class->id])->json('plan.finished_mm'), 1e-9);
+        $this->id = strtolower((string) Str::ulid());
+        self::assertEquals(21, $this->keep()->json('plan.finished_mm'));
+    }
 }

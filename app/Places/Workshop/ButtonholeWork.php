@@ -6,10 +6,12 @@ namespace App\Places\Workshop;
 
 use App\Models\ButtonholeJob;
 use App\Models\ButtonholeTest;
+use App\Models\SewingClass;
 use App\Records\RoomInventory;
 use OpenSeam\Core\Buttonhole\Job;
 use OpenSeam\Core\Buttonhole\JobPlan;
 use OpenSeam\Core\Buttonhole\Learned;
+use OpenSeam\Core\Buttonhole\LengthRules;
 use OpenSeam\Core\Buttonhole\SewnHole;
 use OpenSeam\Core\Buttonhole\Strip;
 use OpenSeam\Core\Data;
@@ -67,7 +69,17 @@ final class ButtonholeWork
     /** @throws InputError naming what has to be known first */
     public function plan(ButtonholeJob $job, Words $words): JobPlan
     {
-        return JobPlan::of(Job::read(Data::of($job->job)), $this->machine($job), $this->foot($this->footOf($job)), $this->learned($job->machine_id), $words);
+        return JobPlan::of(Job::read(Data::of($job->job + $this->schoolOf($job))), $this->machine($job), $this->foot($this->footOf($job)), $this->learned($job->machine_id), $words);
+    }
+
+    /** @return array<string, string> the class’s own school of a length, where it follows one and the job says none */
+    private function schoolOf(ButtonholeJob $job): array
+    {
+        $class = $job->class_id === null ? null : SewingClass::query()->find($job->class_id);
+        $schools = array_merge(...array_values(array_map(fn (mixed $of): array => (array) $of, $class->lesson_schools ?? [])));
+        $rules = array_values(array_filter($schools, fn (mixed $s): bool => is_string($s) && in_array($s, LengthRules::IDS, true)));
+
+        return $rules === [] ? [] : ['school' => $rules[0]];
     }
 
     public function strip(ButtonholeJob $job, JobPlan $plan): Strip

@@ -1,4 +1,5 @@
-import { Button, Checkbox } from '@mantine/core'
+import { Button, Checkbox, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
 import type { View } from '../../../api/client'
 import { t, type Key } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
@@ -11,6 +12,7 @@ import { DIRECTIONS, KINDS, sewn, UNDER } from './words'
 /** What it will be: kind, direction and what is under it, with the reasons, the refusals and the other school. */
 export function Kind({ hole, plan }: { hole: Buttonhole; plan: View['ButtonholePlanView'] }) {
     const { job } = hole.draft
+    const [beneath, setBeneath] = useState(false)
     const named = (id: string) => t(KINDS[id as keyof typeof KINDS])
     return (
         <div className={cx('job-cols two')}>
@@ -64,7 +66,17 @@ export function Kind({ hole, plan }: { hole: Buttonhole; plan: View['ButtonholeP
                     ))}
                 </fieldset>
             </div>
-            <HoleDrawing plan={plan} upTo={sewn(plan).points.length} foot={false} high={420} name={t('workshop.theHoleAsItIsSewn')} />
+            <div>
+                <SegmentedControl
+                    value={beneath ? 'beneath' : 'above'}
+                    onChange={(face) => setBeneath(face === 'beneath')}
+                    data={[
+                        { value: 'above', label: t('workshop.fromAbove') },
+                        { value: 'beneath', label: t('workshop.fromBeneath') },
+                    ]}
+                />
+                <HoleDrawing plan={plan} upTo={sewn(plan).points.length} foot={false} high={420} beneath={beneath} name={t('workshop.theHoleAsItIsSewn')} />
+            </div>
         </div>
     )
 }

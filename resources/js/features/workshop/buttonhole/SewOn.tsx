@@ -1,3 +1,6 @@
+import { SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
 import type { View } from '../../../api/client'
 import { useCompute } from '../../../api/compute'
 import { DrawingFrame } from '../../../drawing/DrawingFrame'
@@ -17,6 +20,8 @@ const PATTERNS: Record<string, Key> = {
     cross: 'workshop.patternCross',
 }
 
+const LOOK = ['workshop.lookSwings', 'workshop.lookPlace', 'workshop.lookLies', 'workshop.lookFirm', 'workshop.lookFlat'] as const satisfies readonly Key[]
+
 /** The button on its place: the width for this dial, with the needle's room at both walls. */
 export function SewOn({ hole, machine, unit }: { hole: Buttonhole; machine: View['MachineFacts'] | undefined; unit: Unit }) {
     const { job } = hole.draft
@@ -34,6 +39,8 @@ export function SewOn({ hole, machine, unit }: { hole: Buttonhole; machine: View
         feed,
     })
     const a = found.error === null ? found.data : undefined
+    const [pattern, setPattern] = useState('')
+    const shown = a?.patterns.includes(pattern) === true ? pattern : (a?.patterns[0] ?? '')
     return (
         <div className={cx('job-cols two')}>
             <fieldset className={cx('job-part')}>
@@ -75,9 +82,26 @@ export function SewOn({ hole, machine, unit }: { hole: Buttonhole; machine: View
                             <strong>{a.verdict === 'strike' ? t('workshop.notByMachine') : t('workshop.widthIs', { n: bare(a.width_mm, 'mm') })}</strong>
                             {a.verdict === 'close' && t('workshop.close')}
                         </p>
-                        <Margins spacing={spacing} hole={wide} width={a.width_mm} needle={needle / 100} holes={holes} margin={a.margin_mm} />
+                        <Margins spacing={spacing} hole={wide} width={a.width_mm} needle={needle / 100} holes={holes} pattern={shown} margin={a.margin_mm} />
                         <p>{t('workshop.roomAtTheWalls', { n: length(a.margin_mm, unit) })}</p>
-                        <p>{a.patterns.map((p) => t(PATTERNS[p] ?? 'workshop.patternPair')).join(' · ')}</p>
+                        {a.patterns.length > 1 && (
+                            <SegmentedControl
+                                value={shown}
+                                onChange={setPattern}
+                                data={a.patterns.map((p) => ({ value: p, label: t(PATTERNS[p] ?? 'workshop.patternPair') }))}
+                            />
+                        )}
+                        <h2>{t('workshop.lookForOnButton')}</h2>
+                        <ul className={cx('why')}>
+                            {LOOK.map((key) => (
+                                <li key={key}>{t(key)}</li>
+                            ))}
+                        </ul>
+                        {hole.draft.student !== null && hole.draft.class !== null && (
+                            <p>
+                                <Link to={`/look/${hole.draft.class}/${hole.draft.student}`}>{t('workshop.lookAtTheSample')}</Link>
+                            </p>
+                        )}
                         {a.set_up.map((one) => (
                             <p key={one} className={cx('caution')}>
                                 {one}
@@ -96,11 +120,20 @@ interface OfMargins {
     width: number
     needle: number
     holes: number
+    pattern: string
     margin: number
 }
 
+/** The swings as they lie on the button: a pair, two rows, or from corner to corner. */
+function thread(pattern: string, width: number, spacing: number, holes: number, scale: number, high: number): string {
+    const [w, r, m] = [(width * scale) / 2, holes === 4 ? (spacing * scale) / 2 : 0, high / 2]
+    if (pattern === 'cross') return `M${240 - w} ${m - r}L${240 + w} ${m + r}M${240 + w} ${m - r}L${240 - w} ${m + r}`
+    if (pattern === 'two-rows-along') return `M${240 - w} ${m - r}V${m + r}M${240 + w} ${m - r}V${m + r}`
+    return holes === 4 ? `M${240 - w} ${m - r}H${240 + w}M${240 - w} ${m + r}H${240 + w}` : `M${240 - w} ${m}H${240 + w}`
+}
+
 /** The button from above with the needle in both holes, to scale. */
-function Margins({ spacing, hole, width, needle, holes, margin }: OfMargins) {
+function Margins({ spacing, hole, width, needle, holes, pattern, margin }: OfMargins) {
     const scale = Math.min(46, 360 / (spacing + hole + 6))
     const rows = holes === 4 ? [-spacing / 2, spacing / 2] : [0]
     const high = holes === 4 ? 300 : 200
@@ -120,15 +153,9 @@ function Margins({ spacing, hole, width, needle, holes, margin }: OfMargins) {
                             />
                         </g>
                     ))}
-                    <line
-                        x1={240 - (width * scale) / 2}
-                        x2={240 + (width * scale) / 2}
-                        y1={high / 2 + row * scale}
-                        y2={high / 2 + row * scale}
-                        className={cx('sewn-line')}
-                    />
                 </g>
             ))}
+            <path d={thread(pattern, width, spacing, holes, scale, high)} className={cx('sewn-line')} />
         </DrawingFrame>
     )
 }
