@@ -113,6 +113,33 @@ final class ButtonholeTest extends BrowserCase
         self::assertQuiet();
     }
 
+    /**
+     * @param  list<string>  $says
+     * @param  list<string>  $never
+     */
+    #[DataProvider('machines')]
+    public function test_the_run_by_touch_on_a_phone_for_each_machine(string $machine, array $says, array $never): void
+    {
+        $browser = $this->job();
+        self::choose('Machine', $machine);
+        $browser->see('saved')->size(390, 780, true);
+        $browser->press('Sew it, act by act')->see('act 1 of');
+        $all = '';
+        for ($i = 1; $i < 40 && ! str_contains($browser->text(), 'It is sewn: look at it'); $i++) {
+            $all .= $browser->text();
+            $browser->press('Done, next')->see('act '.($i + 1).' of');
+        }
+        foreach ($says as $words) {
+            self::assertStringContainsString($words, $all.$browser->text());
+        }
+        foreach ($never as $words) {
+            self::assertStringNotContainsString($words, $all);
+        }
+        $browser->press('It is sewn: look at it')->see('As it is sewn: what the ruler says');
+        $browser->size(1280, 800);
+        self::assertQuiet();
+    }
+
     public function test_two_tests_release_it_by_touch_on_a_small_screen_and_the_recipe_is_kept(): void
     {
         $browser = $this->job();

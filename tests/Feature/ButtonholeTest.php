@@ -12,6 +12,7 @@ use App\Models\Student;
 use App\Models\User;
 use App\Support\Clock;
 use App\Support\RunLink;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -293,5 +294,39 @@ final class ButtonholeTest extends TestCase
         self::assertEqualsWithDelta(21.35, $this->keep(['school' => 'diameter-plus-quarter'], ['class' => $class->id])->json('plan.finished_mm'), 1e-9);
         $this->id = strtolower((string) Str::ulid());
         self::assertEquals(21, $this->keep()->json('plan.finished_mm'));
+    }
+
+    public function test_machines_and_feet_that_were_kept_before_are_taken_over(): void
+    {
+        $machine = $this->machine(['buttonhole' => 'one-step', 'buttonhole_starts' => 'front', 'longest_buttonhole_mm' => 26]);
+        $foot = Foot::add($this->studio, ['kind' => 'buttonhole-four-step', 'count' => 2]);
+        // As they were kept then.
+        foreach (['machines' => $machine, 'feet' => $foot->id] as $table => $id) {
+            $facts = (array) json_decode((string) DB::table($table)->where('id', $id)->value('facts'), true);
+            $then = array_filter($facts, fn (string $name): bool => ! str_starts_with($name, 'hole_') && (! str_starts_with($name, 'buttonhole_') || $name === 'buttonhole_starts'), ARRAY_FILTER_USE_KEY);
+            DB::table($table)->where('id', $id)->update(['facts' => json_encode($then)]);
+        }
+        $migration = require database_path('migrations/2026_01_01_000021_look_at_buttonholes.php');
+        // Twice, as where it was cut short.
+        $migration->up();
+        $migration->up();
+        $now = (array) json_decode((string) DB::table('machines')->where('id', $machine)->value('facts'), true);
+        self::assertEquals(['one-step', 'front', 26, true, null, '', []], [$now['buttonhole'], $now['buttonhole_starts'], $now['longest_buttonhole_mm'], $now['buttonhole_lever'], $now['buttonhole_ties_off'], $now['buttonhole_first_side'], $now['buttonhole_marks']]);
+        $now = (array) json_decode((string) DB::table('feet')->where('id', $foot->id)->value('facts'), true);
+        self::assertEquals([3.175, true, false], [$now['hole_line_mm'], $now['hole_thread'], $now['hole_holder']]);
+        $this->keep([], ['machine' => $machine])->assertOk()->assertJsonPath('plan.starts', 'front');
+    }
+
+    public function test_a_class_keeps_the_school_it_chose_under_its_new_name(): void
+    {
+        $class = $this->sewingClass($this->teacher('Before'));
+        DB::table('classes')->where('id', $class->id)->update(['lesson_schools' => json_encode(['buttonhole-sizing' => ['quarter-more'], 'zip' => ['move-the-needle']])]);
+        $migration = require database_path('migrations/2026_01_01_000023_name_length_schools.php');
+        $migration->up();
+        $migration->up();
+        self::assertEquals(['buttonhole-sizing' => ['diameter-plus-quarter'], 'zip' => ['move-the-needle']], $class->refresh()->lesson_schools);
+        self::assertEqualsWithDelta(21.35, $this->keep([], ['class' => $class->id])->json('plan.finished_mm'), 1e-9);
+        $migration->down();
+        self::assertSame(['quarter-more'], $class->refresh()->lesson_schools['buttonhole-sizing'] ?? null);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Tests\Curriculum;
 
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
@@ -11,6 +12,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\Sampler\Readings;
+use OpenSeam\Core\Tables;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\TestCase;
@@ -84,6 +86,22 @@ final class EarlierButtonholeTest extends TestCase
     {
         foreach (glob(Fixtures::folder().'/lessons/*.json') ?: [] as $file) {
             self::assertDoesNotMatchRegularExpression('/from the middle|towards? the bar\b/i', (string) file_get_contents($file), basename($file));
+        }
+    }
+
+    /** From every row of the table to something that is practised: its skill is taught by a lesson, and has a drill. */
+    public function test_every_row_of_the_table_leads_to_a_lesson_and_a_drill(): void
+    {
+        $rows = Tables::read('buttonhole-table')->part('rows')->raw();
+        self::assertCount(15, $rows);
+        foreach ($rows as $id => $row) {
+            $skills = array_filter([$row['skill'] ?? null, $row['one-step']['skill'] ?? null], is_string(...));
+            self::assertNotSame([], $skills, $id);
+            foreach ($skills as $skill) {
+                $teach = array_filter(Fixtures::bundle()->lessons, fn (Lesson $l): bool => in_array($skill, $l->teaches, true));
+                self::assertNotSame([], $teach, "$id: $skill");
+                self::assertNotSame([], array_filter(array_merge(...array_map(fn (Lesson $l): array => $l->drills, array_values(Fixtures::bundle()->lessons))), fn (Drill $d): bool => $d->skill === $skill), "$id: $skill");
+            }
         }
     }
 }
