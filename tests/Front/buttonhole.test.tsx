@@ -183,6 +183,23 @@ describe('a buttonhole job', () => {
         expect(await screen.findByText('saved')).toBeTruthy()
     }, 12_000)
 
+    it('loses nothing to whoever leaves while typing', async () => {
+        open()
+        await screen.findByText('saved')
+        type(/^Across/, '19')
+        cleanup()
+        await waitFor(() => expect(kept.at(-1)?.body.job.diameter_mm).toBe(19))
+    })
+
+    it('does not call back whoever left before it was kept', async () => {
+        const { unmount } = open()
+        unmount()
+        open('/elsewhere?job=01jbq3zz7h4x8v1m2n3p4q5r6v')
+        await waitFor(() => expect(kept).toHaveLength(1))
+        await act(() => new Promise((done) => setTimeout(done, 300)))
+        expect(screen.getByTestId('address').textContent).toBe('?job=01jbq3zz7h4x8v1m2n3p4q5r6v')
+    })
+
     it('is opened as it was kept, and not sent back before it is changed', async () => {
         open('/workshop/buttonhole?job=01jbq3zz7h4x8v1m2n3p4q5r6v')
         await waitFor(() => expect(field(/^Across/)).toHaveProperty('value', '23'))

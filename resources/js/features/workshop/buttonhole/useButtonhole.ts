@@ -66,6 +66,9 @@ export function useButtonhole({ id, start, kept, onKept, onOpen, onBegin }: Prop
     const client = useQueryClient()
     const now = useRef(start)
     const turn = useRef(0)
+    /** Something typed is not kept yet. */
+    const owed = useRef(false)
+    const gone = useRef(false)
     const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
     const take = (answer: Seen) => {
         client.setQueryData(['buttonhole', id], answer)
@@ -76,27 +79,37 @@ export function useButtonhole({ id, start, kept, onKept, onOpen, onBegin }: Prop
             const answer = await ask(api.PUT('/api/buttonholes/{buttonhole}', { params: { path: { buttonhole: id } }, body: now.current }))
             // What was typed meanwhile is on its way.
             if (mine !== turn.current) return
+            owed.current = false
             take(answer)
+            if (gone.current) return
             setTrouble(null)
             setSaved(true)
             if (kept === undefined) onKept()
         } catch (error) {
-            if (mine !== turn.current) return
+            if (mine !== turn.current || gone.current) return
             setTrouble(error as Error)
             timer.current = setTimeout(() => void send(mine), AGAIN_MS)
         }
     }
     const soon = (after: number) => {
         clearTimeout(timer.current)
+        owed.current = true
         const mine = ++turn.current
         timer.current = setTimeout(() => void send(mine), after)
     }
+    /** Whoever leaves while typing loses nothing, and is not called back. */
+    const leave = () => {
+        gone.current = true
+        clearTimeout(timer.current)
+        if (owed.current) void send(turn.current)
+    }
     const begun = useRef(kept !== undefined)
     useEffect(() => {
+        gone.current = false
         // A new one is kept from its first look on: what follows from it is worked out where it is kept.
         if (!begun.current) soon(0)
         begun.current = true
-        return () => clearTimeout(timer.current)
+        return leave
         // eslint-disable-next-line react-hooks/exhaustive-deps -- once, as it is taken in hand
     }, [])
     const change = (what: Partial<Draft>) => {
