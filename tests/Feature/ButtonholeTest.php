@@ -329,4 +329,25 @@ final class ButtonholeTest extends TestCase
         $migration->down();
         self::assertSame(['quarter-more'], $class->refresh()->lesson_schools['buttonhole-sizing'] ?? null);
     }
+
+    public function test_the_number_of_queries_does_not_grow_with_tests_and_recipes(): void
+    {
+        $class = $this->sewingClass($this->teacher('Many tests'));
+        $this->keep([], ['class' => $class->id])->assertOk();
+        $count = function (): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->getJson("/api/buttonholes/$this->id")->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $this->look(self::GOOD)->assertOk();
+        $few = $count();
+        for ($i = 0; $i < 12; $i++) {
+            $this->look(self::GOOD)->assertOk();
+            $recipe = ['stack' => self::JOB, 'lines' => ['machine' => 'Window 1']];
+            ButtonholeJob::query()->create(['id' => strtolower((string) Str::ulid()), 'studio_id' => $class->studio_id, 'job' => self::JOB, 'title' => "kept $i", 'recipe' => $recipe, 'begun_at' => '2030-05-01', 'changed_at' => '2030-05-01', 'released_at' => '2030-05-01']);
+        }
+        self::assertSame($few, $count());
+    }
 }

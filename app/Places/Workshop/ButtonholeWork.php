@@ -66,10 +66,20 @@ final class ButtonholeWork
         return null;
     }
 
+    /**
+     * The job as the core reads it, by the class’s school where it says none of its own.
+     *
+     * @throws InputError naming what has to be known first
+     */
+    public function job(ButtonholeJob $job): Job
+    {
+        return Job::read(Data::of($job->job + $this->schoolOf($job)));
+    }
+
     /** @throws InputError naming what has to be known first */
     public function plan(ButtonholeJob $job, Words $words): JobPlan
     {
-        return JobPlan::of(Job::read(Data::of($job->job + $this->schoolOf($job))), $this->machine($job), $this->foot($this->footOf($job)), $this->learned($job->machine_id), $words);
+        return JobPlan::of($this->job($job), $this->machine($job), $this->foot($this->footOf($job)), $this->learned($job->machine_id), $words);
     }
 
     /** @return array<string, string> the class’s own school of a length, where it follows one and the job says none */

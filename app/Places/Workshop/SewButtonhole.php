@@ -54,7 +54,7 @@ final readonly class SewButtonhole
         $row = $kept ?? new ButtonholeJob(['id' => $id, 'studio_id' => $studio, 'begun_at' => $now]);
         $row->fill(['job' => $job, 'class_id' => $class, 'student_id' => $student, 'machine_id' => $machine, 'foot_id' => $foot, 'title' => self::title($job), 'changed_at' => $now]);
         // What was released is another stack now: it has to be tested again.
-        if ($row->recipe !== null && $this->differences($row, (array) ($row->recipe['stack'] ?? [])) !== []) {
+        if ($row->recipe !== null && Job::differences($this->now($row), Data::of((array) ($row->recipe['stack'] ?? []))) !== []) {
             $row->fill(['recipe' => null, 'released_at' => null, 'overruled' => false]);
         }
         $row->save();
@@ -95,7 +95,7 @@ final readonly class SewButtonhole
     {
         $words = Words::in($unit);
         $plan = $this->work->plan($job, $words);
-        $release = $this->releaseOf($job);
+        $release = $this->releaseOf($job, $this->now($job));
         $release->allowed || $overrule || throw InputError::at('overrule', false, sprintf('It was met %d of %d times in a row on this stack. Sew one more test, or say that it may be sewn all the same.', $release->inARow, $release->needed));
         $job->fill(['released_at' => Clock::now(), 'overruled' => ! $release->allowed, 'recipe' => ['stack' => $this->work->stack($job, $plan), 'lines' => $this->recipe($job, $plan, $words)]])->save();
 
@@ -110,47 +110,44 @@ final readonly class SewButtonhole
         $machines = [];
         try {
             $plan = $this->work->plan($job, $words);
-            $machines = $this->work->machines(Job::read(Data::of($job->job)), $words);
+            $machines = $this->work->machines($this->work->job($job), $words);
         } catch (InputError $e) {
             $asks = ['field' => $e->field, 'message' => $e->getMessage()];
         }
         $machine = $this->work->machine($job);
-        $tests = $job->tests->reverse()->map(fn (ButtonholeTest $t): ButtonholeTestView => ButtonholeTestView::of($t, $plan, $machine, $this->differences($job, $t->job), $this->shelf->bundle(), $words));
+        // Worked out once: every test and recipe is held against it.
+        $now = $this->now($job);
+        $tests = $job->tests->reverse()->map(fn (ButtonholeTest $t): ButtonholeTestView => ButtonholeTestView::of($t, $plan, $machine, Job::differences($now, Data::of($t->job)), $this->shelf->bundle(), $words));
 
         return ButtonholeView::of(
             $job, $asks, $plan === null ? null : ButtonholePlanView::of($plan, $machine, $this->work->learned($job->machine_id), $this->work->strip($job, $plan)),
-            $machines, array_values($tests->all()), $this->releaseOf($job), $this->recipes($job),
+            $machines, array_values($tests->all()), $this->releaseOf($job, $now), $this->recipes($job, $now),
         );
     }
 
-    private function releaseOf(ButtonholeJob $job): Release
+    private function releaseOf(ButtonholeJob $job, Data $now): Release
     {
-        $same = $job->tests->filter(fn (ButtonholeTest $t): bool => $this->differences($job, $t->job) === []);
+        $same = $job->tests->filter(fn (ButtonholeTest $t): bool => Job::differences($now, Data::of($t->job)) === []);
         $data = Data::of($job->job);
 
         return Release::of(array_values($same->map(fn (ButtonholeTest $t): SewnHole => $t->sewn())->all()), $data->flag('beginner', true), $data->whole('count', 1));
     }
 
-    /**
-     * @param  array<array-key, mixed>  $before
-     * @return list<string> what makes another stack than before
-     */
-    private function differences(ButtonholeJob $job, array $before): array
+    /** The stack as it is now, or what is known of it. */
+    private function now(ButtonholeJob $job): Data
     {
         try {
-            $now = $this->work->stack($job, $this->work->plan($job, Words::in()));
+            return Data::of($this->work->stack($job, $this->work->plan($job, Words::in())));
         } catch (InputError) {
-            $now = [...$job->job, 'machine' => $job->machine_id, 'foot' => $this->work->footOf($job)];
+            return Data::of([...$job->job, 'machine' => $job->machine_id, 'foot' => $this->work->footOf($job)]);
         }
-
-        return Job::differences(Data::of($now), Data::of($before));
     }
 
     /** @return list<array{job: string, title: string, released_at: string|null, not_the_same: list<string>}> kept for such a button, the nearest stack first */
-    private function recipes(ButtonholeJob $job): array
+    private function recipes(ButtonholeJob $job, Data $now): array
     {
         $kept = ButtonholeJob::query()->whereNotNull('recipe')->whereKeyNot($job->id)->orderByDesc('released_at')->limit(self::RECENT)->get();
-        $found = $kept->map(fn (ButtonholeJob $k): array => ['job' => $k->id, 'title' => $k->title, 'released_at' => $k->released_at?->toIso8601ZuluString(), 'not_the_same' => $this->differences($job, (array) ($k->recipe['stack'] ?? []))])
+        $found = $kept->map(fn (ButtonholeJob $k): array => ['job' => $k->id, 'title' => $k->title, 'released_at' => $k->released_at?->toIso8601ZuluString(), 'not_the_same' => Job::differences($now, Data::of((array) ($k->recipe['stack'] ?? [])))])
             ->filter(fn (array $r): bool => ! in_array('diameter_mm', $r['not_the_same'], true))->sortBy(fn (array $r): int => count($r['not_the_same']));
 
         return array_slice(array_values($found->all()), 0, 3);

@@ -186,9 +186,9 @@ function Bars({ planned, finished, before, unit }: { planned: number; finished: 
         ['workshop.thisOne', finished, 'this'],
         ...(before === null ? [] : ([['workshop.theOneBefore', before, 'before']] as const)),
     ] as const
-    const scale = 300 / Math.max(...rows.map(([, mm]) => mm))
+    const scale = 180 / Math.max(...rows.map(([, mm]) => mm))
     return (
-        <svg viewBox={`0 0 520 ${rows.length * 34 + 6}`} className={cx('hole-compare')} role="img" aria-label={t('workshop.besideTheOneBefore')}>
+        <svg viewBox={`0 0 350 ${rows.length * 34 + 6}`} className={cx('hole-compare')} role="img" aria-label={t('workshop.besideTheOneBefore')}>
             {rows.map(([key, mm, look], i) => (
                 <g key={key} transform={`translate(0 ${i * 34 + 4})`}>
                     <rect x={0} y={0} width={mm * scale} height={18} className={cx(`compare-${look}`)} />
