@@ -190,6 +190,15 @@ final class ButtonholeTest extends BrowserCase
         self::step('Button on')->see('Width 3.5')->see('0.5 mm of room at the walls');
         self::type('A hole across', '0.6');
         $browser->see('Not by machine');
+        self::type('A hole across', '1.8');
+        $browser->see('Width 3.5');
+        // Once it is on it is looked at, and judged as it is typed.
+        self::type('Swings in the first pair', '3');
+        $browser->see('Two more swings');
+        self::type('Swings in the first pair', '6');
+        self::type('Off its place', '0.5');
+        $browser->driver->executeScript("document.querySelectorAll('[role=group][aria-label] input[value=yes]').forEach((i) => i.click())");
+        $browser->see('Met: it sits, and it holds.');
         self::assertQuiet();
     }
 }

@@ -85,6 +85,19 @@ final class ButtonholeTest extends TestCase
         $this->getJson("/api/buttonholes/$this->id")->assertNotFound();
     }
 
+    /** What was looked at on the button that was sewn on is kept with the job, judged, and makes no other stack of it. */
+    public function test_a_button_that_was_sewn_on_is_looked_at(): void
+    {
+        $good = ['swings_1' => 6, 'off_mm' => 0.5, 'lies' => true, 'firm' => true, 'flat' => true];
+        $this->keep()->assertOk()->assertJsonPath('plan.button.met', null)->assertJsonPath('plan.button.checks.0', ['id' => 'swings_1', 'kind' => 'count', 'verdict' => null])->assertJsonPath('plan.button.change', null);
+        $this->look(self::GOOD)->assertOk()->assertJsonPath('tests.0.not_the_same', []);
+        $this->keep(['sewn_on' => $good])->assertOk()->assertJsonPath('plan.button.met', true)->assertJsonPath('job.sewn_on.swings_1', 6)->assertJsonPath('tests.0.not_the_same', []);
+        $this->keep(['sewn_on' => ['firm' => false] + $good])->assertOk()->assertJsonPath('plan.button.met', false)->assertJsonPath('plan.button.change', 'Tails to the back and two knots; the same count in every pair.');
+        $this->keep(['holes' => 4, 'sewn_on' => $good])->assertOk()->assertJsonPath('plan.button.met', null)->assertJsonPath('plan.button.patterns', ['two-rows-across', 'two-rows-along', 'cross']);
+        $this->assertProblem($this->keep(['sewn_on' => ['swings_1' => 99]]), 422, 'job.sewn_on.swings_1', '60');
+        $this->assertProblem($this->keep(['sewn_on' => ['colour' => true]]), 422, 'job.sewn_on', 'swings_1');
+    }
+
     public function test_what_cannot_be_is_refused_by_name_and_nothing_is_kept(): void
     {
         $this->assertProblem($this->keep(['diameter_mm' => -1]), 422, 'job.diameter_mm', '0');

@@ -49,6 +49,7 @@ const room = {
         { id: 'straight', title: 'Straight', swings: false, made_of: null },
         { id: 'zigzag', title: 'Zigzag', swings: true, made_of: null },
     ],
+    buttonhole_asks: { 'four-step': ['ties_off', 'balance', 'marks'], 'one-step': ['straight_first', 'stops', 'ties_off', 'lever', 'balance'] },
     usual: {
         mechanical: usual({}),
         'straight-only': usual({ drive: 'straight-only', widest_swing_mm: 0, stitch_names: { straight: '' }, needle_positions_mm: [0], buttonhole: 'none' }),

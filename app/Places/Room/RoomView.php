@@ -24,6 +24,7 @@ final readonly class RoomView
      * @param  list<NamedView>  $cloths
      * @param  list<NamedView>  $made
      * @param  array<string, array<string, mixed>>  $usual  facts of a machine, by drive
+     * @param  array<string, list<string>>  $buttonhole_asks
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: RoomMachineView::class))] public array $machines,
@@ -37,5 +38,6 @@ final readonly class RoomView
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $cloths,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $made,
         #[OA\Property(type: 'object', description: 'what most machines of each drive can do, to start from', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MachineFacts'))] public array $usual,
+        #[OA\Property(type: 'object', description: 'what can be looked at of a machine’s buttonhole, by the way it sews one', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public array $buttonhole_asks,
     ) {}
 }

@@ -16,11 +16,13 @@ use App\Views\MachineView;
 use App\Views\NamedView;
 use OpenSeam\Core\Advice\FeetAdviser;
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Machine\Drive;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\FootKind;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
+use OpenSeam\Core\Machine\OwnButtonhole;
 use OpenSeam\Core\Machine\Refusal;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Machine\Setup;
@@ -53,6 +55,7 @@ final readonly class ShowRoom
             $named(Tables::read('needles')->parts('cloths')),
             $named(Tables::read('needles')->parts('kinds')),
             array_map(fn (Drive $d): array => CoreMachine::read(Data::of(['drive' => $d->value]))->facts(), array_column(Drive::cases(), null, 'value')),
+            array_map(OwnButtonhole::asked(...), array_column(ButtonholeWay::ofMachines(), null, 'value')),
         );
     }
 

@@ -36,15 +36,28 @@ final class ButtonholeBody extends Body
         ];
     }
 
+    /** @return array<string, list<string>> what is looked at on a button that was sewn on */
+    private static function sewnOn(): array
+    {
+        return [...array_fill_keys(['swings_1', 'swings_2'], ['integer', 'min:0', 'max:60']), 'off_mm' => ['numeric', 'min:0', 'max:100'], ...array_fill_keys(['lies', 'firm', 'flat'], ['boolean'])];
+    }
+
+    /** @return list<string> */
+    private static function names(): array
+    {
+        return [...array_keys(self::fields()), 'stabiliser', 'positions_mm', 'sewn_on'];
+    }
+
     public function rules(): array
     {
         $rules = [
             'class' => ['nullable', 'string', 'max:26'], 'student' => ['nullable', 'string', 'max:26'], 'machine' => ['nullable', 'string', 'max:26'], 'foot' => ['nullable', 'string', 'max:26'],
-            'job' => ['required', 'array:'.implode(',', [...array_keys(self::fields()), 'stabiliser', 'positions_mm'])],
+            'job' => ['required', 'array:'.implode(',', self::names())],
             'job.stabiliser' => ['sometimes', 'nullable', 'array', 'max:4'], 'job.stabiliser.*' => ['string', 'max:40'],
             'job.positions_mm' => ['sometimes', 'nullable', 'array', 'max:40'], 'job.positions_mm.*' => ['numeric', 'min:0', 'max:2000'],
+            'job.sewn_on' => ['sometimes', 'nullable', 'array:'.implode(',', array_keys(self::sewnOn()))],
         ];
-        foreach (self::fields() as $field => $allowed) {
+        foreach (self::fields() + array_combine(array_map(fn (string $name): string => "sewn_on.$name", array_keys(self::sewnOn())), self::sewnOn()) as $field => $allowed) {
             $rules["job.$field"] = ['sometimes', 'nullable', ...$allowed];
         }
 
@@ -53,7 +66,7 @@ final class ButtonholeBody extends Body
 
     public function messages(): array
     {
-        return ['job.array' => 'A job has these fields and no others: '.implode(', ', [...array_keys(self::fields()), 'stabiliser', 'positions_mm']).'.'] + parent::messages();
+        return ['job.array' => 'A job has these fields and no others: '.implode(', ', self::names()).'.'] + parent::messages();
     }
 
     /** @return array<string, mixed> */

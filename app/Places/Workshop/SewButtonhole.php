@@ -120,7 +120,7 @@ final readonly class SewButtonhole
         $tests = $job->tests->reverse()->map(fn (ButtonholeTest $t): ButtonholeTestView => ButtonholeTestView::of($t, $plan, $machine, Job::differences($now, Data::of($t->job)), $this->shelf->bundle(), $words));
 
         return ButtonholeView::of(
-            $job, $asks, $plan === null ? null : ButtonholePlanView::of($plan, $machine, $this->work->learned($job->machine_id), $this->work->strip($job, $plan)),
+            $job, $asks, $plan === null ? null : ButtonholePlanView::of($plan, $machine, $this->work->learned($job->machine_id), $this->work->strip($job, $plan), Data::of($job->job)),
             $machines, array_values($tests->all()), $this->releaseOf($job, $now), $this->recipes($job, $now),
         );
     }

@@ -10,6 +10,7 @@ use App\Models\Studio;
 use App\Support\CurrentStudio;
 use App\Support\RunLink;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Words;
 
@@ -36,7 +37,7 @@ final readonly class ShowRun
                 try {
                     $plan = $work->plan($job, Words::in());
 
-                    return new ButtonholeRunView($found->name, $job->title ?? '', ButtonholePlanView::of($plan, $found->core(), $work->learned($found->id), $work->strip($job, $plan)));
+                    return new ButtonholeRunView($found->name, $job->title ?? '', ButtonholePlanView::of($plan, $found->core(), $work->learned($found->id), $work->strip($job, $plan), Data::of($job->job)));
                 } catch (InputError) {
                     // Typed half: the usual button stands in for it.
                 }

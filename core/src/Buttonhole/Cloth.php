@@ -11,6 +11,20 @@ final readonly class Cloth
 
     public const STRETCH = ['none', 'one-way', 'two-way'];
 
-    /** @param  string  $weight  of WEIGHTS */
-    public function __construct(public string $weight, public bool $stretches = false, public bool $delicate = false, public bool $fraying = false) {}
+    /**
+     * @param  string  $weight  of WEIGHTS
+     * @param  string  $stretch  of STRETCH
+     */
+    public function __construct(public string $weight, public string $stretch = 'none', public bool $delicate = false, public bool $fraying = false) {}
+
+    public function stretches(): bool
+    {
+        return $this->stretch !== 'none';
+    }
+
+    /** The bars have to give as well as the sides. */
+    public function stretchesBothWays(): bool
+    {
+        return $this->stretch === 'two-way';
+    }
 }

@@ -60,11 +60,11 @@ final readonly class HoleChoice
 
         return array_values(array_filter([
             // A bulky knit is a knit that a cord holds better than an open side does.
-            $cloth->stretches && $heavy ? 'corded' : null,
-            $cloth->stretches ? 'stretch' : null,
+            $cloth->stretches() && $heavy ? 'corded' : null,
+            $cloth->stretches() ? 'stretch' : null,
             $cloth->delicate ? 'round-ended' : null,
-            ($heavy && ! $cloth->stretches) || $part === 'coat' || $button->shank || $button->thicknessMm >= $thick ? 'keyhole' : null,
-            $hardWear && ! ($cloth->stretches && $heavy) ? 'corded' : null,
+            ($heavy && ! $cloth->stretches()) || $part === 'coat' || $button->shank || $button->thicknessMm >= $thick ? 'keyhole' : null,
+            $hardWear && ! ($cloth->stretches() && $heavy) ? 'corded' : null,
             'rectangular',
         ]));
     }
@@ -75,9 +75,9 @@ final readonly class HoleChoice
         $ids = [];
         $why = [];
         $thin = $cloth->delicate || $cloth->weight === 'light';
-        if ($cloth->stretches || $thin || $cloth->weight === 'medium') {
+        if ($cloth->stretches() || $thin || $cloth->weight === 'medium') {
             $ids[] = 'fusible-inside';
-            $why[] = $table->part('fusible-inside')->text($cloth->stretches ? 'knit' : 'medium');
+            $why[] = $table->part('fusible-inside')->text($cloth->stretches() ? 'knit' : 'medium');
         }
         if ($thin) {
             $ids[] = 'tear-away-beneath';

@@ -63,7 +63,7 @@ final readonly class Job
 
         return new self(
             $button, new HeldButton($through, $d->flag('shank', false)), $count,
-            new Cloth($d->among('weight', Cloth::WEIGHTS, 'medium'), $d->among('stretch', Cloth::STRETCH, 'none') !== 'none', $d->flag('delicate', false), $d->flag('fraying', false)),
+            new Cloth($d->among('weight', Cloth::WEIGHTS, 'medium'), $d->among('stretch', Cloth::STRETCH, 'none'), $d->flag('delicate', false), $d->flag('fraying', false)),
             $d->among('part', HoleChoice::PARTS, 'front'), $d->flag('hard_wear', false), $one('pattern_says', ...self::DIRECTIONS), $one('kind', ...OwnButtonhole::KINDS), $one('direction', ...self::DIRECTIONS),
             $d->has('stabiliser') ? $d->texts('stabiliser') : null, $one('school', ...LengthRules::IDS), $d->has('told') ? SizeWay::from($d->among('told', array_column(SizeWay::cases(), 'value'), '')) : null,
             $d->numberWithin('ease_mm', 0.0, 0, 10), $d->flag('beginner', true), $d->has('band_mm') ? self::above($d, 'band_mm', 'Edge to edge of the band.', 500) : null, $d->among('over', self::OVER, 'right'),

@@ -40,6 +40,8 @@ final readonly class JobPlan
         public StitchSettings $stitch,
         /** @var array<string, list<array{float, float}>> needle points by part, along and across, mm */
         public array $points,
+        /** @var list<array{float, float}> the way of its cord; empty without one */
+        public array $cord,
         /** What is told, in words. */
         public string $toldText,
         private float $offsetMm,
@@ -67,19 +69,28 @@ final readonly class JobPlan
         $longest = self::longest($way, $machine, $foot);
         $corded = $kind === 'corded';
         $facts = $machine === null ? new RunFacts(corded: $corded) : RunFacts::ofMachine($machine, $foot, $corded);
-        $stitch = self::stitch($kind, $way, $machine, $learned->barMm, $facts);
+        $stitch = self::stitch($kind, $way, $machine, $learned->barMm, $facts, $job->cloth);
         // As sewn from its start the first side is the left one; seen from where one sits, turned round where it starts at the back.
-        $points = Buttonhole::parts($stitch, $size->finishedMm);
+        $mirrored = $stitch->startsAtBack !== ($facts->firstSide === 'right');
 
         $text = self::inWords($set, $told, $words);
 
         return new self(
             $choice, $kind, $job->direction ?? $choice->direction, $job->stabiliser ?? $choice->stabiliser, $way, $told, $size, $set,
             $longest === null ? null : $set->mm <= $longest + Near::DUST,
-            Run::of($way, $kind, $facts, $stitch->stitches, $text), $stitch,
-            $stitch->startsAtBack !== ($facts->firstSide === 'right') ? array_map(fn (array $part): array => array_map(fn (array $p): array => [$p[0], -$p[1]], $part), $points) : $points,
+            Run::of($way, $kind, $facts, Buttonhole::swings($stitch), $text, $stitch->openBars), $stitch,
+            array_map(fn (array $part): array => self::seen($part, $mirrored), Buttonhole::parts($stitch, $size->finishedMm)), $corded ? self::seen(Buttonhole::cord($stitch, $size->finishedMm), $mirrored) : [],
             $text, $learned->offsetMm, $job->button->diameterMm, $told === SizeWay::Slider ? $line ?? Sizing::LINE_MM : $line, $own->stepMm ?? 0.0,
         );
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points
+     * @return list<array{float, float}>
+     */
+    private static function seen(array $points, bool $mirrored): array
+    {
+        return $mirrored ? array_map(fn (array $p): array => [$p[0], -$p[1]], $points) : $points;
     }
 
     /** What would be told for another opening, in words; null where it cannot be told. */
@@ -114,7 +125,7 @@ final readonly class JobPlan
         return $known === [] ? null : min($known);
     }
 
-    private static function stitch(string $kind, ButtonholeWay $way, ?Machine $machine, float $bar, RunFacts $facts): StitchSettings
+    private static function stitch(string $kind, ButtonholeWay $way, ?Machine $machine, float $bar, RunFacts $facts, Cloth $cloth): StitchSettings
     {
         $book = StitchBook::standard();
         $id = self::BY_HAND;
@@ -127,7 +138,7 @@ final readonly class JobPlan
         $stitch = $book->get($id);
         $width = max($stitch->width->min, min($stitch->width->usual, $machine->swing->widestMm ?? $stitch->width->usual));
 
-        return StitchSettings::of($stitch, null, $width, barMm: max(0.5, min(4.0, $bar)), startsAtBack: $facts->starts === 'back', straightFirst: $facts->straightFirst === true && $way->isOneStep());
+        return StitchSettings::of($stitch, null, $width, barMm: max(0.5, min(4.0, $bar)), startsAtBack: $facts->starts === 'back', straightFirst: $facts->straightFirst === true && $way->isOneStep(), openBars: $kind === 'stretch' && $cloth->stretchesBothWays());
     }
 
     private static function inWords(SetLength $set, SizeWay $told, Words $words): string

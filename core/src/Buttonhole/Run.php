@@ -23,17 +23,18 @@ final readonly class Run
     /**
      * @param  list<Act>  $acts
      * @param  list<Part>  $path
+     * @param  list<array{fault: string, text: string}>  $instead  what it may do instead, and the fault it is a sign of
      */
-    private function __construct(public array $acts, public array $path) {}
+    private function __construct(public array $acts, public array $path, public array $instead) {}
 
     /** @param  string|null  $set  what the machine, the foot or the marks are told, in words */
-    public static function of(ButtonholeWay $way, string $kind, RunFacts $facts, int $swings = self::SWINGS, ?string $set = null): self
+    public static function of(ButtonholeWay $way, string $kind, RunFacts $facts, int $swings = self::SWINGS, ?string $set = null, bool $openBars = false): self
     {
         $way = $way === ButtonholeWay::None ? ButtonholeWay::ByHand : $way;
         $straightFirst = $facts->straightFirst === true && $way->isOneStep();
         $holds = [
             'starts' => $facts->starts, 'straight_first' => $straightFirst, 'ties_off' => $facts->tiesOff ?? false, 'lever' => $facts->lever && $way === ButtonholeWay::OneStep,
-            'corded' => $facts->corded || $kind === 'corded', 'looked' => $facts->looked, 'told' => $set !== null,
+            'corded' => $facts->corded || $kind === 'corded', 'looked' => $facts->looked, 'told' => $set !== null, 'kind' => $kind, 'shaped' => in_array($kind, ['round-ended', 'keyhole'], true),
         ];
         [$start, $far] = match ($facts->starts) {
             'front' => ['front', 'back'],
@@ -42,7 +43,10 @@ final readonly class Run
         };
         [$side1, $side2] = $facts->firstSide === 'right' ? ['right', 'left'] : ['left', 'right'];
         $table = Tables::read('buttonhole-runs');
-        $words = ['{start}' => $start, '{far}' => $far, '{swings}' => (string) $swings, '{side1}' => $side1, '{side2}' => $side2, '{set}' => (string) $set];
+        $words = [
+            '{start}' => $start, '{far}' => $far, '{swings}' => (string) $swings, '{side1}' => $side1, '{side2}' => $side2, '{set}' => (string) $set,
+            '{end}' => $table->part('ends')->text($kind), '{bar}' => strtr($table->part('bars')->text($openBars ? 'open' : 'dense'), ['{swings}' => (string) $swings]),
+        ];
         foreach ($table->part('steps')->texts($way->value) as $i => $step) {
             $words['{s'.($i + 1).'}'] = $facts->marks[$i] ?? $step;
         }
@@ -53,7 +57,10 @@ final readonly class Run
             }
         }
 
-        return new self($acts, self::path($kind, $straightFirst, $start, $far, $side1, $side2));
+        $by = $way->isOneStep() ? 'itself' : 'hand';
+        $instead = array_map(fn (Data $i): array => ['fault' => $i->text('fault'), 'text' => $i->text('text')], array_values(array_filter($table->parts('instead'), fn (Data $i): bool => $i->text('turns', $by) === $by)));
+
+        return new self($acts, self::path($kind, $straightFirst, $start, $far, $side1, $side2), $instead);
     }
 
     /** @param  array<string, string|bool>  $facts */

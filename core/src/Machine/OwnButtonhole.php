@@ -88,14 +88,22 @@ final readonly class OwnButtonhole
         return $this->way !== ButtonholeWay::None;
     }
 
+    /** @return list<string> what of a machine that sews them so can be looked at, by the name of the fact: what it cannot have is not asked */
+    public static function asked(ButtonholeWay $way): array
+    {
+        return match (true) {
+            $way === ButtonholeWay::None => [],
+            $way->isOneStep() => ['straight_first', 'stops', 'ties_off', 'lever', 'balance'],
+            default => ['ties_off', 'balance', 'marks'],
+        };
+    }
+
     /** @return list<string> facts that one test on scrap would tell, of LOOKED_AT */
     public function unknown(): array
     {
-        $known = [
-            'starts' => $this->starts !== '', 'first_side' => $this->firstSide !== '', 'ties_off' => $this->tiesOff !== null,
-            'straight_first' => $this->straightFirst !== null || ! $this->way->isOneStep(), 'stops' => $this->stops !== null || ! $this->way->isOneStep(),
-        ];
+        $known = ['starts' => $this->starts !== '', 'first_side' => $this->firstSide !== '', 'ties_off' => $this->tiesOff !== null, 'straight_first' => $this->straightFirst !== null, 'stops' => $this->stops !== null];
+        $asked = ['starts', 'first_side', ...self::asked($this->way)];
 
-        return $this->isThere() ? array_values(array_filter(self::LOOKED_AT, fn (string $fact): bool => ! $known[$fact])) : [];
+        return $this->isThere() ? array_values(array_filter(self::LOOKED_AT, fn (string $fact): bool => in_array($fact, $asked, true) && ! $known[$fact])) : [];
     }
 }

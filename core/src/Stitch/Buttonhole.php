@@ -21,6 +21,9 @@ final class Buttonhole
     /** Length of the straight stitches that some machines sew first; common practice, no source. */
     private const STRAIGHT_MM = 2.0;
 
+    /** A cord's loop lies so far beyond the end that is sewn first, and its ends beyond the other; common practice, no source. */
+    private const CORD_BEYOND_MM = 3.0;
+
     /**
      * @return list<Point>
      *
@@ -60,17 +63,43 @@ final class Buttonhole
             'bar-1' => match ($s->kind->end) {
                 'round' => self::fan($turn, 0.0, $inner, $outer, M_PI, $s->lengthMm),
                 'keyhole' => self::fan($rowMm - $s->widthMm * self::EYE / 2, 0.0, $outer * 0.55, $outer * self::EYE, 1.6 * M_PI, $s->lengthMm),
-                default => self::bar($turn, $rowMm, $s->stitches, $outer),
+                default => self::bar($turn, $rowMm, self::swings($s), $outer),
             },
             'side-2' => self::zigzag($turn, $bar, $s->lengthMm, $outer, $inner),
-            'bar-2' => self::bar($bar, 0.0, $s->stitches, $outer),
+            'bar-2' => self::bar($bar, 0.0, self::swings($s), $outer),
         ];
 
-        return array_map(fn (array $points): array => array_map(
-            // Begun at the back it is the same hole from its other end: what was left is right, seen along the way it is sewn.
-            fn (array $p): array => $s->startsAtBack ? [$rowMm - $p[0], $s->positionMm - $p[1]] : [$p[0], $p[1] + $s->positionMm],
-            $points,
-        ), $parts);
+        return array_map(fn (array $points): array => self::placed($s, $rowMm, $points), $parts);
+    }
+
+    /** Swings of a bar: an open one goes on by the length of the sides, so that it gives with the cloth. */
+    public static function swings(StitchSettings $s): int
+    {
+        return $s->openBars ? max(2, (int) round($s->barMm / $s->lengthMm)) : $s->stitches;
+    }
+
+    /**
+     * The way of a cord under both sides: its loop over the spur, beyond the end that is sewn first, and out at the other.
+     *
+     * @return list<Point>
+     */
+    public static function cord(StitchSettings $s, float $rowMm): array
+    {
+        $beside = ($s->widthMm + $s->gapMm) / 4;
+        [$loop, $out] = [-self::CORD_BEYOND_MM, $rowMm + self::CORD_BEYOND_MM];
+
+        return self::placed($s, $rowMm, [[$out, -$beside], [$loop, -$beside], [$loop, $beside], [$out, $beside]]);
+    }
+
+    /**
+     * Begun at the back it is the same hole from its other end: what was left is right, seen along the way it is sewn.
+     *
+     * @param  list<Point>  $points
+     * @return list<Point>
+     */
+    private static function placed(StitchSettings $s, float $rowMm, array $points): array
+    {
+        return array_map(fn (array $p): array => $s->startsAtBack ? [$rowMm - $p[0], $s->positionMm - $p[1]] : [$p[0], $p[1] + $s->positionMm], $points);
     }
 
     /**

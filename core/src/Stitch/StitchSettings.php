@@ -31,6 +31,8 @@ final readonly class StitchSettings
         public bool $startsAtBack = false,
         /** Straight rows along both sides before the zigzag. */
         public bool $straightFirst = false,
+        /** Bars of a buttonhole as an open zigzag that gives with a knit, instead of dense ones. */
+        public bool $openBars = false,
     ) {}
 
     /**
@@ -39,7 +41,7 @@ final readonly class StitchSettings
      *
      * @throws InputError when a value is out of range for this stitch
      */
-    public static function of(StitchKind $kind, ?float $lengthMm = null, ?float $widthMm = null, float $positionMm = 0.0, ?float $gapMm = null, ?int $stitches = null, ?float $barMm = null, bool $startsAtBack = false, bool $straightFirst = false): self
+    public static function of(StitchKind $kind, ?float $lengthMm = null, ?float $widthMm = null, float $positionMm = 0.0, ?float $gapMm = null, ?int $stitches = null, ?float $barMm = null, bool $startsAtBack = false, bool $straightFirst = false, bool $openBars = false): self
     {
         $lengthMm ??= $kind->length->usual;
         $widthMm = $kind->swings() ? $widthMm ?? $kind->width->usual : 0.0;
@@ -58,6 +60,6 @@ final readonly class StitchSettings
         $barMm ??= self::BAR_MM;
         (new Span(0.5, 4.0, self::BAR_MM))->check('bar_mm', $barMm, 'A bar');
 
-        return new self($kind, $lengthMm, $widthMm, $positionMm, $gapMm, $stitches, $barMm, $startsAtBack, $straightFirst);
+        return new self($kind, $lengthMm, $widthMm, $positionMm, $gapMm, $stitches, $barMm, $startsAtBack, $straightFirst, $openBars);
     }
 }

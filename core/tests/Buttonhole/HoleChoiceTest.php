@@ -10,6 +10,7 @@ use OpenSeam\Core\Compute\Registry;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Machine\OwnButtonhole;
+use OpenSeam\Core\Tables;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -105,6 +106,27 @@ final class HoleChoiceTest extends TestCase
         self::assertSame(['Position left: the left side, from the front to the back. The last stitches by hand wheel.', 'Needle out and at its highest; selector to bars.'], [$usual['side-1'], $usual['turn-1']]);
         self::assertArrayNotHasKey('set-length', $usual);
         self::assertArrayNotHasKey('find-rest', $usual);
+    }
+
+    /** The words are those of the kind: its shaped end is no bar, and a kind without one is not told where it lies. */
+    public function test_a_run_speaks_of_the_kind_that_is_sewn(): void
+    {
+        foreach (['keyhole' => 'eye', 'round-ended' => 'round end', 'rectangular' => null, 'stretch' => null, 'corded' => null] as $kind => $end) {
+            $acts = array_column(Run::of(ButtonholeWay::OneStep, $kind, new RunFacts('front'))->acts, 'text', 'id');
+            self::assertSame([$end !== null, $kind === 'stretch'], [isset($acts['shaped-end']), isset($acts['stretch-on'])]);
+            self::assertStringContainsString('the '.($end ?? 'bar').' at the back', $acts['sew']);
+        }
+    }
+
+    /** What a machine cannot do it is not asked for; every sign is a fault that the finder knows. */
+    public function test_what_it_may_have_done_instead_goes_by_who_turns_it_round(): void
+    {
+        $faults = array_map(fn (Data $f): string => $f->text('id'), Tables::read('causes')->parts('faults'));
+        foreach (ButtonholeWay::cases() as $way) {
+            $named = array_column(Run::of($way, 'rectangular', new RunFacts('front'))->instead, 'fault');
+            self::assertSame([], array_diff($named, $faults));
+            self::assertSame([$way->isOneStep(), ! $way->isOneStep()], [in_array('bh-short', $named, true), in_array('bh-overrun', $named, true)], $way->value);
+        }
     }
 
     /** @return iterable<array{ButtonholeWay, string, string, bool}> */

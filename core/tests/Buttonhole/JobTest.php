@@ -126,6 +126,41 @@ final class JobTest extends TestCase
         }
     }
 
+    /** In cloth that stretches both ways the bars give as the sides do: open, and still as long as a bar and as wide as both sides. */
+    public function test_bars_are_open_where_cloth_stretches_both_ways_and_nowhere_else(): void
+    {
+        $of = fn (string $kind, string $stretch): JobPlan => self::plan(Made::machine(), null, ['kind' => $kind, 'stretch' => $stretch]);
+        $open = $of('stretch', 'two-way');
+        $dense = $of('stretch', 'one-way');
+        foreach (['bar-1', 'bar-2'] as $bar) {
+            self::assertSame([3, 7], [count($open->points[$bar]), count($dense->points[$bar])]);
+            [$along, $across] = [array_column($open->points[$bar], 0), array_column($open->points[$bar], 1)];
+            self::assertEqualsWithDelta([1.5, $open->stitch->widthMm], [max($along) - min($along), max($across) - min($across)], 1e-9);
+            // From swing to swing about a stitch of the sides.
+            self::assertEqualsWithDelta($open->stitch->lengthMm, 1.5 / 2, 0.3);
+        }
+        self::assertCount(7, $of('rectangular', 'two-way')->points['bar-1'], 'only the kind that gives');
+        $said = array_column($open->run->acts, 'text', 'id');
+        self::assertSame('The bar: 2 wide swings, each a little further on, so that it gives with the cloth.', $said['bar-1']);
+        self::assertArrayHasKey('stretch-on', $said);
+        self::assertSame('The bar: 6 swings on the spot.', array_column($dense->run->acts, 'text', 'id')['bar-1']);
+    }
+
+    /** Its loop lies beyond the end that is sewn first, both its halves under the sides, its ends out at the other end. */
+    public function test_a_cord_lies_under_both_sides_from_its_loop_to_its_ends(): void
+    {
+        self::assertSame([], self::plan(Made::machine(), null)->cord);
+        foreach (['front' => [-3.0, 24.0], 'back' => [24.0, -3.0]] as $starts => [$loop, $out]) {
+            $plan = self::plan(Made::machine(['buttonhole_starts' => $starts]), Made::foot('buttonhole-four-step', ['hole_spur' => true]), ['kind' => 'corded']);
+            [$a, $b, $c, $d] = $plan->cord;
+            self::assertEqualsWithDelta([$out, $loop, $loop, $out], [$a[0], $b[0], $c[0], $d[0]], 1e-9);
+            $side = array_column($plan->points['side-1'], 1);
+            $under = array_filter([$a[1], $c[1]], fn (float $y): bool => $y > min($side) && $y < max($side));
+            self::assertCount(1, $under, 'one half lies in the middle of the first side');
+            self::assertEqualsWithDelta([$a[1], -$a[1]], [$b[1], $c[1]], 1e-9);
+        }
+    }
+
     public function test_set_lengths_by_way(): void
     {
         // The worked values of the contract: flat 15 × 3, lines of an eighth.

@@ -2657,6 +2657,45 @@ export interface components {
             /** @description faults of the lesson that are usual on this row; all of them where it is not given */
             faults?: string[];
         };
+        /** @description The job's button on its place: width, room at the walls, thread, and what was looked at. Lengths in mm. */
+        ButtonOnView: {
+            holes: number;
+            /** Format: float */
+            spacing_mm: number;
+            /** Format: float */
+            hole_mm: number;
+            needle_size: number;
+            /**
+             * Format: float
+             * @description nearest that the dial has
+             */
+            width_mm: number;
+            /**
+             * Format: float
+             * @description at each wall; below 0: it strikes
+             */
+            margin_mm: number;
+            /** @enum {string} */
+            verdict: "clear" | "close" | "strike";
+            patterns: string[];
+            set_up: string[];
+            /** @description thread by pattern, from hole to hole */
+            thread: {
+                [key: string]: number[][][];
+            };
+            /** @description what is looked at, once it is on */
+            checks: {
+                id: string;
+                /** @enum {string} */
+                kind: "count" | "length" | "yes-no";
+                /** @description met, near or not-yet */
+                verdict: string | null;
+            }[];
+            /** @description all of it is; null while something is left to look at */
+            met: boolean | null;
+            /** @description the one change for the next button */
+            change: string | null;
+        };
         ButtonholeBody: {
             class?: string | null;
             student?: string | null;
@@ -2712,6 +2751,14 @@ export interface components {
                 needle_size?: number | null;
                 stabiliser?: string[] | null;
                 positions_mm?: number[] | null;
+                sewn_on?: {
+                    swings_1?: number | null;
+                    swings_2?: number | null;
+                    off_mm?: number | null;
+                    lies?: boolean | null;
+                    firm?: boolean | null;
+                    flat?: boolean | null;
+                } | null;
             };
         };
         /** @description A buttonhole job in a list. */
@@ -2804,6 +2851,13 @@ export interface components {
             parts: {
                 [key: string]: number[][];
             };
+            /** @description the way of its cord; empty without one */
+            cord: number[][];
+            /** @description what it may do instead */
+            instead: {
+                fault: string;
+                text: string;
+            }[];
             starts: string;
             /** Format: float */
             width_mm: number;
@@ -2831,7 +2885,11 @@ export interface components {
                 width_mm: number;
                 origin_mm: number;
                 across: boolean;
+                /** @description so far beyond the centre line, towards the edge, a hole across is cut */
+                beyond_mm: number;
             } | null;
+            opening: components["schemas"]["OpeningView"];
+            button: components["schemas"]["ButtonOnView"];
         };
         ButtonholeReleaseBody: {
             /** @description whatever the tests say */
@@ -4272,6 +4330,18 @@ export interface components {
             /** @description of whoever was given one to open a studio */
             link?: string | null;
         };
+        /** @description How a buttonhole is opened by each school, and how one is unpicked (core/resources/buttonhole-opening.json). */
+        OpeningView: {
+            caution: string;
+            ways: {
+                id: string;
+                title: string;
+                acts: string[];
+            }[];
+            /** @description whichever way it was */
+            after: string[];
+            unpick: string[];
+        };
         /** @description The teacher's own verdict on a check: what the readings say, and why it was overruled. */
         OverruledView: {
             /**
@@ -4650,6 +4720,10 @@ export interface components {
             /** @description what most machines of each drive can do, to start from */
             usual: {
                 [key: string]: components["schemas"]["MachineFacts"];
+            };
+            /** @description what can be looked at of a machine’s buttonhole, by the way it sews one */
+            buttonhole_asks: {
+                [key: string]: string[];
             };
         };
         /** @description Whether a machine of the room sews a row. */
@@ -7736,6 +7810,8 @@ export interface operations {
                     starts?: "front" | "back";
                     /** @description straight rows of a buttonhole before its zigzag */
                     straight_first?: boolean;
+                    /** @description bars of a buttonhole as an open zigzag, for cloth that stretches both ways */
+                    open_bars?: boolean;
                     /** @description metric size; default 80 */
                     needle_size?: number;
                     /** @description leather, suede, vinyl, coated */
@@ -9898,6 +9974,8 @@ export interface operations {
                     starts?: "front" | "back";
                     /** @description straight rows of a buttonhole before its zigzag */
                     straight_first?: boolean;
+                    /** @description bars of a buttonhole as an open zigzag, for cloth that stretches both ways */
+                    open_bars?: boolean;
                     /** @description thickness of all layers, mm; default 0.6 */
                     stack_mm?: number;
                     /** @description of the machine at full speed; default 800 */
@@ -9997,6 +10075,8 @@ export interface operations {
                     starts?: "front" | "back";
                     /** @description straight rows of a buttonhole before its zigzag */
                     straight_first?: boolean;
+                    /** @description bars of a buttonhole as an open zigzag, for cloth that stretches both ways */
+                    open_bars?: boolean;
                 };
             };
         };

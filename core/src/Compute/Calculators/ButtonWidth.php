@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Compute\Calculators;
 
+use OpenSeam\Core\Buttonhole\ButtonOn;
 use OpenSeam\Core\Buttonhole\ButtonSwing;
 use OpenSeam\Core\Compute\Calculator;
 use OpenSeam\Core\Compute\Schema;
@@ -13,13 +14,7 @@ use OpenSeam\Core\Machine\Clearance;
 /** How wide the swing is that sews a button on. */
 final class ButtonWidth implements Calculator
 {
-    private const FEED = [
-        'drops' => 'Drop the feed, and raise it again afterwards.',
-        'cover' => 'Put the cover on the feed, and take it off afterwards.',
-        'zero-length' => 'Set the length to 0; the feed stays as it is. Back to the usual length afterwards.',
-    ];
-
-    private const ALWAYS = 'Turn the hand wheel round once over both holes before the pedal, and again after moving to the next pair. Shield or glasses; on a strike stop, switch off, and collect every piece.';
+    private const FEED = ['drops', 'cover', 'zero-length'];
 
     public function name(): string
     {
@@ -37,7 +32,7 @@ final class ButtonWidth implements Calculator
             'holes' => ['type' => 'integer', 'description' => 'in the button', 'enum' => [2, 4]], 'spacing_mm' => Schema::number('of two holes, centre to centre', null, 30, 0), 'hole_mm' => Schema::number('a hole across', null, 20, 0),
             'needle_size' => Schema::number('metric size, hundredths of a mm', Clearance::SMALLEST_NEEDLE, Clearance::LARGEST_NEEDLE),
             'dial_step_mm' => Schema::number('from one width to the next', 0, 5), 'widest_mm' => Schema::number('swing', 0, 12),
-            'feed' => Schema::oneOf('how it is put out of work', array_keys(self::FEED)),
+            'feed' => Schema::oneOf('how it is put out of work', self::FEED),
         ], ['dial_step_mm', 'feed']);
     }
 
@@ -60,7 +55,7 @@ final class ButtonWidth implements Calculator
 
         return [
             'width_mm' => $swing->widthMm, 'margin_mm' => $swing->marginMm, 'verdict' => $swing->verdict, 'patterns' => $swing->patterns,
-            'set_up' => $swing->verdict === 'strike' ? ['Not by machine with this swing: by hand, or a thinner needle.'] : [self::FEED[$in->text('feed', 'zero-length')], self::ALWAYS],
+            'set_up' => ButtonOn::setUp($swing, $in->text('feed', 'zero-length')),
         ];
     }
 }

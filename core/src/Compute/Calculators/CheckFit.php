@@ -33,7 +33,7 @@ final class CheckFit implements Calculator
         return Schema::object(['machine' => RoomSchema::machine(), 'foot' => RoomSchema::foot()] + StitchPoints::row() + [
             'needle_size' => Schema::number('metric size; default 80', Clearance::SMALLEST_NEEDLE, Clearance::LARGEST_NEEDLE),
             'sticky_cloth' => ['type' => 'boolean', 'description' => 'leather, suede, vinyl, coated'],
-        ], ['length_mm', 'width_mm', 'row_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first', 'needle_size', 'sticky_cloth']);
+        ], ['length_mm', 'width_mm', 'row_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first', 'open_bars', 'needle_size', 'sticky_cloth']);
     }
 
     public function answer(): array

@@ -66,7 +66,7 @@ final class ChooseButtonhole implements Calculator
         $machine = $in->part('machine');
         $way = ButtonholeWay::from($machine->text('way'));
         $chosen = HoleChoice::of(
-            new Cloth($cloth->text('weight'), $cloth->text('stretch', 'none') !== 'none', $cloth->flag('delicate', false), $cloth->flag('fraying', false)),
+            new Cloth($cloth->text('weight'), $cloth->text('stretch', 'none'), $cloth->flag('delicate', false), $cloth->flag('fraying', false)),
             new HeldButton($button->number('thickness_mm', 0.0), $button->flag('shank', false)),
             $in->text('part'), $in->text('wear', 'light') === 'hard', $in->has('pattern_says') ? $in->text('pattern_says') : null,
             $way === ButtonholeWay::None || $way === ButtonholeWay::ByHand ? [] : ($machine->has('kinds') ? $machine->texts('kinds') : []), $machine->flag('spur', false),

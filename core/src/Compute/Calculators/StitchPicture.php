@@ -30,7 +30,7 @@ final class StitchPicture implements Calculator
         return Schema::object(StitchPoints::row() + [
             'stack_mm' => Schema::number('thickness of all layers, mm; default 0.6', 0, 20),
             'strokes_per_minute' => Schema::number('of the machine at full speed; default 800', 50, 6000),
-        ], ['length_mm', 'width_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first', 'stack_mm', 'strokes_per_minute']);
+        ], ['length_mm', 'width_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first', 'open_bars', 'stack_mm', 'strokes_per_minute']);
     }
 
     public function answer(): array

@@ -26,7 +26,7 @@ final class StitchPoints implements Calculator
 
     public function schema(): array
     {
-        return Schema::object(self::row(), ['length_mm', 'width_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first']);
+        return Schema::object(self::row(), ['length_mm', 'width_mm', 'needle_position_mm', 'gap_mm', 'stitches', 'bar_mm', 'starts', 'straight_first', 'open_bars']);
     }
 
     /** @return array<string, array<string, mixed>> */
@@ -42,6 +42,7 @@ final class StitchPoints implements Calculator
             'stitches' => Schema::whole('of each bar of a buttonhole (default 6), of a button (default 7)', 2, 40),
             'bar_mm' => Schema::number('each bar of a buttonhole, along it; default 1.5', 0, 100), 'starts' => Schema::oneOf('the end of a buttonhole that is sewn first; default front, where the row begins', ['front', 'back']),
             'straight_first' => ['type' => 'boolean', 'description' => 'straight rows of a buttonhole before its zigzag'],
+            'open_bars' => ['type' => 'boolean', 'description' => 'bars of a buttonhole as an open zigzag, for cloth that stretches both ways'],
         ];
     }
 
@@ -50,7 +51,7 @@ final class StitchPoints implements Calculator
         return StitchSettings::of(
             StitchBook::standard()->get($in->text('stitch')), $in->numberOrNull('length_mm'), $in->numberOrNull('width_mm'),
             $in->number('needle_position_mm', 0.0), $in->numberOrNull('gap_mm'), $in->has('stitches') ? $in->whole('stitches') : null,
-            $in->numberOrNull('bar_mm'), $in->text('starts', 'front') === 'back', $in->flag('straight_first', false),
+            $in->numberOrNull('bar_mm'), $in->text('starts', 'front') === 'back', $in->flag('straight_first', false), $in->flag('open_bars', false),
         );
     }
 

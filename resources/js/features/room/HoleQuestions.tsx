@@ -11,6 +11,8 @@ type Facts = View['MachineFacts']
 
 interface Props {
     facts: Facts
+    /** What can be looked at of one that sews them so. */
+    asks: readonly string[]
     /** As typed. */
     longest: string
     step: string
@@ -29,10 +31,9 @@ const LOOKED = [
 ] as const satisfies readonly (readonly [keyof Facts, Shown, Key])[]
 
 /** Questions about how a machine sews a buttonhole, each with what to look at. */
-export function HoleQuestions({ facts, longest, step, onChange, onLongest, onStep }: Props) {
+export function HoleQuestions({ facts, asks, longest, step, onChange, onLongest, onStep }: Props) {
     const set = (what: Partial<Facts>) => onChange({ ...facts, ...what })
-    const oneStep = ['one-step', 'one-step-sensing', 'typed'].includes(facts.buttonhole)
-    const asked = LOOKED.filter(([fact]) => oneStep || fact === 'buttonhole_ties_off' || fact === 'buttonhole_balance')
+    const asked = LOOKED.filter(([fact]) => asks.includes(fact.replace('buttonhole_', '')))
     return (
         <fieldset className={cx('hole-questions')}>
             <legend>{t('room.buttonhole')}</legend>
@@ -88,7 +89,7 @@ export function HoleQuestions({ facts, longest, step, onChange, onLongest, onSte
                             />
                         )}
                     </Asked>
-                    {!oneStep && (
+                    {asks.includes('marks') && (
                         <Asked shown="marks">
                             <TextInput
                                 label={

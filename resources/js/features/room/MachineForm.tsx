@@ -252,6 +252,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
             {!straight && (
                 <HoleQuestions
                     facts={facts}
+                    asks={room.buttonhole_asks[facts.buttonhole] ?? []}
                     longest={typed.longest_buttonhole_mm}
                     step={typed.buttonhole_step_mm}
                     onChange={setFacts}

@@ -161,10 +161,10 @@ function ButtonholeJob({ room, unit, ...job }: JobProps) {
                             <Look key={hole.id} hole={hole} plan={plan} unit={unit} />
                         </Tabs.Panel>
                         <Tabs.Panel value="open">
-                            <OpenRelease hole={hole} />
+                            <OpenRelease hole={hole} opening={plan.opening} />
                         </Tabs.Panel>
                         <Tabs.Panel value="button">
-                            <SewOn key={hole.id} hole={hole} machine={machine?.facts} unit={unit} />
+                            <SewOn key={hole.id} hole={hole} on={plan.button} unit={unit} />
                         </Tabs.Panel>
                     </>
                 )}

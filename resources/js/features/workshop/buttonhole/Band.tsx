@@ -39,7 +39,7 @@ export function Band({ positions, plan, across, band, anchor, unit, onShift }: P
     const middle = TOP + over + wide / 2
     const high_ = middle + wide / 2 + over + 34
     const [half, cut] = [(plan.finished_mm / 2) * scale, (plan.opening_mm / 2) * scale]
-    const beyond = 3 * scale
+    const beyond = (plan.strip?.beyond_mm ?? 0) * scale
     const drag = (event: PointerEvent<SVGSVGElement>) => {
         if (held.current === null) return
         const perPx = WIDE / event.currentTarget.getBoundingClientRect().width / scale

@@ -29,20 +29,11 @@ export function HoleDrawing({ plan, upTo, foot = true, high = 520, beneath = fal
     const drawn = points.map(at)
     const done = drawn.slice(0, Math.max(0, upTo))
     const [nx, ny] = done[done.length - 1] ?? drawn[0] ?? [wide / 2, high / 2]
-    // The cord lies under both sides; its loop is hooked over the spur, beyond the end that is sewn first.
-    const beside = (plan.width_mm + plan.gap_mm) / 4
-    const [hook, ends] = plan.starts === 'back' ? [long + 3, -3] : [-3, long + 3]
-    const cord = [
-        [ends, -beside],
-        [hook, -beside],
-        [hook, beside],
-        [ends, beside],
-    ].map(at)
     return (
         <DrawingFrame viewBox={`0 0 ${wide} ${high}`} className={cx('hole-drawing')} name={name}>
             <rect x={0} y={0} width={wide} height={high} className={cx('cloth')} />
             <line x1={wide / 2} x2={wide / 2} y1={28} y2={high - 28} className={cx('guide-line')} />
-            {plan.kind === 'corded' && <path d={linePath(cord, 1)} className={cx('cord-line')} />}
+            {plan.cord.length > 0 && <path d={linePath(plan.cord.map(at), 1)} className={cx('cord-line')} />}
             <path d={linePath(drawn, 1)} className={cx('to-come')} />
             <path d={linePath(done, 1)} className={cx(beneath ? 'sewn-line beneath' : 'sewn-line')} />
             {foot && (

@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core'
-import opening from '../../../../../core/resources/buttonhole-opening.json'
-import { api, ask } from '../../../api/client'
+import { api, ask, type View } from '../../../api/client'
 import { useChange } from '../../../api/queries'
 import { t, type Key } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
@@ -31,7 +30,7 @@ const LINES: Record<string, Key> = {
 }
 
 /** How it is opened, by the school that is followed; how one is unpicked; and whether the next may be sewn on the garment. */
-export function OpenRelease({ hole }: { hole: Buttonhole }) {
+export function OpenRelease({ hole, opening }: { hole: Buttonhole; opening: View['OpeningView'] }) {
     const way = opening.ways.find((w) => w.id === hole.draft.job.opened_by) ?? opening.ways[0]
     const release = hole.seen?.release
     const let_ = useChange('workshop', async (overrule: boolean) => {

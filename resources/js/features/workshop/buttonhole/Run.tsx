@@ -3,7 +3,7 @@ import { useReducedMotion } from '@mantine/hooks'
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { View } from '../../../api/client'
-import { t, type Key } from '../../../text/words'
+import { t } from '../../../text/words'
 import { cx } from '../dress'
 import { HoleDrawing } from './HoleDrawing'
 import { sewn } from './words'
@@ -16,16 +16,6 @@ interface Props {
     onClose: (whole: boolean) => void
 }
 
-/** What it may do instead, and the fault it is a sign of. */
-const INSTEAD = [
-    ['bh-no-start', 'workshop.itDoesNotStart', 'turns by itself'],
-    ['bh-short', 'workshop.itStoppedEarly', 'turns by itself'],
-    ['bh-overrun', 'workshop.aSideRanPast', 'is turned'],
-    ['bh-sides-differ', 'workshop.theSidesDiffer', null],
-    ['bh-sticks', 'workshop.itSticks', null],
-    ['nest', 'workshop.aTangle', null],
-] as const satisfies readonly (readonly [string, Key, string | null])[]
-const BY_ITSELF = ['one-step', 'one-step-sensing', 'typed']
 const NEXT = ['ArrowRight', 'PageDown', 'Enter', ' ']
 const BACK = ['ArrowLeft', 'PageUp', 'Backspace']
 /** Needle points shown in a second. */
@@ -95,18 +85,14 @@ export function Run({ plan, machine, alone = false, onClose }: Props) {
                             {alone && <p>{t('workshop.callYourTeacher')}</p>}
                             {!alone && (
                                 <>
-                                    {INSTEAD.filter(([, , only]) => only === null || (only === 'turns by itself') === BY_ITSELF.includes(plan.way)).map(
-                                        ([fault, key]) => (
-                                            <Button
-                                                key={fault}
-                                                variant="default"
-                                                onClick={() =>
-                                                    void navigate(`/workshop/faults?seen=${fault}${machine === null ? '' : `&machine=${machine.id}`}`)
-                                                }>
-                                                {t(key)}
-                                            </Button>
-                                        ),
-                                    )}
+                                    {plan.instead.map(({ fault, text }) => (
+                                        <Button
+                                            key={fault}
+                                            variant="default"
+                                            onClick={() => void navigate(`/workshop/faults?seen=${fault}${machine === null ? '' : `&machine=${machine.id}`}`)}>
+                                            {text}
+                                        </Button>
+                                    ))}
                                     <Button variant="default" onClick={() => void navigate('/room?show=machines')}>
                                         {t('workshop.otherEnd')}
                                     </Button>

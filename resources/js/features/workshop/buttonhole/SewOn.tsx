@@ -2,16 +2,18 @@ import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../../../api/client'
-import { useCompute } from '../../../api/compute'
 import { DrawingFrame } from '../../../drawing/DrawingFrame'
+import { linePath } from '../../../drawing/stitches'
 import { bare, length, type Unit } from '../../../text/lengths'
 import { t, type Key } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/NumberField'
-import { Trouble } from '../../../ui/Trouble'
 import { cx } from '../dress'
-import { JobLength } from './fields'
+import { JobCount, JobLength } from './fields'
 import type { Buttonhole } from './useButtonhole'
+
+type On = View['ButtonOnView']
+type Looked = NonNullable<Buttonhole['draft']['job']['sewn_on']>
 
 const PATTERNS: Record<string, Key> = {
     'one-pair': 'workshop.patternPair',
@@ -20,142 +22,172 @@ const PATTERNS: Record<string, Key> = {
     cross: 'workshop.patternCross',
 }
 
-const LOOK = ['workshop.lookSwings', 'workshop.lookPlace', 'workshop.lookLies', 'workshop.lookFirm', 'workshop.lookFlat'] as const satisfies readonly Key[]
+const CHECKS: Record<string, Key> = {
+    swings_1: 'workshop.lookSwingsFirst',
+    swings_2: 'workshop.lookSwingsSecond',
+    off_mm: 'workshop.lookOff',
+    lies: 'workshop.lookLies',
+    firm: 'workshop.lookFirm',
+    flat: 'workshop.lookFlat',
+}
 
-/** The button on its place: the width for this dial, with the needle's room at both walls. */
-export function SewOn({ hole, machine, unit }: { hole: Buttonhole; machine: View['MachineFacts'] | undefined; unit: Unit }) {
+/** The button on its place: the width for this dial with the needle's room at both walls, and a look at it once it is on. */
+export function SewOn({ hole, on, unit }: { hole: Buttonhole; on: On; unit: Unit }) {
     const { job } = hole.draft
-    const holes = job.holes ?? 2
-    const needle = job.needle_size ?? 80
-    const [spacing, wide] = [job.spacing_mm ?? 3.4, job.hole_mm ?? 1.8]
-    const feed = machine?.feed_drop === 'drops' ? 'drops' : machine?.feed_drop === 'cover' ? 'cover' : 'zero-length'
-    const found = useCompute('/api/compute/button-width', {
-        holes: holes === 4 ? 4 : 2,
-        spacing_mm: spacing,
-        hole_mm: wide,
-        needle_size: needle,
-        dial_step_mm: 0.5,
-        widest_mm: machine?.widest_swing_mm ?? 5,
-        feed,
-    })
-    const a = found.error === null ? found.data : undefined
     const [pattern, setPattern] = useState('')
-    const shown = a?.patterns.includes(pattern) === true ? pattern : (a?.patterns[0] ?? '')
+    const shown = on.patterns.includes(pattern) ? pattern : (on.patterns[0] ?? '')
     return (
         <div className={cx('job-cols two')}>
-            <fieldset className={cx('job-part')}>
-                <legend>{t('workshop.theButton')}</legend>
-                {job.shank === true && <p className={cx('refused')}>{t('workshop.shankByHand')}</p>}
-                <Choice
-                    label={t('workshop.holesInIt')}
-                    value={holes === 4 ? '4' : '2'}
-                    options={[
-                        { id: '2', title: '2' },
-                        { id: '4', title: '4' },
-                    ]}
-                    onChange={(n) => hole.set({ holes: Number(n) })}
-                />
-                <JobLength label={t('workshop.holesApart')} unit={unit} mm={spacing} step={0.1} onChange={(spacing_mm) => hole.set({ spacing_mm })} />
-                <JobLength label={t('workshop.aHoleAcross')} unit={unit} mm={wide} step={0.1} onChange={(hole_mm) => hole.set({ hole_mm })} />
-                <NumberField
-                    label={t('workshop.needleSize')}
-                    unit=""
-                    value={String(needle)}
-                    min={60}
-                    max={120}
-                    step={10}
-                    slider={false}
-                    onChange={(n) => hole.set({ needle_size: Number(n) || 80 })}
-                />
-                <ol className={cx('open-acts')}>
-                    <li>{t('workshop.buttonsPlace')}</li>
-                    <li>{t('workshop.tapeHoldsIt')}</li>
-                    <li>{t('workshop.swingsAPair')}</li>
-                    <li>{t('workshop.tailsToTheBack')}</li>
-                </ol>
-            </fieldset>
             <div>
-                <Trouble error={found.error} />
-                {a !== undefined && (
-                    <>
-                        <p className={cx(`big-verdict ${a.verdict}`)}>
-                            <strong>{a.verdict === 'strike' ? t('workshop.notByMachine') : t('workshop.widthIs', { n: bare(a.width_mm, 'mm') })}</strong>
-                            {a.verdict === 'close' && t('workshop.close')}
-                        </p>
-                        <Margins spacing={spacing} hole={wide} width={a.width_mm} needle={needle / 100} holes={holes} pattern={shown} margin={a.margin_mm} />
-                        <p>{t('workshop.roomAtTheWalls', { n: length(a.margin_mm, unit) })}</p>
-                        {a.patterns.length > 1 && (
-                            <SegmentedControl
-                                value={shown}
-                                onChange={setPattern}
-                                data={a.patterns.map((p) => ({ value: p, label: t(PATTERNS[p] ?? 'workshop.patternPair') }))}
-                            />
-                        )}
-                        <h2>{t('workshop.lookForOnButton')}</h2>
-                        <ul className={cx('why')}>
-                            {LOOK.map((key) => (
-                                <li key={key}>{t(key)}</li>
-                            ))}
-                        </ul>
-                        {hole.draft.student !== null && hole.draft.class !== null && (
-                            <p>
-                                <Link to={`/look/${hole.draft.class}/${hole.draft.student}`}>{t('workshop.lookAtTheSample')}</Link>
-                            </p>
-                        )}
-                        {a.set_up.map((one) => (
-                            <p key={one} className={cx('caution')}>
-                                {one}
-                            </p>
-                        ))}
-                    </>
+                <fieldset className={cx('job-part')}>
+                    <legend>{t('workshop.theButton')}</legend>
+                    {job.shank === true && <p className={cx('refused')}>{t('workshop.shankByHand')}</p>}
+                    <Choice
+                        label={t('workshop.holesInIt')}
+                        value={on.holes === 4 ? '4' : '2'}
+                        options={[
+                            { id: '2', title: '2' },
+                            { id: '4', title: '4' },
+                        ]}
+                        onChange={(n) => hole.set({ holes: Number(n) })}
+                    />
+                    <JobLength
+                        label={t('workshop.holesApart')}
+                        unit={unit}
+                        mm={job.spacing_mm ?? on.spacing_mm}
+                        step={0.1}
+                        onChange={(spacing_mm) => hole.set({ spacing_mm })}
+                    />
+                    <JobLength
+                        label={t('workshop.aHoleAcross')}
+                        unit={unit}
+                        mm={job.hole_mm ?? on.hole_mm}
+                        step={0.1}
+                        onChange={(hole_mm) => hole.set({ hole_mm })}
+                    />
+                    <NumberField
+                        label={t('workshop.needleSize')}
+                        unit=""
+                        value={String(job.needle_size ?? on.needle_size)}
+                        min={60}
+                        max={120}
+                        step={10}
+                        slider={false}
+                        onChange={(n) => hole.set({ needle_size: Number(n) || null })}
+                    />
+                    <ol className={cx('open-acts')}>
+                        <li>{t('workshop.buttonsPlace')}</li>
+                        <li>{t('workshop.tapeHoldsIt')}</li>
+                        <li>{t('workshop.swingsAPair')}</li>
+                        <li>{t('workshop.tailsToTheBack')}</li>
+                    </ol>
+                </fieldset>
+                <Once hole={hole} on={on} unit={unit} />
+            </div>
+            <div>
+                <p className={cx(`big-verdict ${on.verdict}`)}>
+                    <strong>{on.verdict === 'strike' ? t('workshop.notByMachine') : t('workshop.widthIs', { n: bare(on.width_mm, 'mm') })}</strong>
+                    {on.verdict === 'close' && t('workshop.close')}
+                </p>
+                <Margins on={on} pattern={shown} />
+                <p>{t('workshop.roomAtTheWalls', { n: length(on.margin_mm, unit) })}</p>
+                {on.patterns.length > 1 && (
+                    <SegmentedControl
+                        value={shown}
+                        onChange={setPattern}
+                        data={on.patterns.map((p) => ({ value: p, label: t(PATTERNS[p] ?? 'workshop.patternPair') }))}
+                    />
                 )}
+                {on.set_up.map((one) => (
+                    <p key={one} className={cx('caution')}>
+                        {one}
+                    </p>
+                ))}
             </div>
         </div>
     )
 }
 
-interface OfMargins {
-    spacing: number
-    hole: number
-    width: number
-    needle: number
-    holes: number
-    pattern: string
-    margin: number
+/** What is looked at once it is on; each answer is judged as it is given, and the one change said. */
+function Once({ hole, on, unit }: { hole: Buttonhole; on: On; unit: Unit }) {
+    const read: Looked = hole.draft.job.sewn_on ?? {}
+    const set = (id: string, value: number | boolean | null) => hole.set({ sewn_on: { ...read, [id]: value } })
+    const verdict = on.met === true ? 'met' : on.checks.some((c) => c.verdict === 'not-yet') ? 'not-yet' : on.met === false ? 'near' : null
+    return (
+        <fieldset className={cx('job-part button-look')}>
+            <legend>{t('workshop.lookAtTheButton')}</legend>
+            {on.checks.map(({ id, kind, verdict: of }) => {
+                const value = read[id as keyof Looked] ?? null
+                const label = t(CHECKS[id] ?? 'workshop.theButton')
+                return (
+                    <div key={id} className={cx(`button-check ${of ?? ''}`)}>
+                        {kind === 'length' && <JobLength label={label} unit={unit} mm={value as number | null} step={0.5} onChange={(mm) => set(id, mm)} />}
+                        {kind === 'count' && <JobCount label={label} value={value as number | null} min={0} max={60} onChange={(n) => set(id, n)} />}
+                        {kind === 'yes-no' && (
+                            <div className={cx('hole-choice')} role="group" aria-label={label}>
+                                <span>{label}</span>
+                                <SegmentedControl
+                                    value={value === null ? '' : value === true ? 'yes' : 'no'}
+                                    onChange={(v) => set(id, v === 'yes')}
+                                    data={[
+                                        { value: 'no', label: t('workshop.no') },
+                                        { value: 'yes', label: t('workshop.yes') },
+                                    ]}
+                                />
+                            </div>
+                        )}
+                    </div>
+                )
+            })}
+            <div aria-live="polite">
+                {verdict !== null && (
+                    <p className={cx(verdict === 'met' ? 'big-verdict' : 'big-verdict close')}>
+                        <strong>{t(verdict === 'met' ? 'workshop.buttonMet' : verdict === 'near' ? 'workshop.buttonNearly' : 'workshop.buttonNotYet')}</strong>
+                    </p>
+                )}
+                {on.change !== null && <p className={cx('one-change')}>{on.change}</p>}
+            </div>
+            {hole.draft.student !== null && hole.draft.class !== null && (
+                <p>
+                    <Link to={`/look/${hole.draft.class}/${hole.draft.student}`}>{t('workshop.lookAtTheSample')}</Link>
+                </p>
+            )}
+        </fieldset>
+    )
 }
 
-/** The swings as they lie on the button: a pair, two rows, or from corner to corner. */
-function thread(pattern: string, width: number, spacing: number, holes: number, scale: number, high: number): string {
-    const [w, r, m] = [(width * scale) / 2, holes === 4 ? (spacing * scale) / 2 : 0, high / 2]
-    if (pattern === 'cross') return `M${240 - w} ${m - r}L${240 + w} ${m + r}M${240 + w} ${m - r}L${240 - w} ${m + r}`
-    if (pattern === 'two-rows-along') return `M${240 - w} ${m - r}V${m + r}M${240 + w} ${m - r}V${m + r}`
-    return holes === 4 ? `M${240 - w} ${m - r}H${240 + w}M${240 - w} ${m + r}H${240 + w}` : `M${240 - w} ${m}H${240 + w}`
-}
-
-/** The button from above with the needle in both holes, to scale. */
-function Margins({ spacing, hole, width, needle, holes, pattern, margin }: OfMargins) {
-    const scale = Math.min(46, 360 / (spacing + hole + 6))
-    const rows = holes === 4 ? [-spacing / 2, spacing / 2] : [0]
-    const high = holes === 4 ? 300 : 200
+/** The button from above with the needle in both holes and the thread as it will lie, to scale. */
+function Margins({ on, pattern }: { on: On; pattern: string }) {
+    const scale = Math.min(46, 360 / (on.spacing_mm + on.hole_mm + 6))
+    const rows = on.holes === 4 ? [-on.spacing_mm / 2, on.spacing_mm / 2] : [0]
+    const high = on.holes === 4 ? 300 : 200
+    const at = ([x, y]: readonly number[]) => [240 + (x ?? 0) * scale, high / 2 + (y ?? 0) * scale]
     return (
         <DrawingFrame viewBox={`0 0 480 ${high}`} className={cx('button-drawing')} name={t('workshop.theNeedleInBothHoles')}>
-            <circle cx={240} cy={high / 2} r={Math.min(high / 2 - 6, (spacing + hole + 4) * scale * 0.6)} className={cx('button-side')} />
+            <circle cx={240} cy={high / 2} r={Math.min(high / 2 - 6, (on.spacing_mm + on.hole_mm + 4) * scale * 0.6)} className={cx('button-side')} />
             {rows.map((row) => (
                 <g key={row}>
                     {[-1, 1].map((side) => (
                         <g key={side}>
-                            <circle cx={240 + (side * spacing * scale) / 2} cy={high / 2 + row * scale} r={(hole * scale) / 2} className={cx('button-hole')} />
                             <circle
-                                cx={240 + (side * width * scale) / 2}
+                                cx={240 + (side * on.spacing_mm * scale) / 2}
                                 cy={high / 2 + row * scale}
-                                r={(needle * scale) / 2}
-                                className={cx(margin < 0 ? 'needle-strikes' : 'needle-now')}
+                                r={(on.hole_mm * scale) / 2}
+                                className={cx('button-hole')}
+                            />
+                            <circle
+                                cx={240 + (side * on.width_mm * scale) / 2}
+                                cy={high / 2 + row * scale}
+                                r={(on.needle_size * scale) / 200}
+                                className={cx(on.margin_mm < 0 ? 'needle-strikes' : 'needle-now')}
                             />
                         </g>
                     ))}
                 </g>
             ))}
-            <path d={thread(pattern, width, spacing, holes, scale, high)} className={cx('sewn-line')} />
+            {(on.thread[pattern] ?? []).map((line) => (
+                <path key={String(line)} d={linePath(line.map(at), 1)} className={cx('sewn-line')} />
+            ))}
         </DrawingFrame>
     )
 }
