@@ -266,7 +266,7 @@ describe('a buttonhole job', () => {
         fireEvent.click(await screen.findByRole('tab', { name: /Button on/ }))
         fireEvent.change(await screen.findByLabelText('Swings in the first pair'), { target: { value: '6' } })
         const firm = screen.getByRole('group', { name: /Firm/ })
-        fireEvent.click(within(firm).getByLabelText('Yes'))
+        fireEvent.click(within(firm).getByLabelText('yes'))
         await waitFor(() => expect(kept.at(-1)?.body.job.sewn_on).toEqual({ swings_1: 6, firm: true }))
         expect(screen.getByText('Set the length to 0.')).toBeTruthy()
     })

@@ -66,7 +66,7 @@ final class ButtonholeBody extends Body
 
     public function messages(): array
     {
-        return ['job.array' => 'A job has these fields and no others: '.implode(', ', self::names()).'.'] + parent::messages();
+        return ['job.sewn_on.array' => 'A look at a button has these fields and no others: '.implode(', ', array_keys(self::sewnOn())).'.', 'job.array' => 'A job has these fields and no others: '.implode(', ', self::names()).'.'] + parent::messages();
     }
 
     /** @return array<string, mixed> */
