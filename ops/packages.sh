@@ -92,7 +92,7 @@ node_packages() {
 
 front_end() {
     node_itself
-    if [ ! -f "$ROOT/public/build/manifest.json" ]; then rm -f "$ROOT/var/stamps/front"; fi
+    if [ ! -f "$ROOT/public/build/manifest.json" ] || [ ! -f "$ROOT/public/sw.js" ]; then rm -f "$ROOT/var/stamps/front"; fi
     stamped front "$(tree_digest resources lang package-lock.json vite.config.ts tsconfig.json)" \
         step "Front end" npm --prefix "$ROOT" run build
 }

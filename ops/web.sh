@@ -84,6 +84,12 @@ http {
             alias $SEAM_VAR/tls/authority.pem;
         }
         location = /favicon.svg { try_files \$uri =404; }
+        # What an installed application is; the worker is asked for anew each time, so that a new version is seen.
+        location ~ ^/(sw\.js|manifest\.webmanifest|icons/[a-z0-9-]+\.png)\$ {
+            add_header Cache-Control no-cache;
+            add_header X-Content-Type-Options nosniff;
+            try_files \$uri =404;
+        }
         location / {
             include /etc/nginx/fastcgi_params;
             fastcgi_param HTTP_HOST \$http_host;

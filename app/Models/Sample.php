@@ -27,7 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $replaces_id
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
- * @property int $turn number among the samples of the student, as they were kept
+ * @property int $turn number among the samples of the student, as they were kept; of a late one that of the sample it stands after
+ * @property bool $late it was sent later than it was looked at
  * @property-read bool $withdrawn it does not count
  * @property-read SampleNote|null $lastWord
  * @property Collection<int, SampleReading> $readings
@@ -40,9 +41,11 @@ final class Sample extends OwnedByStudio
 
     public $timestamps = false;
 
+    protected $attributes = ['late' => false];
+
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'late' => 'bool'];
 
     /** @return HasOne<SampleNote, $this> the word that came last on whether it counts */
     public function lastWord(): HasOne
@@ -65,13 +68,25 @@ final class Sample extends OwnedByStudio
      */
     public static function inOrder(array $students): Builder
     {
-        return self::query()->with('lastWord')->whereIn('student_id', $students)->orderBy('turn')->orderBy('id');
+        return self::query()->with('lastWord')->whereIn('student_id', $students)->orderBy('turn')->orderBy('late')->orderBy('kept_at')->orderBy('id');
     }
 
     /** The number of the student's next sample. Asked for while the student is locked. */
     public static function nextTurn(string $student): int
     {
         return 1 + (int) self::query()->where('student_id', $student)->max('turn');
+    }
+
+    /** The number after which a sample stands that was looked at then, among those that were kept as it happened; 0: before all of them. */
+    public static function turnAt(string $student, CarbonImmutable $at): int
+    {
+        return (int) self::query()->where('student_id', $student)->where('late', false)->whereNull('replaces_id')->where('kept_at', '<=', $at)->max('turn');
+    }
+
+    /** @return array{int, bool, string, string} by which a student’s samples are put in order */
+    public function place(): array
+    {
+        return [$this->turn, $this->late, $this->kept_at->format('Y-m-d H:i:s.v'), $this->id];
     }
 
     /** @return HasMany<SampleNote, $this> */

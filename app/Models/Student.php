@@ -34,7 +34,7 @@ final class Student extends OwnedByStudio
     /** @return HasMany<Sample, $this> */
     public function samples(): HasMany
     {
-        return $this->hasMany(Sample::class)->orderBy('turn');
+        return $this->hasMany(Sample::class)->orderBy('turn')->orderBy('late')->orderBy('kept_at');
     }
 
     /**

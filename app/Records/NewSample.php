@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Grading\Overruling;
 
@@ -32,5 +33,9 @@ final readonly class NewSample
         public ?int $known = null,
         /** It was sewn in; null: as the class is taught. */
         public ?Way $way = null,
+        /** It was looked at, where that was not when it was sent. */
+        public ?CarbonImmutable $at = null,
+        /** It was sewn in; null: in the one of that time. */
+        public ?string $session = null,
     ) {}
 }

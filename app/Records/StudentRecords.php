@@ -73,7 +73,7 @@ final readonly class StudentRecords
                 $first = $before;
                 array_unshift($chain, $first->id);
             }
-            $records[$sample->student_id][] = [$first->turn, $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $chain, array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain)), $grader, $words)];
+            $records[$sample->student_id][] = [$first->place(), $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $chain, array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain)), $grader, $words)];
         }
 
         return array_map(function (array $list): array {

@@ -12,6 +12,7 @@ use App\Records\JudgedSample;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
 use App\Support\Clock;
+use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
@@ -41,10 +42,11 @@ final readonly class JudgeSample
      * @param  array<string, Overruling>  $overruled  the teacher's own verdicts, by check
      * @param  string|null  $drill  sewn instead of the whole lesson; of the sample that is corrected, where one is
      * @param  Way|null  $way  it was sewn in; null: of the sample that is corrected, or as the class is taught
+     * @param  CarbonImmutable|null  $at  it was looked at; null: now
      *
      * @throws InputError naming the reading that does not fit, a check, drill or school that is not there, or a version that never was
      */
-    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null, ?Way $way = null): JudgedSample
+    public function __invoke(SewingClass $class, Student $student, string $lessonId, array $typed, array $faults, Unit $unit, string $id, ?string $replaces = null, ?int $version = null, array $overruled = [], ?string $drill = null, ?Way $way = null, ?CarbonImmutable $at = null): JudgedSample
     {
         $words = Words::in($unit);
         $records = $this->records->of([$student->id], $words)[$student->id];
@@ -85,9 +87,15 @@ final readonly class JudgeSample
                 $before = ! $placed && $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept : $before;
             }
         }
-        $placed || array_push($past, ...$judged($now));
+        $looked = $at === null ? $now : $at->floor('millisecond')->min($now);
+        // What was looked at earlier stands before what was looked at since.
+        $stands = count($past);
+        while ($at !== null && $stands > 0 && $past[$stands - 1]->evidence->at > $looked) {
+            $stands--;
+        }
+        $placed || array_splice($past, $stands, 0, $judged($looked));
 
-        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $now, $before === null ? [] : Comparison::of($before->grade, $grade), $before?->readings);
+        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $looked, $before === null ? [] : Comparison::of($before->grade, $grade), $before?->readings);
     }
 
     /** @param  array<string, Overruling>  $overruled */

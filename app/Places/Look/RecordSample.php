@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Places\Look;
 
 use App\Models\LessonAssignment;
-use App\Models\PlanSession;
 use App\Models\Sample;
 use App\Models\SampleFault;
 use App\Models\SampleReading;
@@ -13,10 +12,12 @@ use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
 use App\Records\AssignLesson;
+use App\Records\FollowSamples;
 use App\Records\JudgedSample;
 use App\Records\NewSample;
-use App\Records\SessionInHand;
 use App\Records\Standings;
+use App\Records\WhenSewn;
+use App\Support\Clock;
 use App\Support\Conflict;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -30,7 +31,7 @@ use OpenSeam\Core\NextLesson\PastSample;
  */
 final readonly class RecordSample
 {
-    public function __construct(private JudgeSample $judge, private AssignLesson $assign, private Standings $standings) {}
+    public function __construct(private JudgeSample $judge, private AssignLesson $assign, private Standings $standings, private FollowSamples $follow) {}
 
     /**
      * @throws InputError when a reading does not fit or there is nothing to keep
@@ -40,7 +41,8 @@ final readonly class RecordSample
     {
         return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             Student::lock([$student->id]);
-            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill, $new->way);
+            $when = WhenSewn::of($class, $new->at, $new->session, Clock::now());
+            $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill, $new->way, $when->said ? $when->at : null);
             if ($judged->grade->verdict() === null) {
                 throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row, or tick a fault.');
             }
@@ -57,10 +59,17 @@ final readonly class RecordSample
             self::checkMeanwhile($new, $judged);
             SewnWith::check($judged->lesson, $new->settings);
             $old = $this->corrected($user, $new, $student);
-            $this->store($user, $class, $student, $judged, $new, $old);
-            $this->standings->store($class->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
+            $this->store($user, $class, $student, $judged, $new, $old, $when);
             $given = $old === null ? null : LessonAssignment::query()->where('sample_id', $old->id)->first();
             $given?->update(['sample_id' => $new->id]);
+            if ($when->said && $old === null && $judged->past[count($judged->past) - 1]->evidence->sample !== $new->id) {
+                // Something was looked at since: standings and proposal follow, and what was given then stays given.
+                ($this->follow)($student);
+                $new->choice === null || ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
+
+                return $judged;
+            }
+            $this->standings->store($class->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $judged->past));
             if ($old === null || $new->choice !== null) {
                 ($this->assign)($class, $student, $judged->advice, $new->choice, $new->id);
             } else {
@@ -72,17 +81,16 @@ final readonly class RecordSample
         });
     }
 
-    private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new, ?Sample $old): void
+    private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new, ?Sample $old, WhenSewn $when): void
     {
-        $now = $judged->at;
-        $inHand = $old !== null ? null : SessionInHand::of(PlanSession::ofClass($class->id)->get(), $now);
+        $late = $when->said && $old === null;
         Sample::query()->create([
             'id' => $new->id, 'studio_id' => $class->studio_id, 'class_id' => $old === null ? $class->id : $old->class_id, 'student_id' => $student->id,
             // A correction is of what was sewn then: same session, lesson, version and drill.
-            'plan_session_id' => $old === null ? ($inHand?->isOpen($now) === true ? $inHand->session->id : null) : $old->plan_session_id,
+            'plan_session_id' => $old === null ? $when->session : $old->plan_session_id,
             'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $old === null ? $new->drill : $old->drill,
-            'way' => $judged->lesson->way->isUsual() ? null : $judged->lesson->way->facts(), 'turn' => Sample::nextTurn($student->id),
-            'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $now,
+            'way' => $judged->lesson->way->isUsual() ? null : $judged->lesson->way->facts(), 'turn' => $late ? Sample::turnAt($student->id, $judged->at) : Sample::nextTurn($student->id), 'late' => $late,
+            'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $judged->at,
         ]);
         $readings = [];
         foreach ($judged->readings->values as $reading => $values) {

@@ -7,12 +7,15 @@ namespace App\Places\Look;
 use App\Http\ChoiceBody;
 use App\Records\Choice;
 use App\Records\NewSample;
+use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(properties: [
     new OA\Property(property: 'id', description: 'a ULID made where the sample was looked at'),
     new OA\Property(property: 'next', ref: ChoiceBody::class),
     new OA\Property(property: 'known', description: 'samples of this lesson by this student that were known where it was looked at'),
+    new OA\Property(property: 'sewn_at', description: 'when it was looked at, where it waited on a device; now where it is not said'),
+    new OA\Property(property: 'session', description: 'that it was sewn in, where it is caught up later'),
     new OA\Property(property: 'sure', description: 'keep it beside another one that was kept meanwhile'),
 ])]
 final class SampleBody extends PreviewBody
@@ -26,6 +29,8 @@ final class SampleBody extends PreviewBody
             'id' => ['required', 'string', 'ulid'],
             'known' => ['nullable', 'integer', 'min:0', 'max:100000'],
             'sure' => ['sometimes', 'boolean'],
+            'sewn_at' => ['nullable', 'date_format:Y-m-d\TH:i:s\Z,Y-m-d\TH:i:s.v\Z'],
+            'session' => ['nullable', 'string', 'max:26'],
             'settings' => ['sometimes', 'array:'.implode(',', self::SETTINGS)],
             'settings.*' => ['nullable', 'string', 'max:200'],
             'next' => ['nullable', 'array:lesson,drill,because,given'],
@@ -56,6 +61,7 @@ final class SampleBody extends PreviewBody
             $this->wordOrNull('replaces') === null ? null : strtolower($this->word('replaces')),
             is_array($next) ? new Choice($this->word('next.lesson'), $this->wordOrNull('next.drill'), $this->word('next.because')) : null,
             $this->version(), $this->overruled(), $this->validated('known') === null || $this->boolean('sure') ? null : $this->whole('known'), $this->way(),
+            $this->wordOrNull('sewn_at') === null ? null : CarbonImmutable::parse($this->word('sewn_at'))->utc(), $this->wordOrNull('session'),
         );
     }
 }

@@ -4783,6 +4783,10 @@ export interface components {
             known?: number | null;
             /** @description keep it beside another one that was kept meanwhile */
             sure?: boolean;
+            /** @description when it was looked at, where it waited on a device; now where it is not said */
+            sewn_at?: string | null;
+            /** @description that it was sewn in, where it is caught up later */
+            session?: string | null;
             settings?: {
                 machine?: string | null;
                 foot?: string | null;
