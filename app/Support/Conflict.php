@@ -47,6 +47,11 @@ final class Conflict extends RuntimeException
         return new self('id', $id, 'Something else was already kept under this id. The first one stays.');
     }
 
+    public static function noteTaken(string $id): self
+    {
+        return new self('id', $id, 'Another note was already kept under this id. The first one stays.');
+    }
+
     public static function photoTaken(string $id): self
     {
         return new self('id', $id, 'A photo of another sample was already kept under this id. The first one stays.');

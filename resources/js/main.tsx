@@ -10,7 +10,9 @@ import { BrowserRouter } from 'react-router'
 import { queries } from './api/queries'
 import { App } from './app/App'
 import { theme, variables } from './app/theme'
+import { seen } from './keeping/seen'
 import { keeping } from './keeping/store'
+import { version } from './keeping/version'
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 const look = theme()
@@ -32,4 +34,6 @@ const start = () => {
     )
 }
 
-void keeping.ready.then(start, start)
+void Promise.all([keeping.ready, seen.open()])
+    .then(start, start)
+    .then(() => version.start())

@@ -93,6 +93,10 @@ final readonly class ClassController
     {
         $s = $read($class, $body->teacher()->unit, $student->id)->students[$student->id] ?? throw new ModelNotFoundException;
         $choice = $body->choice();
+        if ($s->isOverruled() && $s->lesson() === $choice->lesson && $s->drill() === $choice->drill && $s->assigned?->overruled_because === $choice->because) {
+            // Said twice, it is given once.
+            return new JsonResponse(null, 204);
+        }
         $choice->given === null || $choice->given === ($s->assigned->id ?? '') || throw Conflict::staleChoice($s->enrolment->student->name);
         $assign($class, $s->enrolment->student, $s->advice, $choice);
 

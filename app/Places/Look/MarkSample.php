@@ -22,11 +22,18 @@ final readonly class MarkSample
 {
     public function __construct(private FollowSamples $follow) {}
 
-    public function annotate(User $user, Sample $sample, string $text): void
+    /**
+     * @param  string|null  $id  made where it was written: sent again it is one note
+     *
+     * @throws Conflict where something else was written under it
+     */
+    public function annotate(User $user, Sample $sample, string $text, ?string $id = null): void
     {
-        DB::transaction(function () use ($user, $sample, $text): void {
+        DB::transaction(function () use ($user, $sample, $text, $id): void {
             Student::lock([$sample->student_id]);
-            $this->write($user, $sample, SampleNote::NOTE, $text);
+            $kept = $id === null ? null : SampleNote::query()->withoutGlobalScopes()->find($id);
+            $kept === null || ($kept->sample_id === $sample->id && $kept->text === $text) || throw Conflict::noteTaken($kept->id);
+            $kept === null && $this->write($user, $sample, SampleNote::NOTE, $text, $id);
         });
     }
 
@@ -59,9 +66,9 @@ final readonly class MarkSample
         });
     }
 
-    private function write(User $user, Sample $sample, string $kind, string $text): void
+    private function write(User $user, Sample $sample, string $kind, string $text, ?string $id = null): void
     {
-        SampleNote::query()->create([
+        SampleNote::query()->create(($id === null ? [] : ['id' => $id]) + [
             'studio_id' => $sample->studio_id, 'sample_id' => $sample->id, 'kind' => $kind, 'text' => $text,
             'turn' => 1 + (int) SampleNote::query()->where('sample_id', $sample->id)->max('turn'), 'made_by' => $user->id, 'made_at' => Clock::now(),
         ]);

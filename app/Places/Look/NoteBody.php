@@ -12,6 +12,6 @@ final class NoteBody extends Body
 {
     public function rules(): array
     {
-        return ['text' => ['required', 'string', 'max:1000']];
+        return ['id' => ['nullable', 'string', 'ulid'], 'text' => ['required', 'string', 'max:1000']];
     }
 }

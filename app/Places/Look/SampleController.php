@@ -86,7 +86,7 @@ final readonly class SampleController
     public function annotate(NoteBody $body, Sample $sample, MarkSample $mark, ShowSample $show): JsonResponse
     {
         Gate::authorize('change', $sample);
-        $mark->annotate($body->teacher(), $sample, $body->word('text'));
+        $mark->annotate($body->teacher(), $sample, $body->word('text'), $body->wordOrNull('id') === null ? null : strtolower($body->word('id')));
 
         return new JsonResponse($show($sample, $body->teacher()));
     }

@@ -20,6 +20,7 @@ export function useCompute<N extends Calculation>(name: N, input: Asked<N> | nul
         enabled: asked !== null,
         placeholderData: keepPreviousData,
         staleTime: Infinity,
+        gcTime: 3_600_000,
         retry: false,
     })
 }

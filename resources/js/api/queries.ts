@@ -10,6 +10,8 @@ export const queries = new QueryClient({
         queries: {
             networkMode: 'always',
             staleTime: 10_000,
+            // What was read stays in hand while the tab is open: without a line there is nothing else.
+            gcTime: Infinity,
             retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 2,
             refetchOnWindowFocus: true,
         },
@@ -20,12 +22,11 @@ export function useMe() {
     return useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')), staleTime: 60_000 })
 }
 
+export const todayOf = (id: string) =>
+    queryOptions({ queryKey: ['today', id], queryFn: () => ask(api.GET('/api/classes/{class}/today', { params: { path: { class: id } } })) })
+
 export function useToday(id: string) {
-    return useQuery({
-        queryKey: ['today', id],
-        queryFn: () => ask(api.GET('/api/classes/{class}/today', { params: { path: { class: id } } })),
-        refetchInterval: 30_000,
-    })
+    return useQuery({ ...todayOf(id), refetchInterval: 30_000 })
 }
 
 /** Which sample is looked at, where it is not the one in hand as the class is taught it. */
@@ -92,15 +93,21 @@ export function usePulse(id: string) {
     }, [pulse])
 }
 
-export function useStudent(id: string, student: string) {
-    return useQuery({
+export const studentOf = (id: string, student: string) =>
+    queryOptions({
         queryKey: ['student', id, student],
         queryFn: () => ask(api.GET('/api/classes/{class}/students/{student}', { params: { path: { class: id, student } } })),
     })
+
+export function useStudent(id: string, student: string) {
+    return useQuery(studentOf(id, student))
 }
 
+export const classOf = (id: string) =>
+    queryOptions({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
+
 export function useClass(id: string) {
-    return useQuery({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
+    return useQuery(classOf(id))
 }
 
 export function useEvidence(id: string, student: string, skill: string) {
@@ -110,17 +117,23 @@ export function useEvidence(id: string, student: string, skill: string) {
     })
 }
 
+export const planOf = (id: string) =>
+    queryOptions({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })) })
+
 export function usePlan(id: string, wanted = true) {
-    return useQuery({ queryKey: ['plan', id], queryFn: () => ask(api.GET('/api/classes/{class}/plan', { params: { path: { class: id } } })), enabled: wanted })
+    return useQuery({ ...planOf(id), enabled: wanted })
 }
 
 /** The lessons on the shelf, in the ways a class is taught them where one is named. */
-export function useLessons(classId?: string) {
-    return useQuery({
+export const lessonsOf = (classId?: string) =>
+    queryOptions({
         queryKey: ['lessons', classId ?? ''],
         queryFn: () => ask(api.GET('/api/lessons', { params: { query: classId === undefined ? {} : { class: classId } } })),
-        staleTime: Infinity,
+        staleTime: 600_000,
     })
+
+export function useLessons(classId?: string) {
+    return useQuery(lessonsOf(classId))
 }
 
 export function useMachines() {
@@ -147,11 +160,14 @@ export function readAgain(what: keyof typeof TOUCHES): Promise<void> {
 
 export type Lesson = View['LessonView']
 
-export function useRoom(classId: string | undefined) {
-    return useQuery({
+export const roomOf = (classId: string | undefined) =>
+    queryOptions({
         queryKey: ['room', classId],
         queryFn: () => ask(api.GET('/api/room', { params: { query: classId === undefined ? {} : { class: classId } } })),
     })
+
+export function useRoom(classId: string | undefined) {
+    return useQuery(roomOf(classId))
 }
 
 export function useAnswers(of: { lesson?: string; student?: string }) {
@@ -225,8 +241,10 @@ export function useEstimate(of: View['EstimateBody'] | null) {
     })
 }
 
+export const faultsOf = () => queryOptions({ queryKey: ['faults'], queryFn: () => ask(api.GET('/api/faults')), staleTime: 600_000 })
+
 export function useFaults() {
-    return useQuery({ queryKey: ['faults'], queryFn: () => ask(api.GET('/api/faults')), staleTime: Infinity })
+    return useQuery(faultsOf())
 }
 
 /** A search for a cause; null: none is open. */

@@ -4319,6 +4319,7 @@ export interface components {
             stitch: string;
         };
         NoteBody: {
+            id?: string | null;
             text: string;
         };
         OpenStudioBody: {

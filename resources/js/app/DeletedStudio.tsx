@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../api/client'
-import { queries, useChange } from '../api/queries'
+import { useChange } from '../api/queries'
+import { forgetStudio } from '../keeping/seen'
 import { day } from '../text/time'
 import { t } from '../text/words'
 import { Trouble } from '../ui/Trouble'
@@ -11,7 +12,7 @@ export function DeletedStudio({ me }: { me: View['MeView'] }) {
     const back = useChange('everything', () => ask(api.POST('/api/studio/reopen')))
     const out = useChange('everything', async () => {
         await ask(api.POST('/api/sign-out'))
-        queries.clear()
+        await forgetStudio()
     })
     return (
         <main className={cx('sign-in')}>

@@ -2,10 +2,13 @@ import { Menu, UnstyledButton, useMantineColorScheme } from '@mantine/core'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, Problem, type View } from '../api/client'
-import { queries, useChange } from '../api/queries'
+import { useChange } from '../api/queries'
+import { useAhead } from '../keeping/ahead'
+import { AsSeen } from '../keeping/AsSeen'
 import { takeInHand, useClassInHand } from '../keeping/classInHand'
 import { tellKept } from '../keeping/kept'
 import { KeptNotice } from '../keeping/KeptNotice'
+import { forgetStudio } from '../keeping/seen'
 import { Spool } from '../keeping/Spool'
 import { sendAll } from '../keeping/spool'
 import { keeping } from '../keeping/store'
@@ -14,12 +17,14 @@ import { Boundary } from '../ui/Boundary'
 import { Trouble } from '../ui/Trouble'
 import { cx } from './dress'
 import { Finder } from './Finder'
+import { NewVersion } from './NewVersion'
 
 /** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
 export function Shell({ me }: { me: View['MeView'] }) {
     const current = useClassInHand(me.classes)
     const id = current?.id
     const { pathname } = useLocation()
+    useAhead(id, me.role)
     useEffect(() => {
         document.title = `${current?.title ?? me.studio} · Open Seam`
     }, [current, me.studio])
@@ -69,6 +74,8 @@ export function Shell({ me }: { me: View['MeView'] }) {
                         {me.warning}
                     </p>
                 )}
+                <AsSeen zone={me.timezone} />
+                <NewVersion />
                 <Boundary place={pathname}>
                     <Outlet />
                 </Boundary>
@@ -118,16 +125,12 @@ function Who({ me }: { me: View['MeView'] }) {
     const unit = useChange('everything', (to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
     const signOut = useChange('everything', async () => {
         // What still waits is sent first; what cannot be sent keeps the sign-in.
-        await sendAll()
-        const waits = keeping.all().length
+        await sendAll(me.classes.map((c) => c.id))
+        const waits = keeping.all().length + keeping.acts().length
         if (waits > 0) throw new Problem(409, 'spool', t('shell.samplesWaitOnThisDevice', { n: waits }), '')
         await ask(api.POST('/api/sign-out'))
-        await keeping.forgetAll()
-        // Nothing of this studio stays on the device.
-        localStorage.clear()
-        sessionStorage.clear()
         tellKept(null)
-        queries.clear()
+        await forgetStudio()
         await navigate('/')
     })
     return (

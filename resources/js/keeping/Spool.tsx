@@ -1,19 +1,22 @@
 import { Button, Drawer, UnstyledButton } from '@mantine/core'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { View } from '../api/client'
 import { clock } from '../text/time'
 import { t } from '../text/words'
 import { cx } from './dress'
-import { keepBoth, sendAll, useSpool } from './spool'
+import { keepBoth, sendAll, useSending, useSpool, useWaitingActs } from './spool'
 import { keeping } from './store'
 
-/** A small spool with how many samples wait on this device; nothing is shown while none does. */
+/** A small spool with how much waits on this device; nothing is shown while nothing does. */
 export function Spool({ me }: { me: View['MeView'] }) {
     const [open, setOpen] = useState(false)
-    const waiting = useSpool(me.classes.map((c) => c.id))
-    if (waiting.length === 0) return null
-    const asking = waiting.filter((w) => w.asks !== null).length
+    const classes = me.classes.map((c) => c.id)
+    const [waiting, acts] = [useSpool(classes), useWaitingActs(classes)]
+    useSending(classes)
+    const all = [...waiting, ...acts]
+    if (all.length === 0) return null
+    const asking = all.filter((w) => w.asks !== null).length
     return (
         <>
             <UnstyledButton className={cx(asking > 0 ? 'spool asks' : 'spool')} onClick={() => setOpen(true)}>
@@ -24,49 +27,62 @@ export function Spool({ me }: { me: View['MeView'] }) {
                 <span role="status">
                     {asking > 0
                         ? t('kept.askSomething', { n: asking })
-                        : waiting.length === 1
+                        : all.length === 1
                           ? t('kept.n1WaitsToBeSent')
-                          : t('kept.waitToBeSent', { n: waiting.length })}
+                          : t('kept.waitToBeSent', { n: all.length })}
                 </span>
             </UnstyledButton>
             <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('kept.keptOnThisDevice')}>
                 <p>{t('kept.theseSamplesAreSafeHere')}</p>
                 <ul className={cx('spool-list')}>
                     {waiting.map((w) => (
-                        <li key={w.body.id}>
-                            <strong>
-                                {w.name}: {w.title}
-                            </strong>{' '}
-                            <small>{clock(w.at, me.timezone)}</small>
-                            {w.asks === null ? (
-                                <p className={cx('quiet')}>{t('common.waitsForTheLine')}</p>
-                            ) : (
-                                <>
-                                    <p className={cx('trouble')}>{w.asks.message}</p>
-                                    {w.asks.field === 'known' && (
-                                        <Button variant="default" onClick={() => void keepBoth(w)}>
-                                            {t('common.keepBoth')}
-                                        </Button>
-                                    )}
-                                    <Button
-                                        component={Link}
-                                        variant="default"
-                                        to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`}
-                                        onClick={() => setOpen(false)}>
-                                        {t('kept.lookAtIt')}
-                                    </Button>
-                                    <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>
-                                        {t('kept.dropThisOne')}
-                                    </Button>
-                                </>
+                        <Line key={w.body.id} what={`${w.name}: ${w.title}`} at={clock(w.at, me.timezone)} asks={w.asks?.message ?? null}>
+                            {w.asks?.field === 'known' && (
+                                <Button variant="default" onClick={() => void keepBoth(w)}>
+                                    {t('common.keepBoth')}
+                                </Button>
                             )}
-                        </li>
+                            <Button
+                                component={Link}
+                                variant="default"
+                                to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`}
+                                onClick={() => setOpen(false)}>
+                                {t('kept.lookAtIt')}
+                            </Button>
+                            <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>
+                                {t('kept.dropThisOne')}
+                            </Button>
+                        </Line>
+                    ))}
+                    {acts.map((w) => (
+                        <Line key={w.id} what={`${w.name}: ${w.title}`} at={clock(w.at, me.timezone)} asks={w.asks?.message ?? null}>
+                            <Button variant="default" onClick={() => void keeping.dropAct(w.id)}>
+                                {t('kept.dropThisOne')}
+                            </Button>
+                        </Line>
                     ))}
                 </ul>
-                <Button variant="default" onClick={() => void sendAll()}>
+                <Button variant="default" onClick={() => void sendAll(classes)}>
                     {t('kept.sendNow')}
                 </Button>
             </Drawer>
         </>
+    )
+}
+
+/** One that waits: for the line, or for an answer. */
+function Line({ what, at, asks, children }: { what: string; at: string; asks: string | null; children: ReactNode }) {
+    return (
+        <li>
+            <strong>{what}</strong> <small>{at}</small>
+            {asks === null ? (
+                <p className={cx('quiet')}>{t('common.waitsForTheLine')}</p>
+            ) : (
+                <>
+                    <p className={cx('trouble')}>{asks}</p>
+                    {children}
+                </>
+            )}
+        </li>
     )
 }

@@ -37,6 +37,24 @@ export interface Waiting {
     asks: { field: string; message: string } | null
 }
 
+/** Something else that was said here and waits to be sent: who is there, what somebody sews next, a note, what counts. */
+export type Act =
+    | { kind: 'state'; class: string; student: string; state: View['StateBody']['state'] }
+    | { kind: 'choice'; class: string; student: string; choice: View['ChoiceBody'] }
+    | { kind: 'note'; class: string; sample: string; note: string; text: string }
+    | { kind: 'withdraw'; class: string; sample: string; because: string }
+    | { kind: 'bring-back'; class: string; sample: string }
+
+export interface WaitingAct {
+    id: string
+    act: Act
+    /** Of whom, and what, in words. */
+    name: string
+    title: string
+    at: string
+    asks: { field: string; message: string } | null
+}
+
 /** What is typed of one student in a round, with the id its sample will have: sent twice it is still one sample. */
 export interface RoundLook {
     id: string
@@ -62,7 +80,9 @@ class Keeping {
     private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('open-seam-spool')
     private readonly begun = new Map<string, Draft>()
     private readonly rounds = new Map<string, Round>()
+    private readonly said = createStore('open-seam-acts', 'acts')
     private waiting: readonly Waiting[] = []
+    private waitingActs: readonly WaitingAct[] = []
     private readonly listeners = new Set<() => void>()
     /** Nothing is shown before what lies here is known. */
     readonly ready: Promise<void>
@@ -99,6 +119,19 @@ class Keeping {
     /** Oldest first; the same list until something changes. */
     all = (): readonly Waiting[] => this.waiting
 
+    /** Oldest first; the same list until something changes. */
+    acts = (): readonly WaitingAct[] => this.waitingActs
+
+    async putAct(item: WaitingAct): Promise<void> {
+        await busyWith(set(item.id, item, this.said))
+        this.tellActs([...this.waitingActs.filter((w) => w.id !== item.id), item])
+    }
+
+    async dropAct(id: string): Promise<void> {
+        await busyWith(del(id, this.said))
+        this.tellActs(this.waitingActs.filter((w) => w.id !== id))
+    }
+
     subscribe = (listener: () => void): (() => void) => {
         this.listeners.add(listener)
         return () => this.listeners.delete(listener)
@@ -119,8 +152,9 @@ class Keeping {
     async forgetAll(): Promise<void> {
         this.begun.clear()
         this.rounds.clear()
-        await Promise.all([clear(this.drafts), clear(this.spool)])
+        await Promise.all([clear(this.drafts), clear(this.spool), clear(this.said)])
         this.tell([])
+        this.tellActs([])
     }
 
     private async load(): Promise<void> {
@@ -143,8 +177,15 @@ class Keeping {
     }
 
     private async readSpool(): Promise<void> {
+        this.waitingActs = (await entries<string, WaitingAct>(this.said)).map(([, item]) => item).sort((a, b) => a.at.localeCompare(b.at))
         this.waiting = (await entries<string, Waiting>(this.spool)).map(([, item]) => item).sort((a, b) => a.at.localeCompare(b.at))
         this.listeners.forEach((listener) => listener())
+    }
+
+    private tellActs(now: readonly WaitingAct[]): void {
+        this.waitingActs = [...now].sort((a, b) => a.at.localeCompare(b.at))
+        this.listeners.forEach((listener) => listener())
+        this.channel?.postMessage('changed')
     }
 
     private tell(now: readonly Waiting[]): void {

@@ -20,7 +20,8 @@ final class Browser
     /** @param  resource  $process */
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile) {}
 
-    public static function open(string $base, int $width = 1280, int $height = 800): self
+    /** @param  string|null  $device  folder of a browser that was closed: the same device switched on again */
+    public static function open(string $base, int $width = 1280, int $height = 800, ?string $device = null): self
     {
         $port = self::freePort();
         $log = tempnam(sys_get_temp_dir(), 'seam-driver-');
@@ -29,7 +30,7 @@ final class Browser
             throw new RuntimeException('chromedriver did not start.');
         }
         Wait::until('chromedriver', fn (): bool => @fsockopen('127.0.0.1', $port) !== false);
-        $profile = sys_get_temp_dir().'/seam-browser-'.bin2hex(random_bytes(4));
+        $profile = $device ?? sys_get_temp_dir().'/seam-browser-'.bin2hex(random_bytes(4));
         $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
             '--disable-sync', '--disable-dev-shm-usage', '--disable-extensions', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB',
@@ -53,7 +54,15 @@ final class Browser
         return $this;
     }
 
-    public function close(): void
+    /** Switched off; what lies on it stays. */
+    public function switchOff(): string
+    {
+        $this->close(true);
+
+        return $this->profile;
+    }
+
+    public function close(bool $keep = false): void
     {
         if (is_resource($this->process)) {
             try {
@@ -63,7 +72,7 @@ final class Browser
             }
             proc_terminate($this->process, 9);
             proc_close($this->process);
-            exec('rm -rf '.escapeshellarg($this->profile));
+            $keep || exec('rm -rf '.escapeshellarg($this->profile));
         }
     }
 

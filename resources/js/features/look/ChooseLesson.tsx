@@ -1,7 +1,8 @@
 import { Modal, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
-import { api, ask, type View } from '../../api/client'
-import { useChange, useNext } from '../../api/queries'
+import type { View } from '../../api/client'
+import { useChange, useLessons, useNext } from '../../api/queries'
+import { keepAct } from '../../keeping/spool'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -20,11 +21,15 @@ interface Props {
 export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: Props) {
     const [because, setBecause] = useState('')
     const asked = useNext(id, student, advice === undefined)
+    const lessons = useLessons(id)
     const choose = useChange('sample', async (choice: View['ChoiceBody']) => {
-        await ask(api.POST('/api/classes/{class}/students/{student}/next', { params: { path: { class: id, student } }, body: choice }))
+        await keepAct({ kind: 'choice', class: id, student, choice }, name, lessons.data?.find((l) => l.id === choice.lesson)?.title ?? choice.lesson)
         onClose()
     })
-    const list = advice ?? asked.data
+    // Without a line nobody can say what suits: the whole shelf, in its order.
+    const shelf =
+        asked.error === null ? undefined : lessons.data?.map((l) => ({ lesson: l.id, drill: null, title: l.title, minutes: l.sew, ready: true, cannot: null }))
+    const list = advice ?? asked.data ?? (shelf === undefined ? undefined : { candidates: shelf })
     return (
         <Modal opened onClose={onClose} title={t('look.whatDoesSewNext', { name })} size="lg">
             <TextInput
@@ -35,7 +40,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                 onChange={(e) => setBecause(e.currentTarget.value)}
                 placeholder={t('look.wantsToHemASkirt')}
             />
-            <Trouble error={choose.error ?? asked.error} />
+            <Trouble error={choose.error ?? (list === undefined ? asked.error : null)} />
             {list === undefined ? (
                 <Waiting what={t('common.looking')} />
             ) : (
@@ -52,7 +57,7 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                                 <strong>{c.title}</strong>
                                 <span>
                                     {t('common.min', { n: Math.round(c.minutes) })}
-                                    {i === 0 ? ` · ${t('look.proposed')}` : c.ready ? '' : ` · ${t('common.standsOnSomethingNotSure')}`}
+                                    {i === 0 && shelf === undefined ? ` · ${t('look.proposed')}` : c.ready ? '' : ` · ${t('common.standsOnSomethingNotSure')}`}
                                     {c.cannot !== null && <em className={cx('cannot')}>{t('look.cannotBeSewnInThis', { why: c.cannot })}</em>}
                                 </span>
                             </UnstyledButton>

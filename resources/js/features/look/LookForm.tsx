@@ -9,7 +9,7 @@ import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import type { Kept } from '../../keeping/kept'
 import { MOST_PHOTOS } from '../../keeping/photos'
-import { keepSample } from '../../keeping/spool'
+import { keepSample, waitingOf } from '../../keeping/spool'
 import { t } from '../../text/words'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
@@ -27,6 +27,8 @@ interface Props {
     look: View['LookView']
     unit: 'mm' | 'in'
     replaces: string | null
+    /** Samples of this lesson that the server knew; null: nobody asked it. */
+    known: number | null
     /** Machine and schools that were chosen for this sample. */
     sewn: { machine?: string; schools?: string }
     onSewn: (other: { machine?: string | null; schools?: string | null }) => void
@@ -34,7 +36,7 @@ interface Props {
 }
 
 /** The form of one sample. Enter goes on, arrows step, number keys tick faults, Ctrl+Enter keeps. */
-export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Props) {
+export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept }: Props) {
     const { lesson } = look
     const sample = useSample(id, look.student, lesson, replaces, look.drill?.id ?? null, sewn)
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
@@ -56,7 +58,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
     const judged = sample.touched ? sample.judged.data : undefined
     const keep = useChange('sample', async (sure: boolean) => {
         const kept = await keepSample({
-            body: sample.toKeep(choice?.body ?? null, look.number - 1, sure),
+            body: sample.toKeep(choice?.body ?? null, known === null ? null : known + waitingOf(look.student, lesson.id), sure),
             name: look.name,
             title: lesson.title,
             photos: sample.draft.photos ?? [],
@@ -78,7 +80,9 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
     const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
     // Without a line nothing can be judged; it is kept all the same, and judged when it is sent.
     const down = sample.judged.error instanceof Problem && (sample.judged.error.status === 0 || sample.judged.error.status >= 500)
-    const ready = sample.touched && (down || (judged?.verdict != null && wrong === null))
+    // It may be kept as soon as it is typed: what the server finds then is said on the form.
+    const pending = sample.touched && !down && (sample.judged.isFetching || sample.judged.isPlaceholderData || sample.unsettled)
+    const ready = sample.touched && wrong === null && (down || pending || judged?.verdict != null)
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -239,7 +243,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                     />
                 </div>
                 <div className={cx('look-foot')}>
-                    <Next judged={judged} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
+                    <Next judged={judged} pending={pending} choice={choice?.title ?? null} onUndo={() => setChoice(null)} />
                     {down && (
                         <p className={cx('quiet')} role="status">
                             {t('look.theLineIsDownKeep')}
@@ -255,7 +259,7 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                         <Button size="lg" disabled={!ready || keep.isPending} onClick={() => keep.mutate(false)}>
                             {keep.isPending ? t('look.keeping') : t('common.keepIt')} <kbd>{t('look.ctrlEnter')}</kbd>
                         </Button>
-                        <Button variant="default" disabled={judged === undefined} onClick={() => setChoosing(true)}>
+                        <Button variant="default" disabled={judged === undefined && !down} onClick={() => setChoosing(true)}>
                             {t('look.chooseAnotherLesson')}
                         </Button>
                         {look.next_student !== null && replaces === null && (
@@ -264,12 +268,12 @@ export function LookForm({ id, look, unit, replaces, sewn, onSewn, onKept }: Pro
                     </div>
                 </div>
             </section>
-            {choosing && judged !== undefined && (
+            {choosing && (judged !== undefined || down) && (
                 <ChooseLesson
                     id={id}
                     student={look.student}
                     name={look.name}
-                    advice={judged.advice}
+                    {...(judged === undefined ? {} : { advice: judged.advice })}
                     onClose={() => setChoosing(false)}
                     onChoose={(body, title) => {
                         setChoice({ body, title })

@@ -3,21 +3,30 @@ import type { View } from '../../api/client'
 import { t } from '../../text/words'
 import { cx } from './dress'
 
+interface Props {
+    judged: View['JudgedView'] | undefined
+    /** What is typed is not judged yet: what is shown is of what was typed before. */
+    pending: boolean
+    choice: string | null
+    onUndo: () => void
+}
+
 /** The next lesson with its one change and its reasons, as the readings come in. */
-export function Next({ judged, choice, onUndo }: { judged: View['JudgedView'] | undefined; choice: string | null; onUndo: () => void }) {
+export function Next({ judged, pending, choice, onUndo }: Props) {
     if (judged?.verdict == null)
         return (
             <div className={cx('next-lesson')} aria-live="polite">
                 <small>{t('common.nextLesson')}</small>
-                <p className={cx('quiet')}>{t('look.typeWhatTheRulerSays')}</p>
+                <p className={cx('quiet')}>{t(pending ? 'look.judging' : 'look.typeWhatTheRulerSays')}</p>
             </div>
         )
     const { advice } = judged
     return (
-        <div className={cx('next-lesson')} aria-live="polite">
+        <div className={cx(pending ? 'next-lesson pending' : 'next-lesson')} aria-live="polite" aria-busy={pending}>
             <small>
                 {choice === null ? t('common.nextLesson') : t('common.yourChoice')}
                 {!judged.complete && ` · ${t('look.soFar')}`}
+                {pending && ` · ${t('look.judging')}`}
             </small>
             <h2>
                 {choice ??

@@ -127,7 +127,9 @@ export function useSample(
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
-        toKeep(choice: View['ChoiceBody'] | null, known: number, sure: boolean): View['SampleBody'] {
+        /** Something was typed that nobody has judged yet. */
+        unsettled: settled !== draft,
+        toKeep(choice: View['ChoiceBody'] | null, known: number | null, sure: boolean): View['SampleBody'] {
             const rest = {
                 class: id,
                 student,

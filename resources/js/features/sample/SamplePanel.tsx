@@ -1,8 +1,10 @@
 import { Button, Drawer, Group, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, ask, type View } from '../../api/client'
+import { ulid } from 'ulid'
+import type { View } from '../../api/client'
 import { useChange, useKeptSample, useMe } from '../../api/queries'
+import { keepAct, useWaitingActs } from '../../keeping/spool'
 import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -31,6 +33,7 @@ function Sample({ id }: { id: string }) {
             </h2>
             {s.withdrawn && <p className={cx('refused mild')}>{t('sample.withdrawnItDoesNotCount')}</p>}
             {s.may && <Acts s={s} />}
+            <Waits s={s} />
             {s.notes.length > 0 && (
                 <ul className={cx('plain sample-notes')}>
                     {s.notes.map((n) => (
@@ -71,6 +74,17 @@ function Sample({ id }: { id: string }) {
     )
 }
 
+/** What was said of it on this device and waits for the line. */
+function Waits({ s }: { s: View['SampleView'] }) {
+    const acts = useWaitingActs([s.class]).filter((w) => 'sample' in w.act && w.act.sample === s.id)
+    return acts.map((w) => (
+        <p key={w.id} className={cx('quiet')} role="status">
+            {w.title}
+            {w.act.kind === 'note' && ` ${w.act.text}`} · {t('common.waitsForTheLine')}
+        </p>
+    ))
+}
+
 const NOTE_WORDS = { note: t('sample.note'), withdrawn: t('sample.withdrawn'), 'brought-back': t('sample.broughtBack') } as const
 
 type Writing = 'note' | 'withdraw' | null
@@ -79,20 +93,20 @@ type Writing = 'note' | 'withdraw' | null
 function Acts({ s }: { s: View['SampleView'] }) {
     const [writing, setWriting] = useState<Writing>(null)
     const [text, setText] = useState('')
-    const path = { params: { path: { sample: s.id } } }
+    const of = { class: s.class, sample: s.id }
     const done = () => {
         setWriting(null)
         setText('')
     }
     const note = useChange('sample', async () => {
-        await ask(api.POST('/api/samples/{sample}/notes', { ...path, body: { text } }))
+        await keepAct({ kind: 'note', ...of, note: ulid().toLowerCase(), text }, s.name, t('sample.note'))
         done()
     })
     const withdraw = useChange('sample', async () => {
-        await ask(api.POST('/api/samples/{sample}/withdraw', { ...path, body: { because: text } }))
+        await keepAct({ kind: 'withdraw', ...of, because: text }, s.name, t('sample.withdrawn'))
         done()
     })
-    const back = useChange('sample', () => ask(api.DELETE('/api/samples/{sample}/withdraw', path)))
+    const back = useChange('sample', () => keepAct({ kind: 'bring-back', ...of }, s.name, t('sample.broughtBack')))
     return (
         <div className={cx('sample-acts')}>
             <Group gap="sm">

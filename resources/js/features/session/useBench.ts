@@ -2,6 +2,9 @@ import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { readAgain, useChange } from '../../api/queries'
+import { keepAct } from '../../keeping/spool'
+import { t } from '../../text/words'
+import { STATE_WORDS } from './states'
 
 type Bench = View['BenchView']
 export type Held = View['BenchBody']['held']
@@ -55,7 +58,10 @@ export function useBench(id: string) {
         await ask(api.PUT('/api/classes/{class}/bench', { ...path(id), body: body(shown.data, wish, false) }))
         setTried(null)
     })
-    const note = useChange('bench', (of: View['StateBody']) => ask(api.PUT('/api/classes/{class}/bench/state', { ...path(id), body: of })))
+    const note = useChange('bench', ({ student, state }: View['StateBody']) => {
+        const name = shown.data?.students.find((s) => s.student === student)?.name ?? ''
+        return keepAct({ kind: 'state', class: id, student, state }, name, t(STATE_WORDS[state]))
+    })
     const start = useChange('bench', async () => {
         if (shown.data !== undefined) await ask(api.POST('/api/classes/{class}/bench/start', { ...path(id), body: { version: shown.data.version } }))
     })

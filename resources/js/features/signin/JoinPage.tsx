@@ -3,7 +3,7 @@ import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type Problem } from '../../api/client'
-import { queries } from '../../api/queries'
+import { enteredAs } from '../../keeping/seen'
 import { PRODUCT, t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Frame } from './Frame'
@@ -21,8 +21,8 @@ export function JoinPage() {
         mutationFn: async () => {
             await ask(api.POST('/api/join/{token}', { params: { path: { token } }, body: { name: form.name, email, password: form.password } }))
             // The link is used up: it is not asked again.
-            queries.removeQueries({ queryKey: ['me'] })
             await navigate('/', { replace: true })
+            await enteredAs(null)
         },
     })
     if (read.data === undefined) {

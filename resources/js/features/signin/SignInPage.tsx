@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
+import { enteredAs } from '../../keeping/seen'
 import { PRODUCT, t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -23,7 +24,9 @@ export function SignInPage({ opening = false }: { opening?: boolean }) {
                 ? api.POST('/api/studios', { body: { ...form, timezone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', link: link ?? null } })
                 : api.POST('/api/sign-in', { body: { email: form.email, password: form.password } }),
         )
-        await navigate('/', { replace: true })
+        // Whoever signs in is where they wanted to be; a new studio begins at its beginning.
+        if (opening) await navigate('/', { replace: true })
+        await enteredAs(form.email)
     })
     const field = (name: keyof typeof EMPTY) => ({
         value: form[name],

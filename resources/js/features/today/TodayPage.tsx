@@ -5,6 +5,8 @@ import { Link, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
+import { keepAct, useSpool, useWaitingActs } from '../../keeping/spool'
+import type { Waiting as Kept, WaitingAct } from '../../keeping/store'
 import { clock, clocks, day, minutesBetween, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
@@ -21,11 +23,14 @@ export default function TodayPage() {
     const id = useParams().classId ?? ''
     const today = useToday(id)
     usePulse(id)
+    const [waiting, acts] = [useSpool([id]), useWaitingActs([id])]
     const me = useMe()
     const zone = me.data?.timezone ?? 'UTC'
     const teaches = me.data?.role !== 'helper'
     if (today.data === undefined) return today.error === null ? <Waiting what={t('today.layingOutTheEvening')} /> : <Trouble error={today.error} />
-    const { session, students, now } = today.data
+    const { session, now } = today.data
+    // What waits on this device is kept as well as what the server has.
+    const students = today.data.students.map((s) => ({ ...s, ...saidHere(s, waiting, acts) }))
     const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
     return (
         <div className={cx('today')}>
@@ -99,6 +104,17 @@ export default function TodayPage() {
     )
 }
 
+/** How a row stands with what waits on this device: a sample that is kept here, somebody who is said to be away. */
+function saidHere(
+    s: View['TodayRowView'],
+    samples: readonly Kept[],
+    acts: readonly WaitingAct[],
+): { looked: boolean; state: View['TodayRowView']['state']; here: Kept | undefined } {
+    const here = samples.filter((w) => w.body.student === s.student).at(-1)
+    const said = acts.filter((w) => w.act.kind === 'state' && w.act.student === s.student).at(-1)?.act
+    return { here, looked: s.looked || here !== undefined, state: said?.kind === 'state' ? said.state : s.state }
+}
+
 /** Seats, machines and lessons for the rest of the evening as things stand now, in one touch. */
 function RePlan({ id, version, away }: { id: string; version: number; away: number }) {
     const start = useChange('bench', () => ask(api.POST('/api/classes/{class}/bench/start', { params: { path: { class: id } }, body: { version } })))
@@ -116,7 +132,7 @@ function RePlan({ id, version, away }: { id: string; version: number; away: numb
 /** Late, absent, left early: noted where the name stands. */
 function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     const note = useChange('bench', (state: View['StateBody']['state']) =>
-        ask(api.PUT('/api/classes/{class}/bench/state', { params: { path: { class: id } }, body: { student: s.student, state } })),
+        keepAct({ kind: 'state', class: id, student: s.student, state }, s.name, t(STATE_WORDS[state])),
     )
     const [chosen, setChosen] = useState<View['StateBody']['state'] | null>(null)
     // Letters typed to find a state pass over others on the way: only where they come to rest is noted.
@@ -151,7 +167,7 @@ function StudentRow({
     teaches,
 }: {
     id: string
-    s: View['TodayRowView']
+    s: View['TodayRowView'] & { here: Kept | undefined }
     now: string
     zone: string
     next: boolean
@@ -177,11 +193,13 @@ function StudentRow({
                 </span>
                 <ThreadLine level={s.level} />
                 <small>
-                    {s.looked && s.last !== null
-                        ? t('today.kept', { time: clock(s.last.kept_at, zone) })
-                        : s.sewing_since !== null
-                          ? t('today.sewingMin', { n: minutesBetween(s.sewing_since, now) })
-                          : ''}
+                    {s.here !== undefined
+                        ? t('today.kept', { time: clock(s.here.at, zone) })
+                        : s.looked && s.last !== null
+                          ? t('today.kept', { time: clock(s.last.kept_at, zone) })
+                          : s.sewing_since !== null
+                            ? t('today.sewingMin', { n: minutesBetween(s.sewing_since, now) })
+                            : ''}
                     {s.round > 1 && ` · ${t('common.round', { n: s.round })}`}
                 </small>
             </td>
@@ -197,7 +215,12 @@ function StudentRow({
                 </div>
             </td>
             <td>
-                {s.last === null ? (
+                {s.here !== undefined ? (
+                    <>
+                        <span className={cx('one')}>{s.here.title}</span>
+                        <small>{t('kept.waitsHere')}</small>
+                    </>
+                ) : s.last === null ? (
                     <span className={cx('quiet')}>{t('today.noneYet')}</span>
                 ) : (
                     <>

@@ -1,0 +1,26 @@
+import { Problem, type View } from '../../api/client'
+import { lookAt, queries, useLessons, useLook, type LookOf } from '../../api/queries'
+
+const noLine = (error: unknown) => error instanceof Problem && (error.status === 0 || error.status >= 500)
+
+interface Sheet {
+    look: View['LookView'] | undefined
+    error: unknown
+    /** Samples of this lesson that the server knew; null: nobody could ask it. */
+    known: number | null
+}
+
+/**
+ * The sheet of one student's sample. Without a line any lesson of the shelf can be looked at: its sheet is laid
+ * together of the student's last one and the lesson.
+ */
+export function useSheet(id: string, student: string, of: LookOf): Sheet {
+    const read = useLook(id, student, of)
+    const lessons = useLessons(id)
+    const look = read.data
+    if (look !== undefined) return { look, error: read.error, known: look.number - 1 }
+    const last = queries.getQueryData<View['LookView']>(lookAt(id, student).queryKey)
+    const lesson = lessons.data?.find((l) => l.id === of.lesson)
+    if (!noLine(read.error) || of.replaces != null || last === undefined || lesson === undefined) return { look, error: read.error, known: null }
+    return { look: { ...last, lesson, drill: null, earlier: [], dials: [], cannot: null, replaced: null }, error: null, known: null }
+}
