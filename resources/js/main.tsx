@@ -23,7 +23,7 @@ const start = () => {
     if (root === null) return
     createRoot(root).render(
         <StrictMode>
-            <MantineProvider theme={look} cssVariablesResolver={variables} defaultColorScheme="light" getStyleNonce={() => nonce}>
+            <MantineProvider theme={look} cssVariablesResolver={variables} defaultColorScheme="auto" getStyleNonce={() => nonce}>
                 <QueryClientProvider client={queries}>
                     <BrowserRouter>
                         <App />

@@ -19,22 +19,22 @@ final class HandTest extends BrowserCase
     public function test_the_class_in_hand_stays_in_hand(): void
     {
         $browser = $this->signIn();
-        self::assertSame('Evening beginners', $this->inHand($browser));
-        $browser->press('Evening beginners')->press('Saturday long course')->see('Aldith');
+        self::assertSame('Beginners one', $this->inHand($browser));
+        $browser->press('Beginners one')->press('Beginners two')->see('Aldith');
         foreach (['Samplers' => 'Look for', 'Room' => 'What works', 'Workshop' => 'Guide finder'] as $place => $there) {
             $browser->press($place);
-            $browser->until("$place with the class in hand", fn (): bool => $this->inHand($browser) === 'Saturday long course' && ! str_contains($browser->driver->getCurrentURL(), 'today'));
-            $place === 'Samplers' && $browser->see('Materials for Saturday long course');
+            $browser->until("$place with the class in hand", fn (): bool => $this->inHand($browser) === 'Beginners two' && ! str_contains($browser->driver->getCurrentURL(), 'today'));
+            $place === 'Samplers' && $browser->see('Materials for Beginners two');
             unset($there);
         }
         $browser->driver->navigate()->refresh();
-        $browser->until('the same class after a reload', fn (): bool => $this->inHand($browser) === 'Saturday long course');
+        $browser->until('the same class after a reload', fn (): bool => $this->inHand($browser) === 'Beginners two');
         // Changing class keeps the place.
-        $browser->press('Saturday long course')->press('Evening beginners');
-        $browser->until('the other class in the same place', fn (): bool => $this->inHand($browser) === 'Evening beginners' && str_contains($browser->driver->getCurrentURL(), '/workshop'));
+        $browser->press('Beginners two')->press('Beginners one');
+        $browser->until('the other class in the same place', fn (): bool => $this->inHand($browser) === 'Beginners one' && str_contains($browser->driver->getCurrentURL(), '/workshop'));
         $browser->press('Today')->see('Tobiah');
-        $browser->press('Plan')->see('session 4')->press('Evening beginners')->press('Saturday long course');
-        $browser->until('the plan of the other class', fn (): bool => str_contains($browser->driver->getCurrentURL(), '/plan/') && $this->inHand($browser) === 'Saturday long course');
+        $browser->press('Plan')->see('session 4')->press('Beginners one')->press('Beginners two');
+        $browser->until('the plan of the other class', fn (): bool => str_contains($browser->driver->getCurrentURL(), '/plan/') && $this->inHand($browser) === 'Beginners two');
         self::assertQuiet();
     }
 

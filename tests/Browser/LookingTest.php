@@ -13,7 +13,7 @@ final class LookingTest extends BrowserCase
 {
     private function long(Browser $browser): string
     {
-        return (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Saturday long course").id))');
+        return (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Beginners two").id))');
     }
 
     public function test_a_round_is_walked_with_one_key_each(): void

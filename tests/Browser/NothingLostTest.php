@@ -16,7 +16,7 @@ final class NothingLostTest extends BrowserCase
     private function sheet(): array
     {
         $browser = $this->signIn();
-        $this->class = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Saturday long course").id))');
+        $this->class = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Beginners two").id))');
         $student = (string) $this->ask("/api/classes/{$this->class}", 'students.0.student');
         $browser->go("/look/{$this->class}/$student?lesson=safe-seat")->see('Safe seat')->find('[data-reading]');
 

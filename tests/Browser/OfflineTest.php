@@ -27,7 +27,7 @@ final class OfflineTest extends TestCase
         $this->line = Line::to((string) getenv('SEAM_BASE'));
         $this->browser = Browser::open($this->line->base());
         $this->browser->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now');
-        $this->class = (string) $this->script('fetch("/api/me").then((r) => r.json()).then((m) => done(m.classes.find((c) => c.title === "Saturday long course").id))');
+        $this->class = (string) $this->script('fetch("/api/me").then((r) => r.json()).then((m) => done(m.classes.find((c) => c.title === "Beginners two").id))');
     }
 
     protected function tearDown(): void

@@ -9,7 +9,7 @@ final class ProgressTest extends BrowserCase
 {
     private function long(): string
     {
-        return (string) self::browser()->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Saturday long course").id))');
+        return (string) self::browser()->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Beginners two").id))');
     }
 
     public function test_skills_are_sorted_by_gap_and_a_level_opens_with_what_it_weighs(): void

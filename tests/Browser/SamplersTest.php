@@ -57,13 +57,13 @@ final class SamplersTest extends BrowserCase
     {
         $browser = $this->signIn();
         $select = '.common-checks select';
-        $browser->go('/samplers/sew-a-button')->see('Evening beginners follows')->choose($select, 'Any zigzag: as it is; zigzag at length 0')->see('Zigzag, length 0; the feed stays as it is.')->see('0, and back to 2.5 afterwards');
+        $browser->go('/samplers/sew-a-button')->see('Beginners one follows')->choose($select, 'Any zigzag: as it is; zigzag at length 0')->see('Zigzag, length 0; the feed stays as it is.')->see('0, and back to 2.5 afterwards');
         $student = (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => fetch(`/api/classes/${m.classes[0].id}/today`)).then((r) => r.json()).then((c) => arguments[0](`${c.class.id}/${c.students[0].student}`))');
         $browser->go("/look/$student?lesson=sew-a-button")->see('Sewn with')->see('Any zigzag');
         // This one piece was sewn with the feed down all the same.
         $browser->click('.look-settings summary')->choose('.look-settings .ui-school-select select', 'Feed out of work: dropped, or its cover on');
         $browser->until('the sheet has followed', fn (): bool => ! str_contains((string) $browser->driver->executeScript('return document.querySelector(".look-settings summary")?.innerText ?? "Any zigzag"'), 'Any zigzag'));
-        $browser->go('/samplers/sew-a-button')->see('Evening beginners follows')->choose($select, 'Feed out of work: dropped, or its cover on')->see('Feed down, or cover on, or length 0.');
+        $browser->go('/samplers/sew-a-button')->see('Beginners one follows')->choose($select, 'Feed out of work: dropped, or its cover on')->see('Feed down, or cover on, or length 0.');
         self::assertQuiet();
     }
 

@@ -12,7 +12,7 @@ final class SessionTest extends BrowserCase
 {
     private function long(Browser $browser): string
     {
-        return (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Saturday long course").id))');
+        return (string) $browser->driver->executeAsyncScript('fetch("/api/me").then((r) => r.json()).then((m) => arguments[0](m.classes.find((c) => c.title === "Beginners two").id))');
     }
 
     public function test_a_student_is_moved_with_its_cost_and_freed_again(): void

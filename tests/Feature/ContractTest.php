@@ -64,7 +64,7 @@ final class ContractTest extends TestCase
         unset($sample['id']);
         $this->assertFits('post', '/api/samples/preview', $this->postJson('/api/samples/preview', $sample)->getContent());
         foreach ([
-            '/api/me' => '/api/me', '/api/lessons' => '/api/lessons', '/api/machines' => '/api/machines', '/api/find?q=e' => '/api/find', "/api/room?class={$class->id}" => '/api/room', '/api/answers' => '/api/answers',
+            '/api/me' => '/api/me', '/api/lessons' => '/api/lessons', '/api/machines' => '/api/machines', '/api/find' => '/api/find', "/api/room?class={$class->id}" => '/api/room', '/api/answers' => '/api/answers',
             "/api/classes/{$class->id}" => '/api/classes/{class}',
             "/api/classes/{$class->id}/today" => '/api/classes/{class}/today',
             "/api/classes/{$class->id}/plan" => '/api/classes/{class}/plan', "/api/classes/{$class->id}/forecast" => '/api/classes/{class}/forecast', "/api/classes/{$class->id}/plan/needs" => '/api/classes/{class}/plan/needs',

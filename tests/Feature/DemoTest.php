@@ -29,7 +29,7 @@ final class DemoTest extends TestCase
         Clock::fix(null);
         $studio = app(LoadDemo::class)();
         $this->actingAs(User::query()->where('studio_id', $studio->id)->firstOrFail());
-        $this->class = SewingClass::query()->where('studio_id', $studio->id)->where('name', 'Evening beginners')->firstOrFail();
+        $this->class = SewingClass::query()->where('studio_id', $studio->id)->where('name', 'Beginners one')->firstOrFail();
         /** @var list<array<string, mixed>> $rows */
         $rows = $this->getJson("/api/classes/{$this->class->id}/today")->assertOk()->json('students');
         $this->rows = $rows;

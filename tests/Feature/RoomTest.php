@@ -191,7 +191,8 @@ final class RoomTest extends TestCase
 
     public function test_machines_and_tools_are_found(): void
     {
-        $this->getJson('/api/find?q=Machine 3')->assertOk()->assertJsonPath('0.kind', 'machine');
-        $this->getJson('/api/find?q=dial')->assertOk()->assertJsonPath('0.address', '/workshop/dial');
+        $found = collect((array) $this->getJson('/api/find')->assertOk()->json());
+        self::assertSame('machine', $found->firstWhere('title', 'Machine 3')['kind'] ?? null);
+        self::assertSame('/workshop/dial', $found->firstWhere('title', 'Dial translator')['address'] ?? null);
     }
 }

@@ -159,7 +159,7 @@ final class StudioTest extends TestCase
         $studio = app(LoadDemo::class)();
         $this->actingAs(User::query()->where('studio_id', $studio->id)->firstOrFail());
 
-        return SewingClass::query()->where('studio_id', $studio->id)->where('name', 'Evening beginners')->firstOrFail();
+        return SewingClass::query()->where('studio_id', $studio->id)->where('name', 'Beginners one')->firstOrFail();
     }
 
     public function test_the_demo_is_always_in_the_middle_of_a_session(): void

@@ -56,7 +56,7 @@ final class ClosedTest extends RecoveryCase
         $token = str_repeat('Zq', 20);
         $this->call('GET', "/my/$token");
         $this->call('GET', "/api/page/$token?who=Isaura");
-        $this->call('GET', '/api/find?q=Isaura');
+        $this->call('GET', '/api/find');
         $this->call('POST', '/api/samples', ['student' => 'Isaura']);
         // An upstream that dies in the middle of a request is what a server writes most about.
         posix_kill($this->pid('web/run/fpm.pid'), SIGKILL);

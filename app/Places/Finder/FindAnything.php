@@ -5,41 +5,53 @@ declare(strict_types=1);
 namespace App\Places\Finder;
 
 use App\Models\Enrolment;
+use App\Models\Foot;
 use App\Models\Machine;
+use App\Models\SewingClass;
 use App\Records\Shelf;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Curriculum\Bundle;
 
-/** Students and machines of this studio, lessons of the shelf and tools whose name holds what is typed. */
+/** Everything in this studio that has a name: what is typed is looked for among it where it is typed, with and without a line. */
 final readonly class FindAnything
 {
-    private const MOST = 12;
-
     private const TOOLS = ['stitch' => 'Stitch picture', 'buttonhole' => 'Buttonhole and button', 'faults' => 'Fault finder', 'picture' => 'Picture ruler', 'worked' => 'What worked', 'guide' => 'Guide finder', 'clearance' => 'Clearance', 'needle' => 'Needle and thread', 'dial' => 'Dial translator', 'tension' => 'Tension', 'feet' => 'Which feet'];
+
+    /** Enough for many years of a studio; the newest stay. */
+    private const MOST_STUDENTS = 3_000;
 
     public function __construct(private Shelf $shelf) {}
 
     /** @return list<FoundView> */
-    public function __invoke(string $words): array
+    public function __invoke(): array
     {
-        if ($words === '') {
-            return [];
-        }
-        $students = Enrolment::query()->with('student')->whereHas('sewingClass', fn ($query) => $query->withoutTrashed())
-            ->whereHas('student', fn ($query) => $query->where('name', 'like', '%'.addcslashes($words, '%_\\').'%'))
-            ->orderByDesc('id')->limit(self::MOST)->get()
-            ->map(fn (Enrolment $e): FoundView => new FoundView('student', $e->student->name, 'seat '.$e->seat, "/class/{$e->class_id}?student={$e->student_id}"))->all();
-        $lessons = array_map(
-            fn (Lesson $l): FoundView => new FoundView('lesson', $l->title, $l->why, "/samplers/{$l->id}"),
-            array_filter($this->shelf->bundle()->lessons, fn (Lesson $l): bool => mb_stripos($l->title, $words) !== false),
-        );
+        $bundle = $this->shelf->bundle();
+        $classes = SewingClass::query()->get()->keyBy('id');
+        $students = Enrolment::query()->with('student')->whereIn('class_id', $classes->keys())->orderByDesc('id')->limit(self::MOST_STUDENTS)->get()
+            ->map(fn (Enrolment $e): FoundView => new FoundView('student', $e->student->name, ($classes->get($e->class_id)->name ?? '').", seat $e->seat", "/class/{$e->class_id}/student/{$e->student_id}"))->all();
+        $machines = Machine::standing()->get()->map(fn (Machine $m): FoundView => new FoundView('machine', $m->name, $m->usable ? $m->drive : 'do not use', '/room?show=machines'))->all();
+        $feet = Foot::standing()->get()->map(fn (Foot $f): FoundView => new FoundView('foot', $f->name, $f->core()->kind->title, '/room?show=feet'))->all();
+        $faults = array_map(fn (string $id, string $seen): FoundView => new FoundView('fault', ucfirst($seen), 'Fault finder', "/workshop/faults?seen=$id"), array_keys($bundle->faults), array_column($bundle->faults, 'seen'));
 
-        $machines = Machine::standing()->where('name', 'like', '%'.addcslashes($words, '%_\\').'%')->limit(self::MOST)->get()
-            ->map(fn (Machine $m): FoundView => new FoundView('machine', $m->name, $m->usable ? $m->drive : 'do not use', '/room?show=machines'))->all();
-        $tools = [];
-        foreach (self::TOOLS as $id => $name) {
-            mb_stripos($name, $words) !== false && $tools[] = new FoundView('tool', $name, 'Workshop', "/workshop/$id");
+        return [
+            ...array_values($students),
+            ...array_values($classes->map(fn (SewingClass $c): FoundView => new FoundView('class', $c->name, '', "/today/$c->id"))->all()),
+            ...array_values(array_map(fn (Lesson $l): FoundView => new FoundView('lesson', $l->title, $l->why, "/samplers/$l->id"), $bundle->lessons)),
+            ...self::skills($bundle), ...array_values($faults), ...array_values($machines), ...array_values($feet),
+            ...array_map(fn (string $id, string $name): FoundView => new FoundView('tool', $name, 'Workshop', "/workshop/$id"), array_keys(self::TOOLS), self::TOOLS),
+        ];
+    }
+
+    /** @return list<FoundView> each with the first lesson that teaches it */
+    private static function skills(Bundle $bundle): array
+    {
+        $found = [];
+        foreach ($bundle->lessons as $lesson) {
+            foreach ($lesson->teaches as $skill) {
+                $found[$skill] ??= new FoundView('skill', $bundle->skills->get($skill)->title, $lesson->title, "/samplers/$lesson->id?skill=$skill");
+            }
         }
 
-        return array_slice([...array_values($students), ...array_values($lessons), ...array_values($machines), ...$tools], 0, self::MOST);
+        return array_values($found);
     }
 }

@@ -45,7 +45,7 @@ final readonly class Length implements JsonSerializable
      */
     public static function parse(string $typed, Unit $unit): self
     {
-        [$number, $mmPerUnit] = self::splitUnit($typed, $unit);
+        [$number, $mmPerUnit] = self::splitUnit(Typed::plain($typed), $unit);
         $number = preg_replace_callback('/(\d*)\s*([½¼¾⅛⅜⅝⅞])/u', fn (array $m): string => trim($m[1].' '.self::VULGAR[$m[2]]), $number) ?? '';
 
         if (preg_match('/^[-−]\s*(.+)$/u', $number, $m) === 1) {

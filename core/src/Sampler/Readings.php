@@ -8,6 +8,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
 use OpenSeam\Core\Measure\RulerLimit;
+use OpenSeam\Core\Measure\Typed;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Near;
 
@@ -52,6 +53,7 @@ final readonly class Readings
             if (count($list) > $field->size()) {
                 throw InputError::at("readings.$key", count($list), sprintf('“%s” takes %d, not %d.', $field->label, $field->size(), count($list)));
             }
+            $list = array_map(fn (mixed $v): mixed => is_string($v) ? Typed::plain($v) : $v, $list);
             $row = [];
             for ($i = 0; $i < $field->size(); $i++) {
                 $row[] = self::value($field, $i, $list[$i] ?? null, $unit, "readings.{$key}[$i]");

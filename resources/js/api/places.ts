@@ -4,7 +4,8 @@ export const READ = {
     session: ['today', 'bench', 'pulse'],
     looking: ['look', 'photos', 'judged'],
     samples: ['sample', 'next'],
-    class: ['class', 'student', 'own', 'evidence', 'forecast', 'known', 'goes', 'find'],
+    class: ['class', 'student', 'own', 'evidence', 'forecast', 'known', 'goes'],
+    finder: ['find'],
     plan: ['plan', 'plan-needs', 'plan-costs', 'estimate', 'job'],
     materials: ['materials', 'print'],
     lessons: ['lessons', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
@@ -23,7 +24,7 @@ export const TOUCHES = {
     /** Nothing that is kept: an answer was worked out, or comes only now. */
     nothing: [] as readonly Place[],
     /** A sample kept, corrected, withdrawn: what is known of somebody, what comes next, how long it takes. */
-    sample: but('account', 'lessons', 'room'),
+    sample: but('account', 'lessons', 'room', 'finder'),
     /** What others kept meanwhile; the sample in hand stays as it is under the hand. */
     others: ['session', 'samples', 'class'] as readonly Place[],
     /** Who is in a class, and what is noted of them. */

@@ -241,6 +241,9 @@ export function useEstimate(of: View['EstimateBody'] | null) {
     })
 }
 
+/** Everything that can be found. */
+export const findable = () => queryOptions({ queryKey: ['find'], queryFn: () => ask(api.GET('/api/find')), staleTime: 60_000 })
+
 export const faultsOf = () => queryOptions({ queryKey: ['faults'], queryFn: () => ask(api.GET('/api/faults')), staleTime: 600_000 })
 
 export function useFaults() {

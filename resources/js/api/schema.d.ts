@@ -3558,10 +3558,10 @@ export interface components {
         ForgotBody: {
             email: string;
         };
-        /** @description Something found. */
+        /** @description Something that can be found. */
         FoundView: {
             /** @enum {string} */
-            kind: "student" | "lesson" | "machine" | "tool";
+            kind: "student" | "class" | "lesson" | "skill" | "fault" | "machine" | "foot" | "tool";
             title: string;
             detail: string;
             address: string;
@@ -10862,9 +10862,7 @@ export interface operations {
     };
     find: {
         parameters: {
-            query?: {
-                q?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;

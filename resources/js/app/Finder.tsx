@@ -1,45 +1,83 @@
 import { Combobox, TextInput, useCombobox } from '@mantine/core'
-import { useDebouncedValue, useHotkeys } from '@mantine/hooks'
-import { queryOptions, useQuery } from '@tanstack/react-query'
-import { useRef, useState, type KeyboardEvent } from 'react'
+import { useHotkeys } from '@mantine/hooks'
+import { useQuery } from '@tanstack/react-query'
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
-import { api, ask } from '../api/client'
-import { queries } from '../api/queries'
-import { t } from '../text/words'
+import { findable, queries } from '../api/queries'
+import { t, type Key } from '../text/words'
 import { cx } from './dress'
+import { finderOf, recent, remember, type Findable } from './finding'
 
-const finding = (q: string) => queryOptions({ queryKey: ['find', q], queryFn: () => ask(api.GET('/api/find', { params: { query: { q } } })) })
+const KINDS = {
+    student: 'shell.kindStudent',
+    class: 'shell.kindClass',
+    lesson: 'shell.kindLesson',
+    skill: 'shell.kindSkill',
+    fault: 'shell.kindFault',
+    machine: 'shell.kindMachine',
+    foot: 'shell.kindFoot',
+    tool: 'shell.kindTool',
+    place: 'shell.kindPlace',
+    action: 'shell.kindAction',
+    setting: 'shell.kindSetting',
+} as const satisfies Record<Findable['kind'], Key>
 
-const KINDS = { student: 'shell.kindStudent', lesson: 'shell.kindLesson', machine: 'shell.kindMachine', tool: 'shell.kindTool' } as const
+/** Places, acts and settings of the program itself, for the class in hand. */
+function ofProgram(id: string | undefined): Findable[] {
+    const all: [Findable['kind'], Key, string, boolean?][] = [
+        ['place', 'shell.today', `/today/${id ?? ''}`, true],
+        ['place', 'shell.plan', `/plan/${id ?? ''}`, true],
+        ['place', 'common.samplers', '/samplers'],
+        ['place', 'common.class', `/class/${id ?? ''}`, true],
+        ['place', 'common.room', '/room'],
+        ['place', 'shell.workshop', '/workshop'],
+        ['place', 'shell.studio', '/studio'],
+        ['action', 'shell.actRound', `/round/${id ?? ''}`, true],
+        ['action', 'shell.actSeats', `/session/${id ?? ''}`, true],
+        ['action', 'shell.actSeatCards', `/session/${id ?? ''}`, true],
+        ['action', 'shell.actMaterials', `/materials/${id ?? ''}`, true],
+        ['action', 'shell.planANewClass', '/start'],
+        ['action', 'shell.actStudents', `/class/${id ?? ''}`, true],
+        ['action', 'shell.actMachine', '/room?show=machines'],
+        ['action', 'shell.actShelf', '/samplers/shelf'],
+        ['setting', 'shell.namePasswordDevices', '/account'],
+        ['setting', 'shell.setPeople', '/studio'],
+    ]
+    return all.filter(([, , , ofClass]) => ofClass !== true || id !== undefined).map(([kind, key, address]) => ({ kind, title: t(key), detail: '', address }))
+}
 
-/** The command field: "/" from anywhere finds a student, a lesson, a machine or a tool. */
-export function Finder() {
+/** The command field: "/" from anywhere finds whatever has a name, with and without a line. */
+export function Finder({ classId }: { classId: string | undefined }) {
     const [words, setWords] = useState('')
     const [at, setAt] = useState(0)
-    const [wanted] = useDebouncedValue(words.trim(), 120)
+    const [open, setOpen] = useState(false)
     const field = useRef<HTMLInputElement>(null)
     const navigate = useNavigate()
     useHotkeys([['/', () => field.current?.focus()]])
-    const found = useQuery({ ...finding(wanted), enabled: wanted !== '' })
+    const findableNow = useQuery({ ...findable(), enabled: open })
+    const all = useMemo(() => [...(findableNow.data ?? []), ...ofProgram(classId)], [findableNow.data, classId])
+    const find = useMemo(() => finderOf(all), [all])
     const typed = words.trim()
-    // What is listed is what was found for what stands there now, or nothing yet.
-    const rows = typed === '' || wanted !== typed ? [] : (found.data ?? [])
-    const nothing = typed !== '' && wanted === typed && found.data?.length === 0
+    const lately = recent()
+    // Nothing typed yet: what was found lately.
+    const rows = !open ? [] : typed === '' ? lately.flatMap((address) => all.find((f) => f.address === address) ?? []) : find(typed)
+    const nothing = open && typed !== '' && rows.length === 0 && !findableNow.isLoading
     const list = useCombobox()
     const latest = useRef('')
     const go = (address: string | undefined) => {
         if (address === undefined) return
+        remember(address)
         setWords('')
         list.closeDropdown()
         field.current?.blur()
         void navigate(address)
     }
-    /** Enter acts on what is typed: it waits for that answer, and is forgotten when something else is typed meanwhile. */
+    /** Enter acts on what is typed: while it is not known yet what there is, it waits for that. */
     const enter = async () => {
-        if (typed === '') return
+        if (typed === '') return go(rows[at]?.address)
         latest.current = typed
-        const answer = await queries.query(finding(typed)).catch(() => [])
-        if (latest.current === typed) go((wanted === typed ? answer[at] : undefined)?.address ?? answer[0]?.address)
+        const known = findableNow.data ?? (await queries.query(findable()).catch(() => []))
+        if (latest.current === typed) go((rows[at] ?? finderOf([...known, ...ofProgram(classId)])(typed)[0])?.address)
     }
     const onKey = (event: KeyboardEvent) => {
         if (event.key === 'ArrowDown') setAt(Math.min(at + 1, rows.length - 1))
@@ -72,11 +110,16 @@ export function Finder() {
                             latest.current = ''
                             setWords(e.currentTarget.value)
                             setAt(0)
-                            if (e.currentTarget.value.trim() === '') list.closeDropdown()
-                            else list.openDropdown()
+                            list.openDropdown()
+                        }}
+                        onFocus={() => {
+                            setOpen(true)
+                            setAt(0)
+                            list.openDropdown()
                         }}
                         onKeyDown={onKey}
                         onBlur={() => {
+                            setOpen(false)
                             setWords('')
                             list.closeDropdown()
                         }}
@@ -85,10 +128,11 @@ export function Finder() {
                 <Combobox.Dropdown hidden={rows.length === 0 && !nothing}>
                     <Combobox.Options id="found" aria-label={t('shell.found')}>
                         {rows.map((f, i) => (
-                            <Combobox.Option key={f.address} id={`found-${i}`} value={f.address} active={i === at} aria-selected={i === at}>
+                            <Combobox.Option key={f.kind + f.address + f.title} id={`found-${i}`} value={f.address} active={i === at} aria-selected={i === at}>
                                 <strong>{f.title}</strong>{' '}
                                 <small>
-                                    {t(KINDS[f.kind])} · {f.detail}
+                                    {t(KINDS[f.kind])}
+                                    {f.detail !== '' && ` · ${f.detail}`}
                                 </small>
                             </Combobox.Option>
                         ))}

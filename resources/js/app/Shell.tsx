@@ -1,8 +1,9 @@
-import { Menu, UnstyledButton, useMantineColorScheme } from '@mantine/core'
+import { Menu, UnstyledButton, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { api, ask, Problem, type View } from '../api/client'
-import { useChange } from '../api/queries'
+import { todayOf, useChange } from '../api/queries'
 import { useAhead } from '../keeping/ahead'
 import { AsSeen } from '../keeping/AsSeen'
 import { takeInHand, useClassInHand } from '../keeping/classInHand'
@@ -25,9 +26,6 @@ export function Shell({ me }: { me: View['MeView'] }) {
     const id = current?.id
     const { pathname } = useLocation()
     useAhead(id, me.role)
-    useEffect(() => {
-        document.title = `${current?.title ?? me.studio} · Open Seam`
-    }, [current, me.studio])
     const places = [
         {
             name: t('shell.today'),
@@ -45,8 +43,17 @@ export function Shell({ me }: { me: View['MeView'] }) {
             me.role !== 'helper' ||
             ['/today', '/samplers', '/workshop', '/start'].some((to) => p.to.startsWith(to) && p.name !== t('shell.plan') && p.name !== t('common.class')),
     )
+    const place = places.find((p) => p.on)?.name
+    const [, , , of, whom] = pathname.split('/')
+    const named = useQuery({ ...todayOf(id ?? ''), enabled: false }).data?.students.find((s) => s.student === whom || s.student === of)?.name
+    useEffect(() => {
+        document.title = [named, place, current?.title ?? me.studio, PRODUCT].filter((part) => part !== undefined).join(' · ')
+    }, [named, place, current, me.studio])
     return (
         <div className={cx('shell')}>
+            <a href="#place" className={cx('skip')}>
+                {t('shell.skipToTheWork')}
+            </a>
             <header className={cx('top')}>
                 <Link to="/" className={cx('mark')} aria-label={t('shell.openSeamToToday')}>
                     <svg width="34" height="26" viewBox="0 0 34 26" aria-hidden="true">
@@ -56,7 +63,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                     </svg>
                     {PRODUCT}
                 </Link>
-                <Finder />
+                <Finder classId={id} />
                 <Spool me={me} />
                 <ClassChoice classes={me.classes} current={current} />
                 <Who me={me} />
@@ -68,7 +75,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                     </NavLink>
                 ))}
             </nav>
-            <main className={cx('place')} tabIndex={0}>
+            <main id="place" className={cx('place')} tabIndex={0}>
                 {me.warning !== null && (
                     <p className={cx('warning')} role="alert">
                         {me.warning}
@@ -120,7 +127,8 @@ function ClassChoice({ classes, current }: { classes: View['NamedView'][]; curre
 }
 
 function Who({ me }: { me: View['MeView'] }) {
-    const { colorScheme, setColorScheme } = useMantineColorScheme()
+    const { setColorScheme } = useMantineColorScheme()
+    const colorScheme = useComputedColorScheme('light')
     const navigate = useNavigate()
     const unit = useChange('everything', (to: 'mm' | 'in') => ask(api.PATCH('/api/me', { body: { unit: to } })))
     const signOut = useChange('everything', async () => {

@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 import { Problem, type View } from '../api/client'
-import { classOf, faultsOf, lessonsOf, lookAt, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
+import { classOf, faultsOf, findable, lessonsOf, lookAt, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
 
 /** What was seen so long ago is fetched again. */
 const OLD_MS = 10 * 60_000
@@ -47,6 +47,7 @@ const ofRoom = (id: string): Wanted[] => [
     { key: todayOf(id).queryKey, read: () => queries.query({ ...todayOf(id), ...NOW }) },
     { key: lessonsOf(id).queryKey, read: () => queries.query({ ...lessonsOf(id), ...NOW }) },
     { key: roomOf(id).queryKey, read: () => queries.query({ ...roomOf(id), ...NOW }) },
+    { key: findable().queryKey, read: () => queries.query({ ...findable(), ...NOW }) },
     { key: faultsOf().queryKey, read: () => queries.query({ ...faultsOf(), ...NOW }) },
 ]
 

@@ -1,6 +1,20 @@
+/** The first of each run of ten digits that keyboards have: Arabic, Persian, Devanagari, full-width. */
+const ZEROS = [0x660, 0x6f0, 0x966, 0xff10]
+const MARKS: Record<string, string> = { '．': '.', '，': ',', '٫': '.', '／': '/', '－': '-', '\u3000': ' ' }
+
+/** What is typed in plain digits and marks, whatever keyboard it was typed on. */
+function inPlain(typed: string): string {
+    return typed
+        .replace(/[．，٫／－\u3000]/g, (mark) => MARKS[mark] ?? mark)
+        .replace(/\p{Nd}/gu, (digit) => {
+            const zero = ZEROS.find((z) => (digit.codePointAt(0) ?? 0) >= z && (digit.codePointAt(0) ?? 0) < z + 10)
+            return zero === undefined ? digit : String((digit.codePointAt(0) ?? 0) - zero)
+        })
+}
+
 /** Comma or point; null while it is no number. */
 export function toNumber(typed: string): number | null {
-    const text = typed.trim().replace(',', '.').replace('−', '-')
+    const text = inPlain(typed).trim().replace(',', '.').replace('−', '-')
     return text !== '' && Number.isFinite(Number(text)) ? Number(text) : null
 }
 
@@ -9,11 +23,11 @@ export function mm(value: number, digits = 2): string {
     return String(Math.round(value * 10 ** digits) / 10 ** digits).replace('-', '−')
 }
 
-const FRACTION = /^([-−])?(?:(\d+)[ -]+)?(?:(\d+)\/(\d+)|(\d*[.,]?\d+))?$/
+const FRACTION = /^([-−])?(?:(\d+)[ -]+)?(?:(\d+)\/(\d+)|(\d*[.,]?\d+[.,]?))?$/
 
 /** Inches as they are typed ("1 5/8", "5/8", "0.5"); null while they are none. */
 export function inches(typed: string): number | null {
-    const found = FRACTION.exec(typed.trim())
+    const found = FRACTION.exec(inPlain(typed).trim())
     const [, minus, whole, over, under, plain] = found ?? []
     if (over === undefined && plain === undefined) return null
     const value = Number(whole ?? 0) + (over !== undefined ? Number(over) / Number(under) : Number((plain ?? '0').replace(',', '.')))

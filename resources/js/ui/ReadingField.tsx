@@ -16,6 +16,8 @@ interface Props {
     problemAt: number | null
     onChange: (index: number, value: string) => void
     onEye: (index: number) => void
+    /** Answered by a key: whoever holds the form goes on. */
+    onAnswered?: () => void
 }
 
 /** Steps a typed value by the reading's own resolution: half a millimetre, one stitch, a sixteenth of an inch. */
@@ -26,7 +28,7 @@ function stepped(typed: string, up: number, of: View['FieldValueView'], unit: 'm
 }
 
 /** One reading: large fields for the ruler's numbers, two big keys for yes and no. */
-export function ReadingField({ field, unit, values: typed, problem, problemAt, onChange: change, onEye }: Props) {
+export function ReadingField({ field, unit, values: typed, problem, problemAt, onChange: change, onEye, onAnswered }: Props) {
     const [usual, setUsual] = useLocalStorage<'nearest' | 'complete'>({ key: 'seam-counting', defaultValue: 'nearest' })
     // How this one was counted; what is not typed yet will be counted as the last one was.
     const counting = typed[0]?.endsWith('+') === true ? 'complete' : (typed[0] ?? '') === '' ? usual : 'nearest'
@@ -35,7 +37,7 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
     const counted = (value: string, how: typeof counting) => (how === 'complete' && /^\d+$/.test(value.trim()) ? `${value.trim()}+` : value)
     const onChange = (index: number, value: string) => change(index, field.kind === 'stitches' && index === 0 ? counted(value, counting) : value)
     if (field.kind === 'yes-no')
-        return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
+        return <YesNo field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} onAnswered={onAnswered} problem={problem} />
     if (field.kind === 'choice')
         return <Steps field={field} value={values[0] ?? ''} onChange={(v) => onChange(0, v)} onEye={() => onEye(0)} problem={problem} />
     return (
@@ -108,20 +110,25 @@ function YesNo({
     value,
     onChange,
     onEye,
+    onAnswered,
     problem,
 }: {
     field: View['FieldView']
     value: string
     onChange: (value: string) => void
     onEye: () => void
+    onAnswered: (() => void) | undefined
     problem: string | null
 }) {
     const onKey = (event: KeyboardEvent) => {
-        const to = { y: '1', '1': '1', n: '0', '0': '0', ArrowLeft: '1', ArrowUp: '1', ArrowRight: '0', ArrowDown: '0' }[event.key]
+        if (event.ctrlKey || event.metaKey || event.altKey) return
+        const to = { y: '1', '1': '1', n: '0', '0': '0', ArrowLeft: '1', ArrowUp: '1', ArrowRight: '0', ArrowDown: '0', Backspace: '', Delete: '' }[event.key]
         if (to === undefined) return
         event.preventDefault()
         event.stopPropagation()
         onChange(to)
+        // A letter or a number is an answer; the arrows go to and fro, and what is rubbed out is not answered yet.
+        if (/^[yn01]$/.test(event.key)) onAnswered?.()
     }
     const key = (to: string, word: string) => (
         <span

@@ -22,6 +22,9 @@ import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
 
+/** An Enter so soon after an answer belongs to it: the field has gone on already. */
+const AFTER_ANSWER_MS = 600
+
 interface Props {
     id: string
     look: View['LookView']
@@ -44,6 +47,7 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
     const form = useRef<HTMLFormElement>(null)
     const started = useRef(false)
+    const answered = useRef(0)
     useEffect(() => {
         if (started.current) return
         started.current = true
@@ -83,6 +87,10 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     // It may be kept as soon as it is typed: what the server finds then is said on the form.
     const pending = sample.touched && !down && (sample.judged.isFetching || sample.judged.isPlaceholderData || sample.unsettled)
     const ready = sample.touched && wrong === null && (down || pending || judged?.verdict != null)
+    const goOn = (from: Element | null) => {
+        const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
+        fields[fields.findIndex((field) => field === from) + 1]?.focus()
+    }
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -90,8 +98,8 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
             if (ready && !keep.isPending) keep.mutate(false)
         } else if (event.key === 'Enter' && target.hasAttribute('data-reading')) {
             event.preventDefault()
-            const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
-            fields[fields.indexOf(target) + 1]?.focus()
+            // Whoever answers and presses Enter means the answer.
+            if (Date.now() - answered.current > AFTER_ANSWER_MS) goOn(target)
         } else if (/^[1-9]$/.test(event.key) && (event.altKey || target.classList.contains('faults'))) {
             const fault = lesson.faults[Number(event.key) - 1]
             if (fault === undefined) return
@@ -173,6 +181,10 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                                                 problemAt={where?.[2] === undefined ? null : Number(where[2])}
                                                 onChange={(i, v) => sample.setReading(field.key, i, field.size, v)}
                                                 onEye={(i) => setEye({ key: field.key, index: i })}
+                                                onAnswered={() => {
+                                                    answered.current = Date.now()
+                                                    goOn(document.activeElement)
+                                                }}
                                             />
                                             {row.checks
                                                 .filter((c) => c.reading === field.key)
