@@ -111,7 +111,9 @@ final class StudioTest extends TestCase
             }
         }
         self::assertSame($before, $this->rowCounts($owner->studio_id));
-        $this->actingAs($stranger)->getJson('/api/find?q=Ona')->assertOk()->assertExactJson([]);
+        $found = (string) $this->actingAs($stranger)->getJson('/api/find')->assertOk()->getContent();
+        self::assertStringNotContainsString('Ona', $found);
+        self::assertStringNotContainsString($class->id, $found);
     }
 
     /** @return array<string, int> */

@@ -27,7 +27,7 @@ final readonly class FindAnything
     {
         $bundle = $this->shelf->bundle();
         $classes = SewingClass::query()->get()->keyBy('id');
-        $students = Enrolment::query()->with('student')->whereIn('class_id', $classes->keys())->orderByDesc('id')->limit(self::MOST_STUDENTS)->get()
+        $students = Enrolment::query()->with('student')->whereHas('student')->whereIn('class_id', $classes->keys())->orderByDesc('id')->limit(self::MOST_STUDENTS)->get()
             ->map(fn (Enrolment $e): FoundView => new FoundView('student', $e->student->name, ($classes->get($e->class_id)->name ?? '').", seat $e->seat", "/class/{$e->class_id}/student/{$e->student_id}"))->all();
         $machines = Machine::standing()->get()->map(fn (Machine $m): FoundView => new FoundView('machine', $m->name, $m->usable ? $m->drive : 'do not use', '/room?show=machines'))->all();
         $feet = Foot::standing()->get()->map(fn (Foot $f): FoundView => new FoundView('foot', $f->name, $f->core()->kind->title, '/room?show=feet'))->all();
