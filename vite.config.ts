@@ -8,7 +8,7 @@ import { scopedName } from './vite.names.ts'
 
 /** The page that holds the application: another one with every change of its parts, or of itself. */
 const page = (parts: { url: string; revision: string | null }[]) => ({
-    url: '/',
+    url: '/shell',
     revision: createHash('sha256')
         .update(JSON.stringify(parts) + readFileSync('resources/views/app.blade.php', 'utf8'))
         .digest('hex')

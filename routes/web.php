@@ -33,7 +33,12 @@ use App\Places\Workshop\ButtonholeController;
 use App\Places\Workshop\HuntController;
 use App\Places\Workshop\ScanController;
 use App\Places\Workshop\WorkshopController;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 use OpenSeam\Core\Compute\Registry;
 
 // One origin, session cookies and CSRF: the API is part of the web application.
@@ -194,6 +199,9 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     });
     Route::any('{anything}', fn () => abort(404))->where('anything', '.*');
 });
+
+// The same page for the worker that opens it without a line. It is nobody's: fetched beside a sign-in, it must bring no session of its own.
+Route::get('shell', PageController::class)->name('shell')->withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class]);
 
 // Every place has its own address; the front end decides what it shows.
 Route::get('{place?}', PageController::class)->name('page')->where('place', '^(?!api/).*');

@@ -47,7 +47,7 @@ final class HandTest extends BrowserCase
         // Replaced at once, and Enter before anything was found for it.
         $browser->keys(WebDriverKeys::CONTROL.'a');
         $browser->fill($browser->find('.shell-finder input'), 'damaris'.self::ENTER);
-        $browser->until('the page of Damaris', fn (): bool => str_contains($browser->driver->getCurrentURL(), '?student=') && $browser->driver->executeScript('return document.querySelector("tr.class-wanted")?.innerText.includes("Damaris") ?? false') === true);
+        $browser->until('the page of Damaris', fn (): bool => str_contains($browser->driver->getCurrentURL(), '/student/') && str_contains((string) $browser->driver->executeScript('return document.querySelector("main").innerText'), 'Damaris'));
         self::assertQuiet();
     }
 

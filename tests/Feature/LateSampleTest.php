@@ -101,6 +101,12 @@ final class LateSampleTest extends TestCase
         self::assertEquals($then, $standings($this->student));
     }
 
+    public function test_the_sheet_names_the_sessions_it_may_have_been_sewn_in(): void
+    {
+        $this->getJson("/api/classes/{$this->class->id}/students/$this->student/look")->assertOk()->assertJsonCount(2, 'sessions')
+            ->assertJsonPath('sessions.0', ['id' => $this->sessions[1], 'number' => 2, 'starts_at' => '2030-05-09T18:30:00Z'])->assertJsonPath('sessions.1.id', $this->sessions[0]);
+    }
+
     public function test_what_cannot_be_is_refused_by_name(): void
     {
         $mine = User::query()->where('studio_id', $this->class->studio_id)->firstOrFail();

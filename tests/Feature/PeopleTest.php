@@ -38,6 +38,15 @@ final class PeopleTest extends TestCase
         return User::query()->where('email', "$role@room.example")->firstOrFail();
     }
 
+    /** It is fetched in the background, also while somebody signs in: a session of its own would sign them out again. */
+    public function test_the_page_for_the_worker_brings_no_session(): void
+    {
+        $shell = $this->get('/shell')->assertOk();
+        self::assertSame([], $shell->headers->getCookies());
+        self::assertStringContainsString('id="root"', (string) $shell->getContent());
+        self::assertNotSame([], $this->get('/')->assertOk()->headers->getCookies(), 'the usual one does');
+    }
+
     public function test_invited_by_link_they_join_with_their_role(): void
     {
         $owner = $this->teacher();

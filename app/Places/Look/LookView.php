@@ -22,6 +22,7 @@ final readonly class LookView
      * @param  list<MachineView>  $machines
      * @param  list<FootView>  $feet
      * @param  list<string>  $dials
+     * @param  list<array{id: string, number: int, starts_at: string}>  $sessions
      */
     public function __construct(
         #[OA\Property] public string $student,
@@ -39,5 +40,6 @@ final readonly class LookView
         #[OA\Property(type: 'array', items: new OA\Items(ref: FootView::class))] public array $feet,
         #[OA\Property(nullable: true, description: 'what is corrected')] public ?ReplacedView $replaced,
         #[OA\Property(type: 'array', description: 'as the dials of the machine it is sewn on say it', items: new OA\Items(type: 'string'))] public array $dials,
+        #[OA\Property(type: 'array', description: 'that have begun, the last one first: it may have been sewn in one of them', items: new OA\Items(properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'number', type: 'integer'), new OA\Property(property: 'starts_at', type: 'string')], type: 'object', required: ['id', 'number', 'starts_at']))] public array $sessions,
     ) {}
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use App\Models\PlanSession;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Places\Room\ShowDials;
+use App\Records\ClassAsRead;
 use App\Records\KeptSample;
 use App\Records\ReadClass;
 use App\Records\RoomInventory;
@@ -70,7 +72,16 @@ final readonly class ShowLook
             array_values($room->feet->map(FootView::of(...))->all()),
             $old === null ? null : self::replaced($old, $found, $unit),
             $sewnOn === null || ! $found->machine ? [] : $this->dials->settings($found, $sewnOn->core(), $room),
+            self::begun($reading),
         );
+    }
+
+    /** @return list<array{id: string, number: int, starts_at: string}> sessions that have begun, the last one first */
+    private static function begun(ClassAsRead $reading): array
+    {
+        $begun = array_filter($reading->sessions, fn (PlanSession $s): bool => $s->starts_at <= $reading->now);
+
+        return array_map(fn (PlanSession $s, int $i): array => ['id' => $s->id, 'number' => $i + 1, 'starts_at' => $s->starts_at->toIso8601ZuluString()], array_reverse($begun), array_reverse(array_keys($begun)));
     }
 
     /**

@@ -3929,6 +3929,12 @@ export interface components {
             replaced: components["schemas"]["ReplacedView"] | null;
             /** @description as the dials of the machine it is sewn on say it */
             dials: string[];
+            /** @description that have begun, the last one first: it may have been sewn in one of them */
+            sessions: {
+                id: string;
+                number: number;
+                starts_at: string;
+            }[];
         };
         MachineBody: {
             name: string;

@@ -23,6 +23,8 @@ export interface Draft {
     /** It was sewn by, ids with commas; as the class is taught when it is not said. */
     schools?: string
     photos?: Photo[]
+    /** It was sewn in this session, by id; in the one in hand where it is not said. */
+    session?: string
 }
 
 /** A sample that was kept here and waits to be sent. */

@@ -11,7 +11,8 @@ const slow = () => new Promise<never>((_, no) => setTimeout(() => no(new Error('
 
 /**
  * Every address is opened by the server while it answers, else by the page that came with this version: what it shows lies
- * in the browser's database. The page and all its parts are fetched when a version is installed, so that they belong together.
+ * in the browser's database. The page and all its parts are fetched when a version is installed, so that they belong
+ * together; the page from an address that has no session, so that it never stands in the way of a sign-in.
  */
 registerRoute(
     new NavigationRoute(
@@ -19,7 +20,7 @@ registerRoute(
             const answer = await Promise.race([fetch(request), slow()]).catch(() => null)
             // A server that is just coming back says so with 5xx.
             if (answer !== null && answer.status < 500) return answer
-            return (await matchPrecache('/')) ?? answer ?? Response.error()
+            return (await matchPrecache('/shell')) ?? answer ?? Response.error()
         },
         { denylist: [/^\/api\//, /^\/build\//, /\.[a-z]+$/] },
     ),

@@ -251,6 +251,8 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                         look={look}
                         values={sample.draft.settings}
                         onChange={(name, value) => sample.setSetting(name, value)}
+                        session={sample.draft.session ?? null}
+                        onSession={replaces === null ? (session) => sample.setSession(session) : null}
                         onSewn={replaces === null ? onSewn : null}
                     />
                 </div>

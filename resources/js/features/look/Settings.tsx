@@ -1,7 +1,9 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { useCompute } from '../../api/compute'
+import { useMe } from '../../api/queries'
 import { toNumber } from '../../text/numbers'
+import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { SchoolSelect } from '../../ui/SchoolSelect'
 import { cx } from './dress'
@@ -10,12 +12,19 @@ interface Props {
     look: View['LookView']
     values: Record<string, string>
     onChange: (name: string, value: string) => void
+    /** It was sewn in, by id; null: in the one in hand. */
+    session: string | null
+    /** null: a correction stays in the session it was sewn in. */
+    onSession: ((session: string | null) => void) | null
     /** Another machine or another school: the sheet follows. null: it was sewn as it was. */
     onSewn: ((other: { machine?: string | null; schools?: string | null }) => void) | null
 }
 
 /** Machine and settings it was sewn with, so that nobody has to find them again. */
-export function Settings({ look, values, onChange, onSewn }: Props) {
+export function Settings({ look, values, onChange, session, onSession, onSewn }: Props) {
+    const zone = useMe().data?.timezone ?? 'UTC'
+    const sessionName = (s: View['LookView']['sessions'][number]) => `${t('common.session', { n: s.number })} · ${day(s.starts_at, zone)}`
+    const earlier = look.sessions.find((s) => s.id === session)
     const schools = look.lesson.settings.filter((s) => s.schools.length > 0)
     const usual = look.machines.find((m) => m.id === look.machine)
     const plain = (name: string, label: string, hint: string) => (
@@ -43,9 +52,23 @@ export function Settings({ look, values, onChange, onSewn }: Props) {
                 {t('common.sewnWith')} {values.machine ?? usual?.name ?? ''}
                 {look.lesson.way.schools.length > 0 &&
                     ` · ${schools.flatMap((s) => s.schools.filter((o) => look.lesson.way.schools.includes(o.id)).map((o) => o.school)).join(', ')}`}
+                {earlier !== undefined && ` · ${sessionName(earlier)}`}
                 {['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}
             </summary>
             <div>
+                {onSession !== null && look.sessions.length > 0 && (
+                    <NativeSelect
+                        label={t('look.sewnIn')}
+                        value={session ?? ''}
+                        onChange={(e) => onSession(e.currentTarget.value === '' ? null : e.currentTarget.value)}>
+                        <option value="">{t('look.sewnNow')}</option>
+                        {look.sessions.map((s) => (
+                            <option key={s.id} value={s.id}>
+                                {sessionName(s)}
+                            </option>
+                        ))}
+                    </NativeSelect>
+                )}
                 <NativeSelect
                     label={t('common.machine')}
                     value={values.machine ?? usual?.name ?? ''}

@@ -67,6 +67,7 @@ export function useSample(
                 settings: draft.settings,
                 ...(draft.overruled === undefined ? {} : { overruled: draft.overruled }),
                 ...(draft.photos === undefined ? {} : { photos: draft.photos }),
+                ...(draft.session === undefined ? {} : { session: draft.session }),
                 version,
                 ...(sewn.machine === undefined ? {} : { machine: sewn.machine }),
                 ...(sewn.schools === undefined ? {} : { schools: sewn.schools }),
@@ -124,6 +125,14 @@ export function useSample(
         dropPhoto(photo: string) {
             setDraft((d) => ({ ...d, photos: (d.photos ?? []).filter((p) => p.id !== photo) }))
         },
+        /** Null: in the session in hand. */
+        setSession(session: string | null) {
+            setDraft((d) => {
+                const rest = { ...d }
+                delete rest.session
+                return session === null ? rest : { ...rest, session }
+            })
+        },
         setSetting(name: string, value: string) {
             setDraft((d) => ({ ...d, settings: { ...d.settings, [name]: value } }))
         },
@@ -144,6 +153,7 @@ export function useSample(
                 replaces,
                 known,
                 sure,
+                ...(draft.session === undefined ? {} : { session: draft.session }),
             }
             return choice === null ? { id: draft.id, ...rest } : { id: draft.id, ...rest, next: choice }
         },
