@@ -78,7 +78,8 @@ export const seen = new SeenStore(queries)
 /** What was read is gone from hand; what a page still shows is asked for anew. */
 async function forgetRead(): Promise<void> {
     queries.removeQueries({ type: 'inactive' })
-    await queries.resetQueries()
+    // A link that has been used up is not asked again.
+    await queries.resetQueries({ predicate: (query) => query.queryKey[0] !== 'join' })
 }
 
 /** Nothing of a studio stays on the device: neither what was typed nor what was seen. */

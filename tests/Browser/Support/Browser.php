@@ -99,6 +99,8 @@ final class Browser
         // What the tab has in hand goes too, as at sign-out.
         $this->driver->executeScript('try { sessionStorage.clear() } catch { }');
         $this->driver->get('about:blank');
+        // What is fetched ahead in the background may still be answered.
+        usleep(250_000);
         (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
 
         return $this;

@@ -86,13 +86,17 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     const down = sample.judged.error instanceof Problem && (sample.judged.error.status === 0 || sample.judged.error.status >= 500)
     // It may be kept as soon as it is typed: what the server finds then is said on the form.
     const pending = sample.touched && !down && (sample.judged.isFetching || sample.judged.isPlaceholderData || sample.unsettled)
-    const ready = sample.touched && wrong === null && (down || pending || judged?.verdict != null)
+    // While what was wrong may still be wrong, it is not kept.
+    const [wasWrong, setWasWrong] = useState(false)
+    if (!pending && wasWrong !== (wrong !== null)) setWasWrong(wrong !== null)
+    const ready = sample.touched && wrong === null && (down || (pending ? !wasWrong : judged?.verdict != null))
     const goOn = (from: Element | null) => {
         const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
         fields[fields.findIndex((field) => field === from) + 1]?.focus()
     }
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
+        if (event.key !== 'Enter') answered.current = 0
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
             event.preventDefault()
             if (ready && !keep.isPending) keep.mutate(false)
