@@ -56,19 +56,6 @@ export function Settings({ look, values, onChange, session, onSession, onSewn }:
                 {['foot', 'length', 'tension', 'needle'].map((k) => (values[k] === undefined || values[k] === '' ? '' : ` · ${k} ${values[k]}`)).join('')}
             </summary>
             <div>
-                {onSession !== null && look.sessions.length > 0 && (
-                    <NativeSelect
-                        label={t('look.sewnIn')}
-                        value={session ?? ''}
-                        onChange={(e) => onSession(e.currentTarget.value === '' ? null : e.currentTarget.value)}>
-                        <option value="">{t('look.sewnNow')}</option>
-                        {look.sessions.map((s) => (
-                            <option key={s.id} value={s.id}>
-                                {sessionName(s)}
-                            </option>
-                        ))}
-                    </NativeSelect>
-                )}
                 <NativeSelect
                     label={t('common.machine')}
                     value={values.machine ?? usual?.name ?? ''}
@@ -103,6 +90,19 @@ export function Settings({ look, values, onChange, session, onSession, onSewn }:
                     schools.map((s) => (
                         <SchoolSelect key={s.name} label={s.name} setting={s} lesson={look.lesson} onChoose={(ids) => onSewn({ schools: ids.join(',') })} />
                     ))}
+                {onSession !== null && look.sessions.length > 0 && (
+                    <NativeSelect
+                        label={t('look.sewnIn')}
+                        value={session ?? ''}
+                        onChange={(e) => onSession(e.currentTarget.value === '' ? null : e.currentTarget.value)}>
+                        <option value="">{t('look.sewnNow')}</option>
+                        {look.sessions.map((s) => (
+                            <option key={s.id} value={s.id}>
+                                {sessionName(s)}
+                            </option>
+                        ))}
+                    </NativeSelect>
+                )}
             </div>
             {foot !== undefined &&
                 fit.error === null &&
