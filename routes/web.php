@@ -145,6 +145,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::post('classes', [NewClassController::class, 'store'])->name('new-class.store');
             Route::get('classes/{class}', [ClassController::class, 'show'])->name('class.show');
             Route::post('classes/{class}/students', [ClassController::class, 'addStudents'])->name('class.add-students');
+            Route::post('classes/{class}/students/read', [ClassController::class, 'readNames'])->name('class.read-names');
             Route::put('classes/{class}/schools', [LessonController::class, 'choose'])->name('lesson.choose');
             Route::get('classes/{class}/plan', [PlanController::class, 'show'])->name('plan.show');
             Route::put('classes/{class}/plan', [PlanController::class, 'store'])->name('plan.store');

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string $name
  * @property list<string> $wishes
  * @property bool $own_machine there is one at home
+ * @property string $hand left, right, or empty: nobody said
  * @property CarbonImmutable|null $deleted_at
  * @property Collection<int, Enrolment> $enrolments
  */
@@ -24,6 +25,8 @@ final class Student extends OwnedByStudio
     use HasFactory;
 
     use SoftDeletes;
+
+    public const HANDS = ['left', 'right'];
 
     /** @return HasMany<Enrolment, $this> */
     public function enrolments(): HasMany
@@ -49,5 +52,5 @@ final class Student extends OwnedByStudio
 
     protected $casts = ['wishes' => 'array', 'own_machine' => 'bool', 'deleted_at' => 'immutable_datetime'];
 
-    protected $attributes = ['wishes' => '[]', 'own_machine' => false];
+    protected $attributes = ['wishes' => '[]', 'own_machine' => false, 'hand' => ''];
 }

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { keepAct, keepSample, sendAll, waitingOf } from '../../resources/js/keeping/spool'
-import { keeping } from '../../resources/js/keeping/store'
+import { keepAct, keepSample, sendAll, takeBack, waitingOf } from '../../resources/js/keeping/spool'
+import { draftKey, keeping } from '../../resources/js/keeping/store'
 
 const json = (status: number, data: unknown) =>
     new Response(status === 204 ? null : JSON.stringify(data), { status, headers: { 'Content-Type': 'application/json' } })
@@ -70,6 +70,23 @@ describe('what is said besides samples', () => {
         await sendAll(['another'])
         expect(came).toEqual([])
         expect(keeping.all()).toHaveLength(1)
+    })
+
+    it('a sample that waits is taken back to its sheet as it was typed, and is one sample all the same', async () => {
+        answer = down
+        const body = { id: 'a', class: 'c', student: 's', lesson: 'first-seam', version: 2, readings: { 'seam.allowance': ['16', '', '15.5'] }, faults: ['nest'], settings: { note: 'x' } } as never // prettier-ignore
+        await keepSample({ body, name: 'Pim', title: 'First seam' })
+        const [waiting] = keeping.all()
+        if (waiting === undefined) throw new Error('nothing waits')
+        await expect(takeBack(waiting)).resolves.toBe('/look/c/s?lesson=first-seam')
+        expect(keeping.all()).toEqual([])
+        expect(keeping.draft(draftKey('c', 's', 'first-seam', null))).toMatchObject({
+            id: 'a',
+            readings: { 'seam.allowance': ['16', '', '15.5'] },
+            faults: ['nest'],
+            settings: { note: 'x' },
+            version: 2,
+        })
     })
 
     it('a sample that waited is dated to when it was looked at', async () => {

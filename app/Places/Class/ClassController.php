@@ -9,6 +9,7 @@ use App\Http\ChoiceBody;
 use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Sent;
+use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Places\Studio\MoveStudent;
@@ -24,6 +25,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\NameList;
 
 /** Classes: the session in hand, students and skills, the next lesson. */
 final readonly class ClassController
@@ -49,13 +51,27 @@ final readonly class ClassController
     public function addStudents(StudentsBody $body, SewingClass $class, AddStudents $add, MoveStudent $move): JsonResponse
     {
         DB::transaction(function () use ($class, $body, $add, $move): void {
-            $add($class, $body->words('students'));
+            $add($class, $body->words('students'), $body->hands(), $body->words('own_machines'));
             foreach ($body->words('returning') as $student) {
                 $move->comeBack($class->studio_id, Student::query()->findOrFail($student)->id, $class);
             }
         });
 
         return new JsonResponse(null, 204);
+    }
+
+    #[OA\Post(
+        path: '/api/classes/{class}/students/read',
+        operationId: 'readNames',
+        parameters: [new InPath('class')],
+        requestBody: new Sent(NamesBody::class),
+        responses: [new Answer(NamesView::class, description: 'what was understood; nobody is added'), new Problem],
+    )]
+    public function readNames(NamesBody $body, SewingClass $class): JsonResponse
+    {
+        $taken = $class->enrolments()->with('student')->whereHas('student')->get()->mapWithKeys(fn (Enrolment $e): array => [$e->student->name => $e->seat])->all();
+
+        return new JsonResponse(NamesView::of(NameList::read($body->word('text'), $taken)));
     }
 
     #[OA\Get(

@@ -64,7 +64,7 @@ final readonly class StudentController
         }
         DB::transaction(function () use ($enrolment, $body): void {
             $enrolment->update(['note' => $body->word('note')]);
-            $enrolment->student()->firstOrFail()->update(['wishes' => $body->words('wishes'), 'own_machine' => $body->boolean('own_machine')]);
+            $enrolment->student()->firstOrFail()->update(['wishes' => $body->words('wishes'), 'own_machine' => $body->boolean('own_machine')] + ($body->has('hand') ? ['hand' => $body->word('hand')] : []));
         });
 
         return new JsonResponse(null, 204);

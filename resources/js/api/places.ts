@@ -4,7 +4,7 @@ export const READ = {
     session: ['today', 'bench', 'pulse'],
     looking: ['look', 'photos', 'judged'],
     samples: ['sample', 'next'],
-    class: ['class', 'student', 'own', 'evidence', 'forecast', 'known', 'goes'],
+    class: ['names', 'class', 'student', 'own', 'evidence', 'forecast', 'known', 'goes'],
     finder: ['find'],
     plan: ['plan', 'plan-needs', 'plan-costs', 'estimate', 'job'],
     materials: ['materials', 'print'],

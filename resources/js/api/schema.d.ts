@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readNames"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students/{student}": {
         parameters: {
             query?: never;
@@ -4249,6 +4265,25 @@ export interface components {
             id: string;
             title: string;
         };
+        NamesBody: {
+            /** @description names as they were typed or pasted, or a table with headings */
+            text: string | null;
+        };
+        /** @description What was understood of a list of names. Nobody is added yet. */
+        NamesView: {
+            people: {
+                line: number;
+                name: string;
+                /** @enum {string} */
+                hand: "" | "left" | "right";
+                own_machine: boolean;
+                problem: string | null;
+            }[];
+            /** @description it has headings */
+            table: boolean;
+            /** @description headings that were not understood */
+            unread: string[];
+        };
         NewCheckBody: {
             /** @description as far as it is drafted */
             row: {
@@ -5150,6 +5185,11 @@ export interface components {
             wishes: string[];
             /** @description there is one at home */
             own_machine: boolean;
+            /**
+             * @description sewn with; null: nobody said; left out, it stays
+             * @enum {string|null}
+             */
+            hand?: "left" | "right" | null;
         };
         /** @description A skill as one student stands with it. */
         StudentSkillView: {
@@ -5167,6 +5207,11 @@ export interface components {
             machine: string | null;
             note: string;
             own_machine: boolean;
+            /**
+             * @description empty: nobody said
+             * @enum {string}
+             */
+            hand: "" | "left" | "right";
             /** @description lessons they want to come to */
             wishes: components["schemas"]["NamedView"][];
             in_hand: components["schemas"]["InHandView"];
@@ -5199,6 +5244,12 @@ export interface components {
             students?: string[];
             /** @description ids of those who were here before; their history comes along */
             returning?: string[];
+            /** @description by name, of those of whom it is known */
+            hands?: {
+                [key: string]: "left" | "right";
+            };
+            /** @description names of those who have a machine at home */
+            own_machines?: string[];
         };
         StudioBody: {
             name?: string;
@@ -6614,6 +6665,43 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamesBody"];
+            };
+        };
+        responses: {
+            /** @description what was understood; nobody is added */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamesView"];
+                };
             };
             /** @description what is wrong */
             default: {

@@ -1,11 +1,11 @@
 import { Button, Drawer, UnstyledButton } from '@mantine/core'
 import { useState, type ReactNode } from 'react'
-import { Link } from 'react-router'
+import { useNavigate } from 'react-router'
 import type { View } from '../api/client'
 import { clock } from '../text/time'
 import { t } from '../text/words'
 import { cx } from './dress'
-import { keepBoth, sendAll, useSending, useSpool, useWaitingActs } from './spool'
+import { keepBoth, sendAll, takeBack, useSending, useSpool, useWaitingActs } from './spool'
 import { keeping } from './store'
 
 /** A small spool with how much waits on this device; nothing is shown while nothing does. */
@@ -13,6 +13,7 @@ export function Spool({ me }: { me: View['MeView'] }) {
     const [open, setOpen] = useState(false)
     const classes = me.classes.map((c) => c.id)
     const [waiting, acts] = [useSpool(classes), useWaitingActs(classes)]
+    const navigate = useNavigate()
     useSending(classes)
     const all = [...waiting, ...acts]
     if (all.length === 0) return null
@@ -43,11 +44,14 @@ export function Spool({ me }: { me: View['MeView'] }) {
                                 </Button>
                             )}
                             <Button
-                                component={Link}
                                 variant="default"
-                                to={`/look/${w.body.class}/${w.body.student}?lesson=${w.body.lesson}`}
-                                onClick={() => setOpen(false)}>
-                                {t('kept.lookAtIt')}
+                                onClick={() =>
+                                    void takeBack(w).then((address) => {
+                                        setOpen(false)
+                                        return navigate(address)
+                                    })
+                                }>
+                                {t('common.correctIt')}
                             </Button>
                             <Button variant="default" onClick={() => void keeping.drop(w.body.id)}>
                                 {t('kept.dropThisOne')}
@@ -75,14 +79,8 @@ function Line({ what, at, asks, children }: { what: string; at: string; asks: st
     return (
         <li>
             <strong>{what}</strong> <small>{at}</small>
-            {asks === null ? (
-                <p className={cx('quiet')}>{t('common.waitsForTheLine')}</p>
-            ) : (
-                <>
-                    <p className={cx('trouble')}>{asks}</p>
-                    {children}
-                </>
-            )}
+            <p className={cx(asks === null ? 'quiet' : 'trouble')}>{asks ?? t('common.waitsForTheLine')}</p>
+            {children}
         </li>
     )
 }

@@ -20,7 +20,7 @@ const GATHER_MS = 400
 const MOST_CALCULATIONS = 300
 
 /** Answers to what is typed at this moment, and what is of a person alone or of another day. */
-const PASSING: readonly unknown[] = ['judged', 'estimate', 'job', 'pulse', 'devices', 'registration', 'join', 'goes', 'draft', 'print']
+const PASSING: readonly unknown[] = ['judged', 'estimate', 'names', 'job', 'pulse', 'devices', 'registration', 'join', 'goes', 'draft', 'print']
 const ALL: readonly unknown[] = Object.values(READ).flat()
 const lasts = (key: readonly unknown[]) => ALL.includes(key[0]) && !PASSING.includes(key[0])
 

@@ -3,7 +3,7 @@ import { ulid } from 'ulid'
 import { api, ask, Problem, type View } from '../api/client'
 import { readAgain } from '../api/queries'
 import { sendPhoto } from './photos'
-import { keeping, type Act, type Waiting, type WaitingAct } from './store'
+import { draftKey, keeping, type Act, type Waiting, type WaitingAct } from './store'
 
 /** How often it is tried again while something waits. */
 const AGAIN_MS = 5_000
@@ -159,6 +159,25 @@ export async function sendAll(classes: readonly string[]): Promise<void> {
         }
         if (sent > 0) await readAgain('sample')
     })
+}
+
+/** Takes one that waits back to its sheet, as it was typed; its address. */
+export async function takeBack({ body, photos }: Waiting): Promise<string> {
+    const replaces = body.replaces ?? null
+    const typed = (value: unknown) => (typeof value === 'string' || typeof value === 'number' ? String(value) : '')
+    const readings = Object.fromEntries(Object.entries(body.readings as Record<string, unknown[]>).map(([key, values]) => [key, values.map(typed)]))
+    await keeping.putDraft(draftKey(body.class, body.student, body.lesson, replaces), {
+        id: body.id,
+        readings,
+        faults: body.faults,
+        settings: Object.fromEntries(Object.entries(body.settings ?? {}).map(([name, value]) => [name, value ?? ''])),
+        overruled: body.overruled ?? {},
+        ...(body.version == null ? {} : { version: body.version }),
+        ...(body.session == null ? {} : { session: body.session }),
+        ...(photos === undefined ? {} : { photos }),
+    })
+    await keeping.drop(body.id)
+    return `/look/${body.class}/${body.student}?${new URLSearchParams({ lesson: body.lesson, ...(replaces === null ? {} : { replaces }) }).toString()}`
 }
 
 /** Keeps it as well as the other one. */

@@ -27,6 +27,9 @@ export interface Draft {
     session?: string
 }
 
+/** Where what is typed of a sample lies: of this student, this lesson, and the sample it corrects. */
+export const draftKey = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
+
 /** A sample that was kept here and waits to be sent. */
 export interface Waiting {
     body: View['SampleBody']

@@ -1,15 +1,15 @@
-import { Button, Drawer, TextInput, UnstyledButton } from '@mantine/core'
-import { useState, type SubmitEvent } from 'react'
+import { Button, Drawer, UnstyledButton } from '@mantine/core'
+import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
-import { api, ask, type View } from '../../api/client'
-import { useChange, useClass, usePulse } from '../../api/queries'
+import type { View } from '../../api/client'
+import { useClass, usePulse } from '../../api/queries'
 import { t, type Key } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { AddStudents } from './AddStudents'
 import { ClassData } from './ClassData'
 import { cx } from './dress'
 import { Evidence } from './Evidence'
-import { Returning } from './Returning'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {
@@ -143,42 +143,5 @@ function Gaps({ gaps, pairs }: { gaps: View['GapView'][]; pairs: View['PairView'
                 </section>
             )}
         </div>
-    )
-}
-
-function AddStudents({ id, empty }: { id: string; empty: boolean }) {
-    const [name, setName] = useState('')
-    const add = useChange('people', async () => {
-        await ask(
-            api.POST('/api/classes/{class}/students', {
-                params: { path: { class: id } },
-                body: {
-                    students: name
-                        .split(/[,;]+/)
-                        .map((n) => n.trim())
-                        .filter((n) => n !== ''),
-                },
-            }),
-        )
-        setName('')
-    })
-    const submit = (event: SubmitEvent) => {
-        event.preventDefault()
-        if (name.trim() !== '') add.mutate(undefined)
-    }
-    return (
-        <form className={cx('add-students')} onSubmit={submit}>
-            <TextInput
-                label={empty ? t('class.whoComesNamesWithCommas') : t('common.addStudents')}
-                value={name}
-                maxLength={400}
-                onChange={(e) => setName(e.currentTarget.value)}
-            />
-            <Button type="submit" variant="default" disabled={add.isPending || name.trim() === ''}>
-                {t('common.add')}
-            </Button>
-            <Trouble error={add.error} />
-            <Returning id={id} />
-        </form>
     )
 }

@@ -11,7 +11,7 @@ import type { Kept } from '../../keeping/kept'
 import { MOST_PHOTOS } from '../../keeping/photos'
 import { keepSample, waitingOf } from '../../keeping/spool'
 import { t } from '../../text/words'
-import { ReadingField } from '../../ui/ReadingField'
+import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
@@ -21,9 +21,6 @@ import { RowPhotos } from './Photos'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
-
-/** An Enter so soon after an answer belongs to it: the field has gone on already. */
-const AFTER_ANSWER_MS = 600
 
 interface Props {
     id: string

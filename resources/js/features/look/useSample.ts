@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import type { Photo } from '../../keeping/photos'
-import { keeping, type Draft, type Own } from '../../keeping/store'
+import { draftKey, keeping, type Draft, type Own } from '../../keeping/store'
 
 /** Those with their reason: without one nothing is overruled yet. */
 function reasoned(own: Record<string, Own> | undefined): Record<string, Own> {
@@ -19,11 +19,9 @@ const stored = (key: string): Draft => ({ ...fresh(), ...keeping.draft(key) })
 const only = (readings: Draft['readings'], asked: Set<string>): Draft['readings'] =>
     Object.fromEntries(Object.entries(readings).filter(([key]) => asked.has(key)))
 
-const keyOf = (id: string, student: string, lesson: string, replaces: string | null) => `draft:${id}:${student}:${lesson}:${replaces ?? ''}`
-
 /** What a sample was begun with on this device: version, machine and schools, as far as they were not the usual ones; null where none was begun. */
 export function begunWith(id: string, student: string, lesson: string, replaces: string | null): Pick<Draft, 'version' | 'machine' | 'schools'> | null {
-    return keeping.draft(keyOf(id, student, lesson, replaces)) ?? null
+    return keeping.draft(draftKey(id, student, lesson, replaces)) ?? null
 }
 
 /** Readings that were measured elsewhere, put to what is typed of this sample. */
@@ -35,7 +33,7 @@ export async function addReadings(
     version: number,
     readings: Record<string, string[]>,
 ): Promise<void> {
-    const key = keyOf(id, student, lesson, replaces)
+    const key = draftKey(id, student, lesson, replaces)
     const draft = stored(key)
     const merged = Object.entries(readings).map(
         ([reading, values]) => [reading, values.map((v, i) => (v === '' ? (draft.readings[reading]?.[i] ?? '') : v))] as const,
@@ -53,7 +51,7 @@ export function useSample(
     sewn: Pick<Draft, 'machine' | 'schools'>,
 ) {
     const { id: lesson, version, way } = sheet
-    const key = keyOf(id, student, lesson, replaces)
+    const key = draftKey(id, student, lesson, replaces)
     const asked = useMemo(() => new Set(sheet.rows.flatMap((r) => r.fields.map((f) => f.key))), [sheet])
     const [draft, setDraft] = useState<Draft>(() => stored(key))
     const touched = Object.keys(draft.readings).length > 0 || draft.faults.length > 0

@@ -10,7 +10,7 @@ import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
 import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
-import { ReadingField } from '../../ui/ReadingField'
+import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { SamplePanel } from '../sample/SamplePanel'
 import { cx } from './dress'
@@ -124,6 +124,7 @@ function Walk(props: WalkProps) {
     const [chosen, setChosen] = useState<string | null>(() => students.find((s) => !done.has(s.student))?.student ?? null)
     const [panel, setPanel] = useState<string | null>(null)
     const form = useRef<HTMLFormElement>(null)
+    const answered = useRef(0)
     // Kept a moment ago: known here before the list has been read again.
     const finished = useRef(new Set<string>())
     const at = students.findIndex((s) => s.student === chosen)
@@ -137,7 +138,9 @@ function Walk(props: WalkProps) {
     }
     const kept = who === undefined ? undefined : done.get(who.student)
     // At this student's machine it may be sewn another way; without a line the class's own has to do.
-    const sheet = useQuery({ ...lookAt(id, chosen ?? '', { lesson: lesson.id }), enabled: chosen !== null }).data?.lesson ?? lesson
+    const theirs = useQuery({ ...lookAt(id, chosen ?? '', { lesson: lesson.id }), enabled: chosen !== null }).data
+    const sheet = theirs?.lesson ?? lesson
+    const before = theirs?.earlier[0]?.text
     const here = sheet.rows.find((r) => r.id === row.id)
     // What was typed went through before the page was loaded anew: it is not typed any more.
     const look = who === undefined || looks[who.student]?.id === kept?.sample ? undefined : looks[who.student]
@@ -182,14 +185,21 @@ function Walk(props: WalkProps) {
             void readAgain('sample')
         },
     })
+    /** To the next field; false: this is the last one. */
+    const goOn = (from: Element | null): boolean => {
+        const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
+        const next = fields[fields.findIndex((field) => field === from) + 1]
+        next?.focus()
+        return next !== undefined
+    }
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
+        if (event.key !== 'Enter') answered.current = 0
         if (event.key !== 'Enter' || !target.hasAttribute('data-reading')) return
         event.preventDefault()
-        const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
-        const next = fields[fields.indexOf(target) + 1]
-        if (next !== undefined) next.focus()
-        else if (touched && !keep.isPending) keep.mutate()
+        // Whoever answers and presses Enter means the answer; after the last one Enter keeps.
+        if (Date.now() - answered.current < AFTER_ANSWER_MS) return
+        if (!goOn(target) && touched && !keep.isPending) keep.mutate()
     }
     const word = (student: string) => {
         const key = WORDS[done.get(student)?.verdict ?? said[student] ?? '']
@@ -225,6 +235,7 @@ function Walk(props: WalkProps) {
                     </h2>
                     <p className={cx('quiet')}>
                         {lesson.title}: {row.title}
+                        {before !== undefined && ` · ${t('look.before', { text: before })}`}
                     </p>
                     {kept !== undefined && (
                         <p className="round-done" role="status">
@@ -253,6 +264,10 @@ function Walk(props: WalkProps) {
                             problemAt={null}
                             onChange={(i, v) => type(field, i, v)}
                             onEye={() => undefined}
+                            onAnswered={() => {
+                                // On the last one Enter keeps what was answered.
+                                if (goOn(document.activeElement)) answered.current = Date.now()
+                            }}
                         />
                     ))}
                     <Trouble error={keep.error} />

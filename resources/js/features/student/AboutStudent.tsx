@@ -4,6 +4,7 @@ import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe } from '../../api/queries'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
+import { Choice } from '../../ui/Choice'
 import { Saved } from '../../ui/Saved'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -74,6 +75,16 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                 className={cx('tick-box')}
                 checked={s.own_machine}
                 onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
+            />
+            <Choice
+                label={t('student.sewsWith')}
+                value={s.hand}
+                options={[
+                    { id: '' as const, title: t('student.handNotSaid') },
+                    { id: 'right' as const, title: t('student.handRight') },
+                    { id: 'left' as const, title: t('student.handLeft') },
+                ]}
+                onChange={(hand) => keep.mutate({ hand: hand === '' ? null : hand })}
             />
             <Saved saving={keep.isPending} saved={keep.isSuccess} />
             <h3>{t('student.thePageSees', { name: s.name })}</h3>
