@@ -12,7 +12,8 @@ export const queries = new QueryClient({
             staleTime: 10_000,
             // What was read stays in hand while the tab is open: without a line there is nothing else.
             gcTime: Infinity,
-            retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 2,
+            retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 1,
+            retryDelay: 400,
             refetchOnWindowFocus: true,
         },
     },

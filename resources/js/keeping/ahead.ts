@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { Problem, type View } from '../api/client'
 import { classOf, faultsOf, findable, lessonsOf, lookAt, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
+import { seen } from './seen'
 
 /** What was seen so long ago is fetched again. */
 const OLD_MS = 10 * 60_000
@@ -19,7 +20,7 @@ const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
 async function fetchAhead(wanted: readonly Wanted[], stopped: () => boolean): Promise<void> {
     for (const { key, read } of wanted) {
         if (stopped()) return
-        if (Date.now() - (queries.getQueryState(key)?.dataUpdatedAt ?? 0) < OLD_MS) continue
+        if (Date.now() - seen.at(key) < OLD_MS) continue
         try {
             await read()
         } catch (problem) {
@@ -65,7 +66,7 @@ export function useAhead(classId: string | undefined, role: View['MeView']['role
         const gone = () => stopped || document.hidden
         const round = async () => {
             await fetchAhead(ofRoom(classId), gone)
-            const students = queries.getQueryData(todayOf(classId).queryKey)?.students ?? []
+            const students = (seen.of(todayOf(classId).queryKey) as View['TodayView'] | undefined)?.students ?? []
             await fetchAhead(
                 students.map((s) => sheet(classId, s.student)),
                 gone,

@@ -1,5 +1,6 @@
 import { Problem, type View } from '../../api/client'
-import { lookAt, queries, useLessons, useLook, type LookOf } from '../../api/queries'
+import { lookAt, useLessons, useLook, type LookOf } from '../../api/queries'
+import { seen } from '../../keeping/seen'
 
 const noLine = (error: unknown) => error instanceof Problem && (error.status === 0 || error.status >= 500)
 
@@ -19,7 +20,7 @@ export function useSheet(id: string, student: string, of: LookOf): Sheet {
     const lessons = useLessons(id)
     const look = read.data
     if (look !== undefined) return { look, error: read.error, known: look.number - 1 }
-    const last = queries.getQueryData<View['LookView']>(lookAt(id, student).queryKey)
+    const last = seen.of(lookAt(id, student).queryKey) as View['LookView'] | undefined
     const lesson = lessons.data?.find((l) => l.id === of.lesson)
     if (!noLine(read.error) || of.replaces != null || last === undefined || lesson === undefined) return { look, error: read.error, known: null }
     return { look: { ...last, lesson, drill: null, earlier: [], dials: [], cannot: null, replaced: null }, error: null, known: null }
