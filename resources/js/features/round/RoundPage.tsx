@@ -266,7 +266,7 @@ function Walk(props: WalkProps) {
                             onEye={() => undefined}
                             onAnswered={() => {
                                 // On the last one Enter keeps what was answered.
-                                if (goOn(document.activeElement)) answered.current = Date.now()
+                                answered.current = goOn(document.activeElement) ? Date.now() : 0
                             }}
                         />
                     ))}
