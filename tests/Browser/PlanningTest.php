@@ -21,7 +21,7 @@ final class PlanningTest extends BrowserCase
         $browser->keys(self::ENTER)->see('at least 10 characters');
         $browser->find('input[autocomplete=new-password]')->sendKeys(' but longer now');
         $browser->keys(self::ENTER)->see('Three steps, and the first evening is planned');
-        $browser->find('input[placeholder="Beginners one"]')->sendKeys('Saturday morning');
+        $browser->find('input[placeholder="Evening beginners"]')->sendKeys('Saturday morning');
         $browser->find('textarea')->sendKeys("Ona\nPim\nRue");
         $browser->see('3 so far')->press('Lay it out for me');
         $browser->see('Saturday morning')->see('Everything is laid, in an order that holds.')->see('Wind and thread');
