@@ -52,8 +52,11 @@ final readonly class NameList
      */
     private static function table(array $lines): ?array
     {
-        $first = reset($lines);
-        foreach ($first === false ? [] : self::BETWEEN as $between) {
+        if ($lines === []) {
+            return null;
+        }
+        $first = $lines[array_key_first($lines)];
+        foreach (self::BETWEEN as $between) {
             $headings = array_map(self::heading(...), str_getcsv($first, $between, '"', ''));
             if (! in_array('name', $headings, true) && ! in_array('first', $headings, true)) {
                 continue;
