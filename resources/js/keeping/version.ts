@@ -5,7 +5,6 @@ class Version {
     private readonly box = 'serviceWorker' in navigator && import.meta.env.PROD ? new Workbox('/sw.js') : null
     private readonly listeners = new Set<() => void>()
     private waiting = false
-    private taken = false
 
     /** After the page is shown: nothing waits for it. */
     start(): void {
@@ -13,10 +12,6 @@ class Version {
         this.box.addEventListener('waiting', () => {
             this.waiting = true
             this.listeners.forEach((listener) => listener())
-        })
-        // Another tab may take it; this one goes on as it is until it is loaded anew.
-        this.box.addEventListener('controlling', () => {
-            if (this.taken) window.location.reload()
         })
         // A part of a version that is gone cannot be fetched any more: the page is loaded anew, once.
         window.addEventListener('vite:preloadError', (event) => {
@@ -38,11 +33,18 @@ class Version {
 
     waits = (): boolean => this.waiting
 
+    /** Only this tab is loaded anew; another one goes on as it is until somebody loads it. */
     take(): void {
-        this.taken = true
+        const anew = () => window.location.reload()
+        navigator.serviceWorker.addEventListener('controllerchange', anew, { once: true })
         this.box?.messageSkipWaiting()
+        // Whatever keeps the worker: the server has the new version, and opens it.
+        setTimeout(anew, TAKEN_MS)
     }
 }
+
+/** The new worker has taken over by then. */
+const TAKEN_MS = 2_500
 
 const RELOADED = 'open-seam-reloaded'
 /** How often a tab that stays open looks for a new version. */

@@ -29,7 +29,7 @@ export function Forecast({ id, zone }: { id: string; zone: string }) {
                                 <th scope="row">{s.name}</th>
                                 <td>{t('plan.ofLessons', { done: s.done, all: s.done + s.left })}</td>
                                 <td className={cx('chance')}>
-                                    <span className={cx('chance-bar')} style={{ width: `${Math.round(s.chance * 60)}px` }} />
+                                    <span className={cx('chance-bar')} style={{ width: `${Math.round(s.chance * 50)}px` }} />
                                     {t('common.sign', { n: Math.round(s.chance * 100) })}
                                 </td>
                             </tr>
