@@ -44,6 +44,12 @@ final readonly class StudentAsRead
         return $this->samples === [] ? null : $this->samples[count($this->samples) - 1];
     }
 
+    /** What they sew now is this choice already, for the same reason. */
+    public function wasGiven(Choice $choice): bool
+    {
+        return $this->isOverruled() && $this->lesson() === $choice->lesson && $this->drill() === $choice->drill && $this->assigned?->overruled_because === $choice->because;
+    }
+
     /** The teacher's choice holds until the next sample; else the ladder's word as of now. */
     public function isOverruled(): bool
     {

@@ -109,7 +109,7 @@ final readonly class ClassController
     {
         $s = $read($class, $body->teacher()->unit, $student->id)->students[$student->id] ?? throw new ModelNotFoundException;
         $choice = $body->choice();
-        if ($s->isOverruled() && $s->lesson() === $choice->lesson && $s->drill() === $choice->drill && $s->assigned?->overruled_because === $choice->because) {
+        if ($s->wasGiven($choice)) {
             // Said twice, it is given once.
             return new JsonResponse(null, 204);
         }

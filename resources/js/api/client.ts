@@ -18,6 +18,9 @@ export class Problem extends Error {
     }
 }
 
+/** The line or the server is down: nothing was answered. */
+export const noLine = (error: unknown): boolean => error instanceof Problem && (error.status === 0 || error.status >= 500)
+
 function token(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1])

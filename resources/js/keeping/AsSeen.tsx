@@ -1,11 +1,9 @@
 import { useSyncExternalStore } from 'react'
-import { Problem } from '../api/client'
+import { noLine } from '../api/client'
 import { queries } from '../api/queries'
 import { clock, day } from '../text/time'
 import { t } from '../text/words'
 import { cx } from './dress'
-
-const noLine = (error: unknown) => error instanceof Problem && (error.status === 0 || error.status >= 500)
 
 /** When the oldest of what is shown was read, where it could not be read anew; 0: everything is as it is now. */
 function oldestShown(): number {

@@ -1,6 +1,6 @@
 import { hashKey, type QueryClient } from '@tanstack/react-query'
 import { clear, createStore, delMany, entries, setMany } from 'idb-keyval'
-import { Problem, type View } from '../api/client'
+import { noLine, type View } from '../api/client'
 import { READ } from '../api/places'
 import { queries } from '../api/queries'
 import { keeping } from './store'
@@ -31,8 +31,6 @@ const MOST_CALCULATIONS = 300
 const PASSING: readonly unknown[] = ['judged', 'estimate', 'names', 'job', 'pulse', 'devices', 'registration', 'join', 'goes', 'draft', 'print']
 const ALL: readonly unknown[] = Object.values(READ).flat()
 const lasts = (key: readonly unknown[]) => ALL.includes(key[0]) && !PASSING.includes(key[0])
-
-const noLine = (error: unknown) => error instanceof Problem && (error.status === 0 || error.status >= 500)
 
 /**
  * Keeps what was read in the browser's database. While there is a line nothing of it is shown; what cannot be read

@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { ulid } from 'ulid'
-import { api, ask, Problem, type View } from '../api/client'
+import { api, ask, noLine, Problem, type View } from '../api/client'
 import { readAgain } from '../api/queries'
 import { sendPhoto } from './photos'
 import { draftKey, keeping, type Act, type Waiting, type WaitingAct } from './store'
@@ -13,10 +13,7 @@ const LATE_MS = 30_000
 
 /** The line or the server is down, or the sign-in is gone: it waits. Anything else is an answer. */
 function waits(problem: unknown): boolean {
-    return (
-        problem instanceof Problem &&
-        (problem.status === 0 || problem.status === 401 || problem.status === 419 || problem.status === 429 || problem.status >= 500)
-    )
+    return noLine(problem) || (problem instanceof Problem && [401, 419, 429].includes(problem.status))
 }
 
 /** What this tab is just sending by itself. */
@@ -82,7 +79,9 @@ export async function keepSample(item: Omit<Waiting, 'asks' | 'at'>): Promise<Vi
 /** Says something else at once, or keeps it here until the line is back. False: it waits. */
 export async function keepAct(act: Act, name: string, title: string): Promise<boolean> {
     // How somebody is said to be now takes the place of what was said before and not sent.
-    const before = keeping.acts().find((w) => w.act.kind === 'state' && act.kind === 'state' && w.act.class === act.class && w.act.student === act.student)
+    const before = keeping
+        .acts()
+        .find((w) => w.act.kind === 'state' && act.kind === 'state' && w.act.class === act.class && w.act.student === act.student && !underWay.has(w.id))
     const item: WaitingAct = { id: before?.id ?? ulid().toLowerCase(), act, name, title, at: new Date().toISOString(), asks: null }
     underWay.add(item.id)
     await keeping.putAct(item)

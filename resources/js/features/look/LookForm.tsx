@@ -2,7 +2,7 @@ import { Anchor, Button, Checkbox } from '@mantine/core'
 import { useElementSize } from '@mantine/hooks'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
-import { Problem, type View } from '../../api/client'
+import { noLine, Problem, type View } from '../../api/client'
 import { useChange, usePhotos } from '../../api/queries'
 import { BesideRows } from '../../drawing/BesideRows'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
@@ -80,7 +80,7 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     const wrong = sample.judged.error instanceof Problem && sample.judged.error.status > 0 && sample.judged.error.status < 500 ? sample.judged.error : null
     const where = /^readings\.([^[]+)(?:\[(\d+)\])?$/.exec(wrong?.field ?? '')
     // Without a line nothing can be judged; it is kept all the same, and judged when it is sent.
-    const down = sample.judged.error instanceof Problem && (sample.judged.error.status === 0 || sample.judged.error.status >= 500)
+    const down = noLine(sample.judged.error)
     // It may be kept as soon as it is typed: what the server finds then is said on the form.
     const pending = sample.touched && !down && (sample.judged.isFetching || sample.judged.isPlaceholderData || sample.unsettled)
     // While what was wrong may still be wrong, it is not kept.

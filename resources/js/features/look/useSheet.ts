@@ -1,8 +1,6 @@
-import { Problem, type View } from '../../api/client'
+import { noLine, type View } from '../../api/client'
 import { lookAt, useLessons, useLook, type LookOf } from '../../api/queries'
 import { seen } from '../../keeping/seen'
-
-const noLine = (error: unknown) => error instanceof Problem && (error.status === 0 || error.status >= 500)
 
 interface Sheet {
     look: View['LookView'] | undefined
