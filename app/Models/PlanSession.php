@@ -11,12 +11,15 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use OpenSeam\Core\Course\Beginning;
 
 /**
  * @property string $course_plan_id
  * @property int $position
  * @property CarbonImmutable $starts_at
  * @property int $minutes
+ * @property CarbonImmutable|null $begun_at  as somebody said; null: by its hour
+ * @property CarbonImmutable|null $ended_at  as somebody said; null: by its hour
  * @property Collection<int, PlannedLesson> $lessons
  * @property BenchPlan|null $benchPlan
  */
@@ -25,7 +28,7 @@ final class PlanSession extends OwnedByStudio
     /** @use HasFactory<PlanSessionFactory> */
     use HasFactory;
 
-    protected $casts = ['starts_at' => 'immutable_datetime', 'position' => 'int', 'minutes' => 'int'];
+    protected $casts = ['starts_at' => 'immutable_datetime', 'begun_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'position' => 'int', 'minutes' => 'int'];
 
     /** @return HasMany<PlannedLesson, $this> */
     public function lessons(): HasMany
@@ -57,9 +60,33 @@ final class PlanSession extends OwnedByStudio
         return $this->benchPlan ?? new BenchPlan(['plan_session_id' => $this->id]);
     }
 
+    /** By its hour, or earlier where it was begun earlier. */
+    public function beginsAt(): CarbonImmutable
+    {
+        return $this->starts_at->min($this->begun_at ?? $this->starts_at);
+    }
+
+    /** By its hour, or as somebody said. */
     public function endsAt(): CarbonImmutable
     {
-        return $this->starts_at->addMinutes($this->minutes);
+        return $this->ended_at ?? $this->wouldEndAt();
+    }
+
+    /** It lasts so many minutes where nobody ends it before. */
+    public function lasts(): int
+    {
+        return (int) round($this->beginsAt()->diffInMinutes($this->wouldEndAt()));
+    }
+
+    /** What would follow if it were begun now. */
+    public function begin(CarbonImmutable $now): Beginning
+    {
+        return Beginning::at($this->starts_at, $this->minutes, $now);
+    }
+
+    private function wouldEndAt(): CarbonImmutable
+    {
+        return CarbonImmutable::instance($this->begin($this->begun_at ?? $this->starts_at)->ends);
     }
 
     /** @return list<string> ids of the lessons taught in it, in order */

@@ -114,7 +114,7 @@ final readonly class ForecastClass
 
         return SampleRoom::by(array_map(fn (PlanSession $s): array => [
             'lessons' => count($s->lessonIds()), 'used' => array_sum(array_map($minutes, $s->lessonIds())), 'usable' => $frame->usable($s->position, $s->minutes),
-            'left' => 1 - $s->starts_at->diffInMinutes($now, false) / max(1, $s->minutes),
+            'left' => $now->diffInMinutes($s->endsAt(), false) / max(1, $s->lasts()),
         ], $coming), $more);
     }
 

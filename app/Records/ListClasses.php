@@ -19,7 +19,7 @@ final readonly class ListClasses
         $now = Clock::now();
         // Those of the days before are over whatever they lasted.
         $classes = SewingClass::query()->whereNull('archived_at')->with(['plan.sessions' => fn ($query) => $query->where('starts_at', '>', $now->subDays(2)->utc())])->get()->keyBy('id');
-        $sessions = $classes->map(fn (SewingClass $c): array => array_values(array_map(fn (PlanSession $s): array => [$s->starts_at, $s->endsAt()], $c->plan?->sessions->all() ?? [])))->all();
+        $sessions = $classes->map(fn (SewingClass $c): array => array_values(array_map(fn (PlanSession $s): array => [$s->beginsAt(), $s->endsAt()], $c->plan?->sessions->all() ?? [])))->all();
 
         return array_map(fn (string $id): NamedView => new NamedView($id, $classes[$id]->name ?? ''), ClassOrder::of($sessions, $now));
     }

@@ -19,7 +19,10 @@ final readonly class SessionInHand
         $last = null;
         foreach ($sessions as $session) {
             if (! SessionState::isOver($session->endsAt(), $now)) {
-                return new self($session, SessionState::at($session->starts_at, $session->endsAt(), $now));
+                // On its last minute a session runs, unless somebody said that this was the end.
+                $ended = $session->ended_at !== null && $session->ended_at <= $now;
+
+                return new self($session, $ended ? SessionState::After : SessionState::at($session->beginsAt(), $session->endsAt(), $now));
             }
             $last = $session;
         }

@@ -33,9 +33,9 @@ final readonly class WhenSewn
     {
         if ($session !== null) {
             $held = PlanSession::ofClass($class->id)->find($session) ?? throw InputError::at('session', $session, 'There is no such session in this class.');
-            $held->starts_at <= $now || throw InputError::at('session', $session, 'This session has not begun yet.');
+            $held->beginsAt() <= $now || throw InputError::at('session', $session, 'This session has not begun yet.');
 
-            return new self(min($at ?? $held->endsAt(), $held->endsAt(), $now)->max($held->starts_at), $session, true);
+            return new self(min($at ?? $held->endsAt(), $held->endsAt(), $now)->max($held->beginsAt()), $session, true);
         }
         $at === null || $at > $now->subDays(self::MOST_DAYS) || throw InputError::at('sewn_at', $at->toIso8601ZuluString(), sprintf('At most %d days ago.', self::MOST_DAYS));
         $when = $at === null ? $now : $at->min($now);

@@ -58,9 +58,10 @@ final class Reader
     private function today(string $studio): Query
     {
         $now = Clock::now()->setTimezone($this->studio->timezone());
+        $day = [$now->startOfDay()->utc()->format('Y-m-d H:i:s'), $now->endOfDay()->utc()->format('Y-m-d H:i:s')];
 
         return DB::table('plan_sessions')->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')->where('plan_sessions.studio_id', $studio)
-            ->whereBetween('plan_sessions.starts_at', [$now->startOfDay()->utc()->format('Y-m-d H:i:s'), $now->endOfDay()->utc()->format('Y-m-d H:i:s')])
+            ->where(fn (Query $q) => $q->whereBetween('plan_sessions.starts_at', $day)->orWhereBetween('plan_sessions.begun_at', $day))
             ->select('course_plans.class_id');
     }
 }

@@ -79,9 +79,9 @@ final readonly class ShowLook
     /** @return list<array{id: string, number: int, starts_at: string}> sessions that have begun, the last one first */
     private static function begun(ClassAsRead $reading): array
     {
-        $begun = array_filter($reading->sessions, fn (PlanSession $s): bool => $s->starts_at <= $reading->now);
+        $begun = array_filter($reading->sessions, fn (PlanSession $s): bool => $s->beginsAt() <= $reading->now);
 
-        return array_map(fn (PlanSession $s, int $i): array => ['id' => $s->id, 'number' => $i + 1, 'starts_at' => $s->starts_at->toIso8601ZuluString()], array_reverse($begun), array_reverse(array_keys($begun)));
+        return array_map(fn (PlanSession $s, int $i): array => ['id' => $s->id, 'number' => $i + 1, 'starts_at' => $s->beginsAt()->toIso8601ZuluString()], array_reverse($begun), array_reverse(array_keys($begun)));
     }
 
     /**

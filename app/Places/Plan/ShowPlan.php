@@ -66,7 +66,7 @@ final readonly class ShowPlan
         return array_map(fn (PlanSession $s): PlanSessionView => new PlanSessionView(
             $s->id, $s->starts_at->toIso8601ZuluString(), $s->minutes, $class->frame()->usable($s->position, $s->minutes),
             array_sum(array_map(fn (string $id): float => $minutes[$id] ?? 0.0, $s->lessonIds())), $s->lessonIds(), $s->homeIds(),
-            $class->frame()->reviewAt($s->position), $s->starts_at <= $now,
+            $class->frame()->reviewAt($s->position), $s->beginsAt() <= $now,
         ), $sessions);
     }
 

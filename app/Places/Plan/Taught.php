@@ -44,7 +44,7 @@ final readonly class Taught
         $now = Clock::now();
         $taught = $home = [];
         foreach ($best === [] ? [] : $sessions as $session) {
-            if ($session->starts_at > $now) {
+            if ($session->beginsAt() > $now) {
                 break;
             }
             $running = $session->endsAt() > $now;

@@ -64,7 +64,7 @@ final readonly class Bench
         foreach ($this->seats() as $student => [$seat]) {
             in_array($this->reading->students[$student]->advice->kindOf($seat->lesson), [Kind::GoOn, Kind::Enrich], true) && $toShow[$seat->lesson] = true;
         }
-        $from = $this->inHand->state === SessionState::Running ? max(0.0, $this->inHand->session->starts_at->diffInSeconds($this->reading->now) / 60) : 0.0;
+        $from = $this->inHand->state === SessionState::Running ? max(0.0, $this->inHand->session->beginsAt()->diffInSeconds($this->reading->now) / 60) : 0.0;
 
         return BenchTape::of($this->rounds, $minutes, $toShow, $this->reading->class->frame(), $from);
     }

@@ -56,6 +56,10 @@ final readonly class KeepBench
     {
         return DB::transaction(function () use ($class, $unit, $version): Bench {
             $bench = $this->keep($class, $unit, $version, fn (BenchPlan $b) => $b->fill(['started_at' => Clock::now()]));
+            $session = $bench->inHand->session;
+            $session->begun_at ??= $bench->reading->now;
+            $session->ended_at = null;
+            $session->save();
             $seats = $bench->seats();
             $seats !== [] || throw InputError::at('seats', null, 'Nobody can be seated: '.(count($bench->problem->wants) === 0 ? 'all are away.' : 'nothing that is next can be sewn in this room.'));
             $why = array_column(BenchReasons::of($bench->problem, $bench->rounds[0], $bench->reading->words), 'text', 'student');

@@ -35,8 +35,8 @@ final readonly class ShowBench
 
         return new BenchView(
             new NamedView($bench->reading->class->id, $bench->reading->class->name),
-            $session->id, $session->position + 1, $session->starts_at->toIso8601ZuluString(), $session->minutes, $bench->inHand->state->value,
-            $bench->kept->version, $bench->kept->most_lessons, $bench->kept->started_at?->toIso8601ZuluString(),
+            $session->id, $session->position + 1, $session->beginsAt()->toIso8601ZuluString(), $session->lasts(), $bench->inHand->state->value,
+            $bench->kept->version, $bench->kept->most_lessons, $session->begun_at?->toIso8601ZuluString(),
             array_filter($bench->rounds, fn (Seating $p): bool => ! $p->proven) === [], round($bench->cost(), 2),
             array_values(array_map(fn (StudentAsRead $s): SeatView => $this->seat($bench, $s, $seats[$s->enrolment->student_id] ?? null, $why[$s->enrolment->student_id] ?? null), $bench->reading->students)),
             array_values($bench->room->machines->where('usable', true)->map(fn (Machine $m): NamedView => new NamedView($m->id, $m->name))->all()),

@@ -25,5 +25,8 @@ final readonly class SessionView
         #[OA\Property(type: 'array', items: new OA\Items(ref: TapePieceView::class))] public array $tape,
         #[OA\Property(description: 'begun with its bench plan')] public bool $begun,
         #[OA\Property(description: 'of its bench plan')] public int $bench_version,
+        #[OA\Property(nullable: true, description: 'what follows when it begins now; null once it has begun or is over')] public ?BeginningView $beginning,
+        #[OA\Property(nullable: true, description: 'when somebody said that it begins')] public ?string $begun_at,
+        #[OA\Property(description: 'somebody said so; otherwise it ends by its hour')] public bool $ended,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Today;
 
 use App\Models\BenchPlan;
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Records\ClassAsRead;
 use App\Records\ClassRoom;
@@ -17,12 +18,18 @@ use App\Support\CurrentStudio;
 use App\Views\NamedView;
 use App\Views\StudentViews;
 use App\Views\TapePieceView;
+use App\Views\Titles;
 use Carbon\CarbonImmutable;
+use DateTimeZone;
 use OpenSeam\Core\Course\SessionState;
 use OpenSeam\Core\Course\SessionTape;
 use OpenSeam\Core\Measure\Unit;
 
-/** The session in hand: its tape, and a row for each student. */
+/**
+ * The session in hand: its tape, and a row for each student.
+ *
+ * @phpstan-import-type Piece from SessionTape
+ */
 final readonly class ShowToday
 {
     public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private CurrentStudio $studio) {}
@@ -48,14 +55,32 @@ final readonly class ShowToday
         foreach ($session->lessonIds() as $id) {
             $lessons[$id] = $room->minutes($this->shelf, $id);
         }
+        $planned = SessionTape::of($lessons, $session->lasts(), $reading->class->frame(), $session->position);
         // Begun with its bench plan, the evening goes by that.
-        $pieces = $session->bench()->started_at !== null ? $session->bench()->tape : SessionTape::of($lessons, $session->minutes, $reading->class->frame(), $session->position);
+        $pieces = $session->bench()->started_at !== null ? $session->bench()->tape : $planned;
         $tape = array_map(fn (array $p): TapePieceView => TapePieceView::of($p, $this->shelf->bundle(), $reading->words), $pieces);
 
         return new SessionView(
             $session->id, $session->position + 1, count($reading->sessions),
-            $session->starts_at->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->minutes, $inHand->state->value, $tape, $session->bench()->started_at !== null, $session->bench()->version,
+            $session->beginsAt()->toIso8601ZuluString(), $session->endsAt()->toIso8601ZuluString(), $session->lasts(), $inHand->state->value, $tape, $session->bench()->started_at !== null, $session->bench()->version,
+            ! self::hasBegun($reading, $session) && $inHand->state !== SessionState::After ? $this->beginning($session, $planned, $reading) : null,
+            $session->begun_at?->toIso8601ZuluString(), $session->ended_at !== null,
         );
+    }
+
+    /** Somebody said so, or a sample of it was looked at already. */
+    private static function hasBegun(ClassAsRead $reading, PlanSession $session): bool
+    {
+        return $session->begun_at !== null || array_filter($reading->students, fn (StudentAsRead $s): bool => $s->lookedAtIn($session->id)) !== [];
+    }
+
+    /** @param  list<Piece>  $planned */
+    private function beginning(PlanSession $session, array $planned, ClassAsRead $reading): BeginningView
+    {
+        $now = $session->begin($reading->now);
+        $lost = $now->kind === 'late' ? SessionTape::lost($planned, $session->minutes, $reading->class->frame(), $now->by) : [];
+
+        return new BeginningView($now->kind, $now->by, $now->ends->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), $now->left, array_map(fn (string $id): string => Titles::of($this->shelf->bundle(), $id), $lost));
     }
 
     /** Of the session in hand; what was kept apart from a session, of this day in the studio's own zone. */
@@ -76,7 +101,7 @@ final readonly class ShowToday
     private function row(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): TodayRowView
     {
         $running = $inHand !== null && $inHand->state === SessionState::Running;
-        $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->starts_at) : null;
+        $sewing = $running ? ($s->lastIn($inHand->session->id) ?? $inHand->session->beginsAt()) : null;
         $last = $s->last();
         $bench = $inHand?->session->bench() ?? new BenchPlan;
 

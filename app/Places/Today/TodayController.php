@@ -27,6 +27,45 @@ final readonly class TodayController
         return new JsonResponse($show($class, Who::asks($request)->unit));
     }
 
+    #[OA\Put(
+        path: '/api/classes/{class}/sessions/{session}/end',
+        operationId: 'endSession',
+        parameters: [new InPath('class'), new InPath('session')],
+        responses: [new Answer(TodayView::class, description: 'the session is over'), new Problem],
+    )]
+    public function end(Request $request, SewingClass $class, string $session, HoldSession $hold, ShowToday $show): JsonResponse
+    {
+        $hold->end($class, $session);
+
+        return $this->today($request, $class, $show);
+    }
+
+    #[OA\Delete(
+        path: '/api/classes/{class}/sessions/{session}/end',
+        operationId: 'goOnWithSession',
+        parameters: [new InPath('class'), new InPath('session')],
+        responses: [new Answer(TodayView::class, description: 'it goes on to its hour'), new Problem],
+    )]
+    public function goOn(Request $request, SewingClass $class, string $session, HoldSession $hold, ShowToday $show): JsonResponse
+    {
+        $hold->goOn($class, $session);
+
+        return $this->today($request, $class, $show);
+    }
+
+    #[OA\Delete(
+        path: '/api/classes/{class}/sessions/{session}/begin',
+        operationId: 'notBegun',
+        parameters: [new InPath('class'), new InPath('session')],
+        responses: [new Answer(TodayView::class, description: 'it begins at its hour'), new Problem],
+    )]
+    public function notBegun(Request $request, SewingClass $class, string $session, HoldSession $hold, ShowToday $show): JsonResponse
+    {
+        $hold->notBegun($class, $session);
+
+        return $this->today($request, $class, $show);
+    }
+
     #[OA\Get(
         path: '/api/classes/{class}/pulse',
         operationId: 'pulse',

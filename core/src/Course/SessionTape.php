@@ -43,4 +43,18 @@ final class SessionTape
 
         return $tape;
     }
+
+    /**
+     * Lessons that are not looked at in time when a session begins late.
+     *
+     * @param  list<Piece>  $tape
+     * @param  float  $late  minutes
+     * @return list<string> ids, in order
+     */
+    public static function lost(array $tape, float $sessionMinutes, SessionFrame $frame, float $late): array
+    {
+        $past = array_filter($tape, fn (array $p): bool => $p['lesson'] !== null && $sessionMinutes - $frame->clear + Near::DUST < $p['to'] + $late && $p['to'] <= $sessionMinutes - $frame->clear + Near::DUST);
+
+        return array_values(array_unique(array_map(fn (array $p): string => (string) $p['lesson'], $past)));
+    }
 }

@@ -452,6 +452,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/sessions/{session}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["notBegun"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/sessions/{session}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["endSession"];
+        post?: never;
+        delete: operations["goOnWithSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students": {
         parameters: {
             query?: never;
@@ -2290,6 +2322,18 @@ export interface components {
             number: number;
             /** @description the one in use */
             edition: number;
+        };
+        /** @description What follows when a session begins now. */
+        BeginningView: {
+            /** @enum {string} */
+            kind: "early" | "on-time" | "late" | "moved";
+            /** @description minutes early or late */
+            by: number;
+            ends_at: string;
+            /** @description minutes that are left of it */
+            left: number;
+            /** @description lessons that would not be looked at in time, by title */
+            lost: string[];
         };
         BenchBody: {
             /** @description that it was changed from */
@@ -5020,6 +5064,11 @@ export interface components {
             begun: boolean;
             /** @description of its bench plan */
             bench_version: number;
+            beginning: components["schemas"]["BeginningView"] | null;
+            /** @description when somebody said that it begins */
+            begun_at: string | null;
+            /** @description somebody said so; otherwise it ends by its hour */
+            ended: boolean;
         };
         /** @description What to set, and what other schools set. */
         SettingView: {
@@ -6629,6 +6678,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    notBegun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description it begins at its hour */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the session is over */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    goOnWithSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description it goes on to its hour */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
                 };
             };
             /** @description what is wrong */

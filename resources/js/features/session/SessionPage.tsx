@@ -77,7 +77,7 @@ export default function SessionPage() {
                 <Button
                     disabled={busy || b.tried !== null || seated.length === 0}
                     onClick={() => b.start.mutate(undefined, { onSuccess: () => void navigate(`/today/${id}`) })}>
-                    {bench.started_at !== null ? t('session.goOnLikeThis') : t('session.startTheSession')}
+                    {bench.started_at !== null ? t('session.goOnLikeThis') : t('common.startTheSession')}
                 </Button>
             </div>
             {b.error !== null && (
@@ -121,6 +121,9 @@ export default function SessionPage() {
                             tape: bench.tape,
                             begun: bench.started_at !== null,
                             bench_version: bench.version,
+                            beginning: null,
+                            begun_at: bench.started_at,
+                            ended: false,
                         }}
                         now={running ? new Date().toISOString() : ''}
                         zone={zone}

@@ -17,6 +17,7 @@ import { ChooseLesson } from '../look/ChooseLesson'
 import { SamplePanel } from '../sample/SamplePanel'
 import { STATES, STATE_WORDS } from '../session/states'
 import { cx } from './dress'
+import { Holding } from './Holding'
 
 /** The session in hand: its tape, and a row for each student with the one thing to do. */
 export default function TodayPage() {
@@ -57,6 +58,7 @@ export default function TodayPage() {
                 {teaches && session !== null && session.state === 'running' && session.begun && (
                     <RePlan id={id} version={session.bench_version} away={students.filter((s) => s.state !== 'here').length} />
                 )}
+                {teaches && session !== null && students.length > 0 && <Holding id={id} session={session} students={students} zone={zone} />}
             </div>
             {session === null ? (
                 <Empty>
