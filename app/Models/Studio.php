@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $demo
  * @property string|null $shelf_edition
  * @property string|null $tracing its own numbers of the skill model (JSON), see App\Records\Tracing
+ * @property string $currency  that prices are in, such as EUR; empty: not said
  * @property float $cloth_width_mm
  * @property float $selvedge_mm
  * @property float $spool_m

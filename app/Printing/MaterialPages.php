@@ -8,6 +8,7 @@ use App\Models\Studio;
 use App\Views\MaterialLineView;
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Material\CuttingLayout;
+use OpenSeam\Core\Words;
 
 /** Shopping list and cutting plans of a class. */
 final class MaterialPages
@@ -16,22 +17,22 @@ final class MaterialPages
      * @param  list<MaterialLineView>  $lines
      * @param  array<string, CuttingLayout>  $layouts  by material
      */
-    public static function add(Sheet $sheet, array $lines, array $layouts, string $class, Studio $studio): void
+    public static function add(Sheet $sheet, array $lines, array $layouts, string $class, Studio $studio, Words $words): void
     {
-        $amount = fn (float $n): string => rtrim(rtrim(number_format($n, 1, '.', ''), '0'), '.');
+        $amount = fn (MaterialLineView $l, float $n): string => $l->unit === 'm' ? $words->cloth($n) : rtrim(rtrim(number_format($n, 1, '.', ''), '0'), '.')." {$l->unit}";
         $sheet->page('shopping list');
         $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), "Shopping list: $class", 18, true) + 2;
         $sheet->flow($y, array_merge([], ...array_map(fn (MaterialLineView $l): array => [
-            [sprintf('%s %s: %s %s%s', $l->ticked ? '☑' : '□', $l->title, $amount($l->buy), $l->unit, $l->have > 0 ? " (needed {$amount($l->amount)}, in the cupboard {$amount($l->have)})" : ''), 12.0, true],
+            [sprintf('%s %s: %s%s', $l->ticked ? '☑' : '□', $l->title, $amount($l, $l->buy), $l->have > 0 ? " (needed {$amount($l, $l->amount)}, in the cupboard {$amount($l, $l->have)})" : ''), 12.0, true],
             [($l->short_on === null ? '' : 'Needed from '.CarbonImmutable::parse($l->short_on)->setTimezone($studio->timezone)->format('D j M').'. ').$l->how, 9.0, false],
         ], $lines)), 'shopping list');
         foreach ($layouts as $material => $layout) {
-            self::plan($sheet, (string) $material, $layout, $studio->cloth_width_mm, $studio->selvedge_mm);
+            self::plan($sheet, (string) $material, $layout, $studio->cloth_width_mm, $studio->selvedge_mm, $words);
         }
     }
 
     /** The cloth in strips down the page, to scale, pieces numbered by kind. */
-    private static function plan(Sheet $sheet, string $material, CuttingLayout $layout, float $clothWidthMm, float $selvedgeMm): void
+    private static function plan(Sheet $sheet, string $material, CuttingLayout $layout, float $clothWidthMm, float $selvedgeMm, Words $words): void
     {
         $numbers = [];
         foreach ($layout->placed as $p) {
@@ -41,7 +42,7 @@ final class MaterialPages
         $strip = ($sheet->innerHeight() - 60) / $scale;
         for ($from = 0.0, $part = 1; $from < $layout->lengthMm; $from += $strip, $part++) {
             $sheet->page("cutting plan, $material, part $part");
-            $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), sprintf('Cutting plan: %s, %.1f m of %d cm, from %.2f m. Scale 1 : %.1f. The grain runs down the page.', $material, ceil($layout->lengthMm / 100) / 10, $clothWidthMm / 10, $from / 1000, 1 / $scale), 10, true);
+            $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), sprintf('Cutting plan: %s, %s of %s, from %s. Scale 1 : %.1f. The grain runs down the page.', $material, $words->cloth($layout->lengthMm / 1000), $words->wide($clothWidthMm), $words->wide($from), 1 / $scale), 10, true);
             $top = Sheet::MARGIN_MM + 12;
             $high = min($strip, $layout->lengthMm - $from) * $scale;
             $sheet->clipped(Sheet::MARGIN_MM, $top, $sheet->innerWidth(), $high, function () use ($sheet, $layout, $numbers, $scale, $from, $top, $selvedgeMm, $clothWidthMm, $high): void {

@@ -24,7 +24,7 @@ final readonly class CaseHistory
 
     public function causes(): CauseBook
     {
-        return CauseBook::standard()->with($this->shelf->bundle()->faults);
+        return CauseBook::standard($this->shelf->unit())->with($this->shelf->bundle()->faults);
     }
 
     /** @return array<string, array<string, int>> confirmed cases, by fault and cause */

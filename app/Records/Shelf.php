@@ -18,6 +18,7 @@ use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\Curriculum\PlainText;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\NextLesson\Option;
 use OpenSeam\Core\Sampler\Threads;
 use OpenSeam\Core\Skill\SkillGraphBroken;
@@ -36,7 +37,25 @@ final class Shelf
     /** @var array<string, Lesson|null> earlier versions, by edition, lesson and version */
     private array $earlier = [];
 
+    /** That lengths in the words of its lessons are said in. */
+    private Unit $unit = Unit::Millimetre;
+
     public function __construct(private readonly CurrentStudio $studio) {}
+
+    public function unit(): Unit
+    {
+        return $this->unit;
+    }
+
+    /** From now on lengths in the words of its lessons are said in this unit. */
+    public function in(Unit $unit): self
+    {
+        if ($unit !== $this->unit) {
+            [$this->unit, $this->read, $this->earlier] = [$unit, null, []];
+        }
+
+        return $this;
+    }
 
     public function bundle(): Bundle
     {
@@ -76,7 +95,7 @@ final class Shelf
     /** Skills and faults without the lessons: what a draft stands on, and soon read. */
     public function ground(): Bundle
     {
-        return BundleReader::read(['lessons' => [], 'courses' => []] + $this->read()['json']);
+        return BundleReader::read(['lessons' => [], 'courses' => []] + $this->read()['json'], $this->unit);
     }
 
     /** @return Json as described by docs/formats/course-bundle.schema.json */
@@ -140,7 +159,7 @@ final class Shelf
         $key = "{$this->read()['edition']}/$id/$version";
         if (! array_key_exists($key, $this->earlier)) {
             $json = $this->earlierText($id, $version);
-            $this->earlier[$key] = $json === null ? null : BundleReader::lesson(Data::of($json), Threads::read(Data::of($this->json()), new Threads));
+            $this->earlier[$key] = $json === null ? null : BundleReader::lesson(Data::of($json)->saidIn($this->unit), Threads::read(Data::of($this->json()), new Threads));
         }
 
         return $this->earlier[$key];
@@ -207,13 +226,13 @@ final class Shelf
     private function readBundle(array $read): Bundle
     {
         try {
-            $bundle = BundleReader::read($read['json']);
+            $bundle = BundleReader::read($read['json'], $this->unit);
         } catch (InputError|SkillGraphBroken $e) {
             // Kept under an older program and no longer sound with this one's course: its own shelf still is.
             Log::error("Shelf edition {$read['edition']} does not fit: ".$e->getMessage());
             $read['edition'] === '' && throw $e;
             $read['json'] = self::shipped();
-            $bundle = BundleReader::read($read['json']);
+            $bundle = BundleReader::read($read['json'], $this->unit);
         }
         $this->read = ['bundle' => $bundle] + $read;
 

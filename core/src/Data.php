@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core;
 
+use OpenSeam\Core\Measure\SaidLength;
+use OpenSeam\Core\Measure\Unit;
+
 /**
  * Decoded JSON read by name and type. Every miss is an InputError that names
  * the whole path, such as "lessons[3].minutes".
@@ -11,12 +14,24 @@ namespace OpenSeam\Core;
 final readonly class Data
 {
     /** @param  array<array-key, mixed>  $values */
-    private function __construct(private array $values, private string $path) {}
+    private function __construct(private array $values, private string $path, private ?Unit $said = null) {}
 
     /** @param  array<array-key, mixed>  $values */
     public static function of(array $values, string $path = ''): self
     {
         return new self($values, $path);
+    }
+
+    /** The words of a curriculum, with the lengths within them said in a unit. */
+    public function saidIn(Unit $unit): self
+    {
+        return new self($this->values, $this->path, $unit);
+    }
+
+    /** That lengths within its words are said in. */
+    public function unit(): Unit
+    {
+        return $this->said ?? Unit::Millimetre;
     }
 
     public function path(string $name): string
@@ -34,7 +49,7 @@ final readonly class Data
     {
         $value = $this->values[$name] ?? $default;
 
-        return is_string($value) ? $value : throw $this->miss($name, 'text');
+        return is_string($value) ? $this->said($value) : throw $this->miss($name, 'text');
     }
 
     /** @throws InputError when missing or not a number */
@@ -98,7 +113,7 @@ final readonly class Data
     {
         $value = $this->values[$name] ?? [];
 
-        return is_array($value) ? new self($value, $this->path($name)) : throw $this->miss($name, 'an object');
+        return is_array($value) ? new self($value, $this->path($name), $this->said) : throw $this->miss($name, 'an object');
     }
 
     /**
@@ -111,7 +126,7 @@ final readonly class Data
         $parts = [];
         foreach ($this->items($name) as $i => $item) {
             $parts[] = is_array($item)
-                ? new self($item, $this->path($name)."[$i]")
+                ? new self($item, $this->path($name)."[$i]", $this->said)
                 : throw InputError::at($this->path($name)."[$i]", $item, 'An object is expected here.');
         }
 
@@ -125,7 +140,7 @@ final readonly class Data
      */
     public function texts(string $name): array
     {
-        return array_map(fn (mixed $v): string => is_string($v) ? $v : throw $this->miss($name, 'a list of texts'), $this->items($name));
+        return array_map(fn (mixed $v): string => is_string($v) ? $this->said($v) : throw $this->miss($name, 'a list of texts'), $this->items($name));
     }
 
     /**
@@ -154,6 +169,11 @@ final readonly class Data
     public function raw(): array
     {
         return $this->values;
+    }
+
+    private function said(string $text): string
+    {
+        return $this->said === null ? $text : SaidLength::in($text, $this->said);
     }
 
     private function miss(string $name, string $expected): InputError

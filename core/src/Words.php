@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core;
 
 use OpenSeam\Core\Measure\Length;
+use OpenSeam\Core\Measure\SaidLength;
 use OpenSeam\Core\Measure\Unit;
 
 /**
@@ -44,6 +45,7 @@ final readonly class Words
     public function say(string $key, array $with = []): string
     {
         $phrase = $this->phrases[$key] ?? throw new ValueRefused("There is no phrase \"$key\".");
+        $phrase = SaidLength::in($phrase, $this->unit);
         foreach ($with as $name => $value) {
             $phrase = str_replace('{'.$name.'}', $value, $phrase);
         }
@@ -57,6 +59,24 @@ final readonly class Words
         return $this->unit === Unit::Inch
             ? ($mm < 0 ? self::MINUS : '').Length::mm(abs($mm))->asInchFraction().' in'
             : $this->mm($mm, 1);
+    }
+
+    /** A length that is only sewn or looked along: "120 mm" or "4 3/4 in". */
+    public function about(float $mm): string
+    {
+        return $this->unit === Unit::Inch ? SaidLength::about($mm).' in' : $this->mm($mm, 0);
+    }
+
+    /** Cloth off the bolt, as it is bought: tenths of a metre, or eighths of a yard, never less than is needed. */
+    public function cloth(float $metres): string
+    {
+        return $this->unit === Unit::Inch ? SaidLength::eighths($metres / Length::METRES_PER_YARD).' yd' : $this->number(ceil($metres * 10 - Near::DUST) / 10).' m';
+    }
+
+    /** How wide cloth lies: whole centimetres, or inches. */
+    public function wide(float $mm): string
+    {
+        return $this->unit === Unit::Inch ? $this->number(round($mm / Length::MM_PER_INCH)).' in' : $this->number($mm / 10).' cm';
     }
 
     /** A deviation, always with its sign. */

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\Problems;
 use App\Models\User;
+use App\Records\Shelf;
 use App\Support\CurrentStudio;
 use App\Support\Reader;
 use Closure;
@@ -16,7 +17,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Limits every query of the request to the studio of whoever is signed in. */
 final readonly class InStudio
 {
-    public function __construct(private CurrentStudio $studio, private Reader $reader) {}
+    public function __construct(private CurrentStudio $studio, private Reader $reader, private Shelf $shelf) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -29,6 +30,8 @@ final readonly class InStudio
         if ($user->studio->deleted_at !== null && ! $request->is('api/me', 'api/sign-out', 'api/studio/reopen')) {
             return Problems::answer(410, '(studio)', null, 'This studio was deleted. Its owner can bring it back within thirty days.');
         }
+
+        $this->shelf->in($user->unit);
 
         return $this->studio->within($user->studio_id, fn (): Response => $this->reader->as($user, fn (): Response => $next($request)), $user->shelfEdition(), $user->tracing());
     }

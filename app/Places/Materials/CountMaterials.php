@@ -19,6 +19,7 @@ use OpenSeam\Core\Material\Bought;
 use OpenSeam\Core\Material\ButtonStock;
 use OpenSeam\Core\Material\ClassMaterials;
 use OpenSeam\Core\Material\Shortage;
+use OpenSeam\Core\Words;
 
 /** What a class, or one of its sessions, needs to buy and cut. */
 final readonly class CountMaterials
@@ -76,7 +77,7 @@ final readonly class CountMaterials
 
         return ClassMaterials::of(
             array_map(fn (string $id): Lesson => $this->shelf->taught($shop->class)->lesson($id), $lessons), $shop->students, max(1, count($room->machines)),
-            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? Machine::BOBBIN_METRES : min($metres)), $samplesEach, $buttons,
+            Bought::of($shop->studio->cloth_width_mm, $shop->studio->selvedge_mm, $shop->studio->spool_m, $metres === [] ? Machine::BOBBIN_METRES : min($metres)), $samplesEach, $buttons, Words::in($this->shelf->unit()),
         );
     }
 

@@ -79,7 +79,7 @@ final readonly class MaterialController
     {
         $bought = Bought::of($body->amount('cloth_width_mm'), $body->amount('selvedge_mm'), $body->amount('spool_m'));
         $studio = Studio::query()->findOrFail($body->teacher()->studio_id);
-        $studio->forceFill(['cloth_width_mm' => $bought->clothWidthMm, 'selvedge_mm' => $bought->selvedgeMm, 'spool_m' => $bought->spoolMetres])->save();
+        $studio->forceFill(['cloth_width_mm' => $bought->clothWidthMm, 'selvedge_mm' => $bought->selvedgeMm, 'spool_m' => $bought->spoolMetres, 'currency' => $body->has('currency') ? $body->word('currency') : $studio->currency])->save();
 
         return new JsonResponse(ShopView::of($studio));
     }

@@ -27,7 +27,7 @@ use App\Support\RunLink;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
-use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Words;
 
 /** Everything that can be printed, as one PDF. */
 final readonly class PrintPages
@@ -81,7 +81,7 @@ final readonly class PrintPages
         $lessons = array_map(fn (string $id): Lesson => $this->shelf->taught($class)->lesson($id), $this->shelf->order($class->course));
         match ($what) {
             'seats' => $this->seats($sheet, $class, $lessons),
-            'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, Unit::Millimetre))),
+            'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, $this->shelf->unit()))),
             'materials' => $this->shopping($sheet, $class),
             'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
@@ -129,7 +129,7 @@ final readonly class PrintPages
     private function shopping(Sheet $sheet, SewingClass $class): void
     {
         $shop = ClassShop::of($class);
-        MaterialPages::add($sheet, $this->materials->of($shop, null, null)->lines, ($this->count)($shop)->layouts, $class->name, $shop->studio);
+        MaterialPages::add($sheet, $this->materials->of($shop, null, null)->lines, ($this->count)($shop)->layouts, $class->name, $shop->studio, Words::in($this->shelf->unit()));
     }
 
     private static function address(Lesson $lesson): string

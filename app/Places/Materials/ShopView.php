@@ -15,10 +15,11 @@ final readonly class ShopView
         #[OA\Property] public float $cloth_width_mm,
         #[OA\Property(description: 'each side')] public float $selvedge_mm,
         #[OA\Property] public float $spool_m,
+        #[OA\Property(description: 'that prices are in, such as EUR; empty: not said')] public string $currency,
     ) {}
 
     public static function of(Studio $s): self
     {
-        return new self($s->cloth_width_mm, $s->selvedge_mm, $s->spool_m);
+        return new self($s->cloth_width_mm, $s->selvedge_mm, $s->spool_m, $s->currency);
     }
 }

@@ -56,7 +56,7 @@ final readonly class DraftController
             $shape = $e;
         }
 
-        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomInventory::read()->room, $shape)));
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomInventory::read()->room, $shape, $this->shelf->unit())));
     }
 
     #[OA\Post(

@@ -32,5 +32,6 @@ final readonly class OwnPageView
         #[OA\Property(description: 'there is a practice sheet to print')] public bool $sheet,
         #[OA\Property(nullable: true)] public ?DrillView $homework,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSkillView::class))] public array $skills,
+        #[OA\Property(enum: ['mm', 'in'], description: 'of the ruler the class is taught with')] public string $unit,
     ) {}
 }

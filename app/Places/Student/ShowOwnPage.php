@@ -7,6 +7,7 @@ namespace App\Places\Student;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Studio;
+use App\Models\User;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
 use App\Records\ReadClass;
@@ -34,7 +35,8 @@ final readonly class ShowOwnPage
     {
         return $this->within($token, function (Enrolment $enrolment): OwnPageView {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
-            $reading = ($this->read)($class, Unit::Millimetre, $enrolment->student_id);
+            $unit = $this->unitOf($class);
+            $reading = ($this->read)($class, $unit, $enrolment->student_id);
             $s = $reading->students[$enrolment->student_id];
             $lesson = $this->lesson($class, $s);
             $inHand = $this->views->inHand($s, $reading->words, true);
@@ -46,6 +48,7 @@ final readonly class ShowOwnPage
                 $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->sampler->pieces !== [],
                 $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
                 $this->show->skills($class, $s),
+                $unit->value,
             );
         });
     }
@@ -59,11 +62,20 @@ final readonly class ShowOwnPage
     {
         return $this->within($token, function (Enrolment $enrolment) use ($format): string {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
-            $lesson = $this->lesson($class, ($this->read)($class, Unit::Millimetre, $enrolment->student_id)->students[$enrolment->student_id])
+            $lesson = $this->lesson($class, ($this->read)($class, $this->unitOf($class), $enrolment->student_id)->students[$enrolment->student_id])
                 ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
 
             return $this->print->lesson($lesson, 'sampler', $format);
         });
+    }
+
+    /** Whoever sews by the link reads the ruler that the class is taught with. */
+    private function unitOf(SewingClass $class): Unit
+    {
+        $unit = User::query()->whereKey($class->made_by)->first()->unit ?? Unit::Millimetre;
+        $this->shelf->in($unit);
+
+        return $unit;
     }
 
     /** As it is sewn at the machine where the student sits. */

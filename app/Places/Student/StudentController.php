@@ -21,6 +21,7 @@ use App\Printing\Sheet;
 use App\Records\Shelf;
 use App\Support\Link;
 use App\Support\OwnPageEnd;
+use App\Support\Who;
 use App\Views\StudentView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,7 +29,6 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\InputError;
-use OpenSeam\Core\Measure\Unit;
 
 /** One student: for the teacher, and the page the student sees. */
 final readonly class StudentController
@@ -140,7 +140,7 @@ final readonly class StudentController
     public function print(Request $request, SewingClass $class, Student $student, ShowStudent $show): Response
     {
         $sheet = new Sheet(Format::asked($request->query('format')), $class->name);
-        ProgressCard::add($sheet, $class->name, $show($class, $student->id, Unit::Millimetre));
+        ProgressCard::add($sheet, $class->name, $show($class, $student->id, Who::asks($request)->unit));
 
         return Pdf::of($sheet->bytes(), 'progress');
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\Data;
+use OpenSeam\Core\Measure\SaidLength;
 use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
@@ -30,17 +31,17 @@ final class Allowance
             'near-from' => $n($near->numberOrNull('from')), 'near-to' => $n($near->numberOrNull('to')),
         ];
 
-        return match ($kind) {
+        return SaidLength::in(match ($kind) {
             'mean', 'spread' => $words->say("allows.$kind", $around),
             'each', 'stitch-length' => $words->say(abs($check->number('target_mm', 0.0)) < Near::DUST ? 'allows.within' : 'allows.around', $around),
-            'band' => $words->say(match (true) {
+            'band' => ($unit === '' ? '' : '{').$words->say(match (true) {
                 ! $met->has('to') => 'allows.from',
                 ! $met->has('from') => 'allows.to',
                 default => 'allows.band',
-            }, $band),
+            }, $band).($unit === '' ? '' : '}'),
             'alike' => $words->say('allows.alike', ['met' => $n($check->number('met_percent')), 'near' => $n($check->number('near_percent'))]),
             'choice' => $words->say('allows.choice', ['best' => $field->options[0] ?? '']),
             default => $words->say('allows.yes'),
-        };
+        }, $check->unit());
     }
 }

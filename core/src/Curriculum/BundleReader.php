@@ -16,6 +16,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Sampler;
@@ -33,13 +34,14 @@ final class BundleReader
 
     /**
      * @param  array<string, mixed>  $json
+     * @param  Unit  $unit  that lengths in its words are said in
      *
      * @throws InputError when something is missing, of the wrong type or names what is not there
      * @throws SkillGraphBroken when the skills make no order
      */
-    public static function read(array $json): Bundle
+    public static function read(array $json, Unit $unit = Unit::Millimetre): Bundle
     {
-        $data = Data::of($json);
+        $data = Data::of($json)->saidIn($unit);
         $version = $data->whole('format_version');
         $version === self::FORMAT || throw InputError::at('format_version', $version, sprintf('This program reads format %d. A newer bundle needs a newer program.', self::FORMAT));
         $threads = Threads::read($data, new Threads);
@@ -100,11 +102,12 @@ final class BundleReader
     /** @throws InputError when something is missing, of the wrong type or names what is not there */
     public static function lesson(Data $data, Threads $else = new Threads): Lesson
     {
+        $data = $data->saidIn($data->unit());
         /** @var array<string, mixed> $json */
         $json = $data->raw();
         // Another way is read when somebody asks for it: most lessons are sewn the usual one.
         $ways = new Ways(
-            fn (Way $way, Ways $ways): Lesson => self::inOneWay($way->isUsual() ? $data : Data::of(LessonWays::lay($json, $way)), $else, $way, $ways),
+            fn (Way $way, Ways $ways): Lesson => self::inOneWay($way->isUsual() ? $data : Data::of(LessonWays::lay($json, $way))->saidIn($data->unit()), $else, $way, $ways),
             $data->has('on_machine') ? $data->part('on_machine')->text('each') : '',
         );
 

@@ -8,6 +8,7 @@ use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Near;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\SamplerLayout;
@@ -33,8 +34,9 @@ final readonly class LessonDraft
     /**
      * @param  array<string, mixed>  $json  the lesson as in a bundle
      * @param  InputError|null  $shape  where it does not fit the schema, if somebody has looked
+     * @param  Unit  $unit  that lengths in its words are said in
      */
-    public static function read(array $json, Bundle $shelf, Room $room, ?InputError $shape = null): self
+    public static function read(array $json, Bundle $shelf, Room $room, ?InputError $shape = null, Unit $unit = Unit::Millimetre): self
     {
         $problems = [];
         $refuse = function (InputError $e, string $row = '') use (&$problems): void {
@@ -58,7 +60,7 @@ final readonly class LessonDraft
                 }
             }
             $sampler = $data->part('sampler')->raw();
-            $lesson = BundleReader::lesson(Data::of(['sampler' => ['rows' => array_values($good)] + $sampler] + $json));
+            $lesson = BundleReader::lesson(Data::of(['sampler' => ['rows' => array_values($good)] + $sampler] + $json)->saidIn($unit));
             Bundle::checkLesson($lesson, $shelf->skills, $shelf->faults);
             LessonWays::check($lesson, $shelf->skills, $shelf->faults);
         } catch (InputError $e) {

@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Fault;
 
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Tables;
 
 /** The causes there are, which faults each shows as, and what speaks for or against it. Table: resources/causes.json. */
@@ -28,12 +29,12 @@ final readonly class CauseBook
      */
     private function __construct(public array $causes, public array $shares, private array $known, private array $first) {}
 
-    public static function standard(): self
+    public static function standard(Unit $unit = Unit::Millimetre): self
     {
-        /** @var self|null $book */
-        static $book = null;
+        /** @var array<string, self> $books */
+        static $books = [];
 
-        return $book ??= self::read(Tables::read('causes'));
+        return $books[$unit->value] ??= self::read(Tables::read('causes')->saidIn($unit));
     }
 
     private static function read(Data $table): self

@@ -30,9 +30,9 @@ final readonly class ClassMaterials
      * @param  float|array<string, float>|null  $samplesEach  samples a student sews of each lesson, or of one by its id; default as the skill model expects of one skill
      * @param  list<ButtonStock>  $buttons  that are to be sewn on garments
      */
-    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, float|array|null $samplesEach = null, array $buttons = []): self
+    public static function of(array $lessons, int $students, int $machines, ?Bought $bought = null, float|array|null $samplesEach = null, array $buttons = [], ?Words $words = null): self
     {
-        $words = Words::in();
+        $words ??= Words::in();
         $bought ??= Bought::of();
         $usual = ExpectedSamples::untilGood(TracingParameters::usual());
         $of = fn (Lesson $l): float => is_array($samplesEach) ? $samplesEach[$l->id] ?? $usual : $samplesEach ?? $usual;
@@ -83,7 +83,7 @@ final readonly class ClassMaterials
             $layouts[$material] = $layout;
             $needs[] = new Need($material, $words->say("material.$material"), ceil($layout->lengthMm / 100) / 10, 'm', $words->say('material.cloth-how', [
                 'pieces' => (string) count($pieces), 'samples' => (string) $all, 'students' => (string) $students, 'each' => $words->number(round($each, 2)),
-                'width' => $words->number($bought->clothWidthMm / 10), 'waste' => (string) (int) round(100 * $layout->wasteShare),
+                'width' => $words->wide($bought->clothWidthMm), 'waste' => (string) (int) round(100 * $layout->wasteShare),
             ]));
         }
         array_push($needs, ...$threads->needs($bought, max(1, min($machines, $students)), $words));

@@ -14,6 +14,8 @@ final readonly class Length implements JsonSerializable
 {
     public const MM_PER_INCH = 25.4;
 
+    public const METRES_PER_YARD = 0.9144;
+
     public const LONGEST_MM = 100_000.0;
 
     /** Rulers in the workroom are divided into sixteenths. */

@@ -123,7 +123,7 @@ final class TaughtIsMetTest extends TestCase
     {
         $seam = Fixtures::bundle()->lesson('first-seam');
         $field = $seam->sampler->rows['seam']->fields['start-in'];
-        self::assertSame('Set the needle down 3 to 5 mm in from the edge.', self::judged($seam, 'seam', 'start', $field, [1.0])->change()?->text);
-        self::assertSame('Set the needle down nearer the edge: 3 to 5 mm in.', self::judged($seam, 'seam', 'start', $field, [12.0])->change()?->text);
+        self::assertSame('Set the needle down 3 to 5 mm from the edge.', self::judged($seam, 'seam', 'start', $field, [1.0])->change()?->text);
+        self::assertSame('Set the needle down nearer: 3 to 5 mm from the edge.', self::judged($seam, 'seam', 'start', $field, [12.0])->change()?->text);
     }
 }

@@ -1,5 +1,6 @@
 import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
-import { useEffect, useRef } from 'react'
+import { createContext, useContext, useEffect, useRef } from 'react'
+import type { Unit } from '../text/lengths'
 import { api, ask, Problem, type View } from './client'
 import { TOUCHES, touched } from './places'
 
@@ -21,6 +22,16 @@ export const queries = new QueryClient({
 
 export function useMe() {
     return useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')), staleTime: 60_000 })
+}
+
+/** What the reader measures in, where it is known; a page without an account says so itself. */
+export const OwnUnit = createContext<Unit | null>(null)
+
+export function useUnit(): Unit {
+    const own = useContext(OwnUnit)
+    // Never asked for by a drawing: whoever has no account must not be sent to sign in.
+    const me = useQuery<View['MeView']>({ queryKey: ['me'], enabled: false }).data
+    return own ?? me?.unit ?? 'mm'
 }
 
 export const todayOf = (id: string) =>

@@ -4455,6 +4455,11 @@ export interface components {
             sheet: boolean;
             homework: components["schemas"]["DrillView"] | null;
             skills: components["schemas"]["StudentSkillView"][];
+            /**
+             * @description of the ruler the class is taught with
+             * @enum {string}
+             */
+            unit: "mm" | "in";
         };
         /** @description Who is sure of something beside who is not. */
         PairView: {
@@ -5115,6 +5120,7 @@ export interface components {
             cloth_width_mm: number;
             selvedge_mm: number;
             spool_m: number;
+            currency?: string;
         };
         /** @description How things come from the studio's shop. */
         ShopView: {
@@ -5127,6 +5133,8 @@ export interface components {
             selvedge_mm: number;
             /** Format: float */
             spool_m: number;
+            /** @description that prices are in, such as EUR; empty: not said */
+            currency: string;
         };
         /** @description A sample that counts for a skill. */
         ShowingView: {

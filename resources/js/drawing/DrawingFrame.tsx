@@ -1,5 +1,6 @@
 import type { SVGProps } from 'react'
-import { t } from '../text/words'
+import { useUnit } from '../api/queries'
+import { bar } from '../text/lengths'
 import { cx } from './dress'
 
 interface Props extends Omit<SVGProps<SVGSVGElement>, 'name' | 'role'> {
@@ -16,13 +17,14 @@ export function DrawingFrame({ name, children, ...svg }: Props) {
     )
 }
 
-/** So many mm of a drawing, to read its scale by; within its frame. */
-export function ScaleLine({ mm, scale, x = 0, y = 0, label }: { mm: number; scale: number; x?: number; y?: number; label?: string }) {
+/** A bar of about so many mm to read a drawing's scale by, in the reader's unit; within its frame. */
+export function ScaleLine({ mm, scale, x = 0, y = 0 }: { mm: number; scale: number; x?: number; y?: number }) {
+    const shown = bar(mm, useUnit())
     return (
         <g transform={`translate(${x} ${y})`} className={cx('scale-bar')}>
-            <path d={`M0 0v8M0 4h${mm * scale}M${mm * scale} 0v8`} />
-            <text x={mm * scale + 8} y={9}>
-                {label ?? t('common.mm', { n: mm })}
+            <path d={`M0 0v8M0 4h${shown.mm * scale}M${shown.mm * scale} 0v8`} />
+            <text x={shown.mm * scale + 8} y={9}>
+                {shown.label}
             </text>
         </g>
     )

@@ -1,4 +1,5 @@
-import { t } from '../text/words'
+import { useUnit } from '../api/queries'
+import { bar } from '../text/lengths'
 import { DrawingFrame, ScaleLine } from './DrawingFrame'
 import { cx } from './dress'
 
@@ -49,7 +50,7 @@ export function FootOpening({ left, right, position, width, needle, verdict, sca
 /** A bar of so many mm to read a drawing's scale by. */
 export function ScaleBar({ mm, scale }: { mm: number; scale: number }) {
     return (
-        <DrawingFrame width={mm * scale + 60} height={16} name={t('common.mm', { n: mm })}>
+        <DrawingFrame width={mm * scale + 60} height={16} name={bar(mm, useUnit()).label}>
             <ScaleLine mm={mm} scale={scale} x={1} y={3} />
         </DrawingFrame>
     )

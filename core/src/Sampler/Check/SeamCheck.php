@@ -120,7 +120,7 @@ final readonly class SeamCheck implements Check
             $words->say("spread.$named", [
                 'step' => $words->length(abs($seam->step->mm ?? 0.0)), 'after' => (string) ($seam->step->after ?? 0),
                 'spread' => $words->length($seam->spreadMm), 'drift' => $words->signed($seam->driftMm),
-                'wobble' => $words->length($seam->wobbleMm), 'over' => $words->mm($overMm, 0),
+                'wobble' => $words->length($seam->wobbleMm), 'over' => $words->about($overMm),
             ]),
             $steady ? null : $pattern->value,
             $figures,

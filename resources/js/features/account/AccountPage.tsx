@@ -48,6 +48,7 @@ function Profile({ me }: { me: View['MeView'] }) {
                         { value: 'in', label: t('account.inches') },
                     ]}
                 />
+                <small>{t('account.stitchesStayInMm')}</small>
             </div>
             <div className={cx('settings-row')}>
                 <span id="hand">{t('account.sheetsForThe')}</span>

@@ -1,5 +1,7 @@
 import type { View } from '../../api/client'
+import { useUnit } from '../../api/queries'
 import { DrawingFrame } from '../../drawing/DrawingFrame'
+import { cloth, clothBy, wide } from '../../text/lengths'
 import { mm } from '../../text/numbers'
 import { t } from '../../text/words'
 import { cx } from './dress'
@@ -11,17 +13,16 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
     // So long that the whole width is about as high as a hand; longer cloth is folded into rows.
     const scale = 190 / plan.cloth_width
     const perRow = WIDE / scale
+    const unit = useUnit()
+    const step = clothBy(unit).metres * 500
+    const along = (at: number) => `${mm(at / 1000 / clothBy(unit).metres)} ${clothBy(unit).name}`
     const rows = Math.max(1, Math.ceil(plan.length / perRow))
     return (
         <section className={cx('cutting')} tabIndex={0} aria-label={title}>
             <h2>
-                {t('materials.mOfCm', { what: title, m: mm(Math.ceil(plan.length / 100) / 10, 1), w: mm(plan.cloth_width / 10) })}{' '}
+                {t('materials.clothOf', { what: title, long: cloth(plan.length / 1000, unit), wide: wide(plan.cloth_width, unit) })}{' '}
                 <small>
-                    {t('materials.piecesWasteNoPlanIs', {
-                        n: plan.placed.length,
-                        waste: Math.round(plan.waste_share * 100),
-                        bound: mm(plan.lower_bound / 1000),
-                    })}
+                    {t('materials.piecesWasteNoPlanIs', { n: plan.placed.length, waste: Math.round(plan.waste_share * 100), bound: along(plan.lower_bound) })}
                 </small>
             </h2>
             {Array.from({ length: rows }, (_, r) => {
@@ -34,16 +35,16 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
                         height={plan.cloth_width * scale + 22}
                         className={cx('cutting-row')}
 
-                        name={t('materials.cuttingPlanFromToM', { a: mm(from / 1000), b: mm((from + long) / 1000) })}>
+                        name={t('materials.cuttingPlanFromToM', { a: along(from), b: along(from + long) })}>
                         <rect x={1} y={1} width={long * scale} height={plan.cloth_width * scale} className={cx('cloth')} />
                         {[plan.selvedge, plan.cloth_width - plan.selvedge].map((y) => (
                             <line key={y} x1={1} x2={long * scale} y1={y * scale + 1} y2={y * scale + 1} className={cx('selvedge')} />
                         ))}
                         <Boxes boxes={plan.placed} plan={plan} scale={scale} from={from} long={long} kind="piece" />
                         <Boxes boxes={plan.offcuts} plan={plan} scale={scale} from={from} long={long} kind="offcut" />
-                        {Array.from({ length: Math.floor(long / 500) + 1 }, (_, i) => (
-                            <text key={i} x={Math.min(i * 500 * scale + 3, long * scale - 30)} y={plan.cloth_width * scale + 17}>
-                                {mm((from + i * 500) / 1000, 1)} m
+                        {Array.from({ length: Math.floor(long / step) + 1 }, (_, i) => (
+                            <text key={i} x={Math.min(i * step * scale + 3, long * scale - 30)} y={plan.cloth_width * scale + 17}>
+                                {along(from + i * step)}
                             </text>
                         ))}
                     </DrawingFrame>
@@ -56,7 +57,7 @@ export function CuttingPlan({ plan, title }: { plan: View['CuttingView']; title:
             </ol>
             {plan.offcuts.length > 0 && (
                 <p className={cx('quiet')}>
-                    {t('materials.leftOver', { list: plan.offcuts.map((o) => `${mm(o.width / 10)} × ${mm(o.length / 10)} cm`).join(', ') })}
+                    {t('materials.leftOver', { list: plan.offcuts.map((o) => `${wide(o.width, unit)} × ${wide(o.length, unit)}`).join(', ') })}
                 </p>
             )}
         </section>

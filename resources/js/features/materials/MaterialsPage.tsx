@@ -1,8 +1,10 @@
-import { Button, Checkbox, TextInput } from '@mantine/core'
+import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
-import { useChange, useMaterials, useMe } from '../../api/queries'
+import { useChange, useMaterials, useMe, useUnit } from '../../api/queries'
+import { cloth, clothBy } from '../../text/lengths'
+import { CURRENCIES, currencyName, price } from '../../text/money'
 import { mm, toNumber } from '../../text/numbers'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
@@ -20,11 +22,17 @@ export default function MaterialsPage() {
     const typed = toNumber(each)
     const zone = useMe().data?.timezone ?? 'UTC'
     const read = useMaterials(id, session === '' ? null : Number(session), typed)
+    const unit = useUnit()
     const note = useChange('cupboard', (body: View['CupboardBody']) =>
         ask(api.PUT('/api/classes/{class}/materials', { params: { path: { class: id } }, body })),
     )
     if (read.data === undefined) return read.error === null ? <Waiting what={t('materials.counting')} /> : <Trouble error={read.error} />
     const m = read.data
+    const by = clothBy(unit)
+    // Cloth is bought by the metre or the yard; everything else by the piece.
+    const off = (l: View['MaterialLineView']) => (l.unit === 'm' ? by.metres : 1)
+    const amount = (l: View['MaterialLineView'], n: number) => (l.unit === 'm' ? cloth(n, unit) : `${mm(n, 1)} ${l.unit}`)
+    const money = (n: number) => price(n, m.shop.currency)
     const print = `/api/classes/${id}/print`
     return (
         <div className="materials">
@@ -89,28 +97,26 @@ export default function MaterialsPage() {
                                 <strong>{l.title}</strong>
                                 <small>{l.how}</small>
                             </td>
-                            <td className={cx('num')}>
-                                {mm(l.amount, 1)} {l.unit}
-                            </td>
+                            <td className={cx('num')}>{amount(l, l.amount)}</td>
                             <td>
                                 <Amount
-                                    value={l.have}
+                                    value={Math.round((l.have / off(l)) * 1000) / 1000}
                                     label={t('materials.inTheCupboard2', { what: l.title })}
-                                    onKeep={(have) => note.mutate({ item: l.item, have })}
+                                    onKeep={(have) => note.mutate({ item: l.item, have: have * off(l) })}
                                 />
                             </td>
                             <td className={cx('num')}>
-                                <strong>{mm(l.buy, 1)}</strong> {l.unit}
+                                <strong>{amount(l, l.buy)}</strong>
                             </td>
                             <td>{l.short_on !== null && <span className={cx('due')}>{day(l.short_on, zone)}</span>}</td>
                             <td>
                                 <Amount
-                                    value={l.price}
+                                    value={Math.round(l.price * off(l) * 1000) / 1000}
                                     label={t('materials.priceOf', { what: l.title })}
-                                    onKeep={(price) => note.mutate({ item: l.item, price })}
+                                    onKeep={(of) => note.mutate({ item: l.item, price: of / off(l) })}
                                 />
                             </td>
-                            <td className={cx('num')}>{l.cost === 0 ? '' : l.cost.toFixed(2)}</td>
+                            <td className={cx('num')}>{l.cost === 0 ? '' : money(l.cost)}</td>
                         </tr>
                     ))}
                 </tbody>
@@ -118,9 +124,9 @@ export default function MaterialsPage() {
                     <tfoot>
                         <tr>
                             <td />
-                            <td colSpan={6}>{t('materials.togetherForEachStudent', { each: m.cost_each.toFixed(2) })}</td>
+                            <td colSpan={6}>{t('materials.togetherForEachStudent', { each: money(m.cost_each) })}</td>
                             <td className={cx('num')}>
-                                <strong>{m.cost.toFixed(2)}</strong>
+                                <strong>{money(m.cost)}</strong>
                             </td>
                         </tr>
                     </tfoot>
@@ -135,17 +141,32 @@ export default function MaterialsPage() {
 
 /** How things come from the shop: what the list is counted in. */
 function Shop({ shop }: { shop: View['ShopView'] }) {
+    const unit = useUnit()
     const keep = useChange('cupboard', (next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
+    const of = (mm: number, each: number) => Math.round((mm / each) * 100) / 100
+    const [wideBy, edgeBy, longBy] = unit === 'in' ? [25.4, 25.4, 0.9144] : [10, 1, 1]
     return (
         <div className={cx('shop')}>
             <span>
                 {t('common.cloth')}{' '}
-                <Amount value={shop.cloth_width_mm / 10} label={t('materials.widthOfTheClothIn')} onKeep={(cm) => keep.mutate({ cloth_width_mm: cm * 10 })} />{' '}
-                {t('materials.cmWideSelvedge')}{' '}
-                <Amount value={shop.selvedge_mm} label={t('materials.selvedgeInMm')} onKeep={(selvedge_mm) => keep.mutate({ selvedge_mm })} />{' '}
-                {t('materials.mmEachSideThreadOn')}{' '}
-                <Amount value={shop.spool_m} label={t('materials.metresOnASpool')} onKeep={(spool_m) => keep.mutate({ spool_m })} /> m
+                <Amount
+                    value={of(shop.cloth_width_mm, wideBy)}
+                    label={t('materials.widthOfTheCloth')}
+                    onKeep={(wide) => keep.mutate({ cloth_width_mm: wide * wideBy })}
+                />{' '}
+                {unit === 'in' ? t('materials.inWideSelvedge') : t('materials.cmWideSelvedge')}{' '}
+                <Amount value={of(shop.selvedge_mm, edgeBy)} label={t('materials.selvedge')} onKeep={(edge) => keep.mutate({ selvedge_mm: edge * edgeBy })} />{' '}
+                {unit === 'in' ? t('materials.inEachSideThreadOn') : t('materials.mmEachSideThreadOn')}{' '}
+                <Amount value={of(shop.spool_m, longBy)} label={t('materials.threadOnASpool')} onKeep={(long) => keep.mutate({ spool_m: long * longBy })} />{' '}
+                {clothBy(unit).name}
             </span>
+            <NativeSelect
+                label={t('materials.pricesIn')}
+                className={cx('choice')}
+                value={shop.currency}
+                onChange={(e) => keep.mutate({ currency: e.currentTarget.value })}
+                data={[{ value: '', label: t('materials.notSaid') }, ...CURRENCIES.map((code) => ({ value: code, label: `${code} · ${currencyName(code)}` }))]}
+            />
             <Trouble error={keep.error} />
         </div>
     )

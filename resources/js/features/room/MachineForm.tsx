@@ -1,7 +1,8 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
-import { useChange } from '../../api/queries'
+import { useChange, useUnit } from '../../api/queries'
+import type { Unit } from '../../text/lengths'
 import { toNumber } from '../../text/numbers'
 import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
@@ -9,7 +10,7 @@ import { NumberField } from '../../ui/NumberField'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 import { HoleQuestions } from './HoleQuestions'
-import { listText, readFixed, readList } from './lists'
+import { lengthsText, listText, readFixed, readLengths, readList } from './lists'
 import { MachineDrawing } from './MachineDrawing'
 
 type Facts = View['MachineFacts']
@@ -24,7 +25,7 @@ const ALSO: Record<Facts['also'][number], [string, string]> = {
 const named = (words: Record<string, Key>) => Object.entries(words).map(([id, key]) => ({ id, title: t(key) }))
 
 /** What is typed as text, of a machine's facts. */
-const typedOf = (of: Facts) => ({
+const typedOf = (of: Facts, unit: Unit) => ({
     widest_swing_mm: String(of.widest_swing_mm),
     shortest_stitch_mm: String(of.shortest_stitch_mm),
     longest_stitch_mm: String(of.longest_stitch_mm),
@@ -34,7 +35,7 @@ const typedOf = (of: Facts) => ({
     strokes_per_minute: String(of.strokes_per_minute),
     bobbin_metres: String(of.bobbin_metres),
     needle_positions_mm: listText(of.needle_positions_mm),
-    plate_lines_mm: listText(of.plate_lines_mm),
+    plate_lines_mm: lengthsText(of.plate_lines_mm, unit),
     fixed_zigzags: of.fixed_zigzags.map((z) => `${z.width_mm} × ${z.length_mm} ${z.name}`).join('; '),
 })
 
@@ -49,9 +50,10 @@ interface Props {
 
 /** A machine's facts, with its plate and needle drawn as they are typed. */
 export function MachineForm({ room, machine, onDone }: Props) {
+    const unit = useUnit()
     const start = machine === null ? { ...usual(room, 'mechanical'), name: t('room.machine2', { n: room.machines.length + 1 }) } : machine.facts
     const [facts, setFacts] = useState<Facts>(start)
-    const [typed, setTyped] = useState(() => typedOf(start))
+    const [typed, setTyped] = useState(() => typedOf(start, unit))
     const [sure, setSure] = useState(false)
     const write = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
     /** A measure of it as it is typed. */
@@ -72,7 +74,8 @@ export function MachineForm({ room, machine, onDone }: Props) {
         strokes_per_minute: number('strokes_per_minute'),
         bobbin_metres: number('bobbin_metres'),
         needle_positions_mm: readList(typed.needle_positions_mm),
-        plate_lines_mm: readList(typed.plate_lines_mm),
+        // Lines that nobody typed anew stay to the hundredth, whatever ruler they are read by.
+        plate_lines_mm: typed.plate_lines_mm === lengthsText(facts.plate_lines_mm, unit) ? facts.plate_lines_mm : readLengths(typed.plate_lines_mm, unit),
         fixed_zigzags: readFixed(typed.fixed_zigzags),
     }
     const save = useChange('machines', async () => {
@@ -117,7 +120,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                           : {}),
                   }
         setFacts(next)
-        if (machine === null) setTyped(typedOf(next))
+        if (machine === null) setTyped(typedOf(next, unit))
         else if (to === 'straight-only') setTyped({ ...typed, widest_swing_mm: '0', fixed_zigzags: '' })
     }
     return (
@@ -162,7 +165,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
                 <TextInput
                     label={
                         <>
-                            {t('room.linesOnThePlate')} <small>{t('room.mmFromTheNeedle')}</small>
+                            {t('room.linesOnThePlate')} <small>{unit === 'in' ? t('room.inFromTheNeedle') : t('room.mmFromTheNeedle')}</small>
                         </>
                     }
                     className={cx('choice')}

@@ -1,4 +1,5 @@
 import type { View } from '../../api/client'
+import { bare, readLength, type Unit } from '../../text/lengths'
 
 /** Numbers with blanks between; a comma inside one is a decimal comma. What is no number is sent as typed, so that it can be named. */
 export function readList(typed: string): number[] {
@@ -30,3 +31,14 @@ export function readFixed(typed: string): View['MachineFacts']['fixed_zigzags'] 
             }
         })
 }
+
+/** Distances by ruler as they are typed in the reader's unit. */
+export const lengthsText = (of: readonly number[], unit: Unit): string => (unit === 'mm' ? listText(of) : of.map((n) => bare(n, 'in')).join('; '))
+
+export const readLengths = (typed: string, unit: Unit): number[] =>
+    unit === 'mm'
+        ? readList(typed)
+        : typed
+              .split(/[;,]/)
+              .filter((n) => n.trim() !== '')
+              .map((n) => readLength(n, 'in') ?? Number.NaN)

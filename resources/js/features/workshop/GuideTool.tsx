@@ -2,6 +2,7 @@ import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { DrawingFrame } from '../../drawing/DrawingFrame'
+import { fine, length, type Unit } from '../../text/lengths'
 import { mm } from '../../text/numbers'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
@@ -27,10 +28,10 @@ export function GuideTool({ room, unit }: ToolProps) {
     const best = a?.all[0]
     const say = (g: NonNullable<typeof best>) =>
         g.needle_position_mm === 0
-            ? t('workshop.atMm', { guide: g.id, mm: mm(g.setting_mm) })
-            : t('workshop.atMmNeedleMmTo', {
+            ? t('workshop.guideAt', { guide: g.id, at: length(g.setting_mm, unit) })
+            : t('workshop.guideAtNeedle', {
                   guide: g.id,
-                  mm: mm(g.setting_mm),
+                  at: length(g.setting_mm, unit),
                   by: mm(Math.abs(g.needle_position_mm)),
                   side: g.needle_position_mm < 0 ? t('common.left') : t('common.right'),
               })
@@ -38,12 +39,12 @@ export function GuideTool({ room, unit }: ToolProps) {
         g.error_mm < 0.005
             ? t('workshop.exact')
             : g.over_mm > 0
-              ? t('workshop.mmWider', { n: mm(g.error_mm) })
-              : t('workshop.mmNarrower', { n: mm(g.error_mm) })
+              ? t('workshop.wider', { by: fine(g.error_mm, unit) })
+              : t('workshop.narrower', { by: fine(g.error_mm, unit) })
     const text =
         a === undefined || best === undefined
             ? null
-            : t('workshop.mmOn', { allowance: mm(a.allowance_mm), machine: machine.name, guide: say(best), off: off(best) })
+            : t('workshop.allowanceOn', { allowance: length(a.allowance_mm, unit), machine: machine.name, guide: say(best), off: off(best) })
     return (
         <div className={cx('tool-cols')}>
             <div className={cx('tool-form')}>
@@ -68,7 +69,7 @@ export function GuideTool({ room, unit }: ToolProps) {
                         <p className={cx('big-verdict')}>
                             <strong>{say(best)}</strong> {off(best)}
                         </p>
-                        <GuideDrawing allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
+                        <GuideDrawing unit={unit} allowance={a.allowance_mm} all={a.all.slice(0, MANY)} />
                         {best.id.startsWith('tape') && <p className={cx('caution')}>{t('workshop.tapeOnTheBedMeasure')}</p>}
                         {best.id.startsWith('magnetic') && <p className={cx('caution')}>{t('workshop.magnetsOnlyWhereTheMachines')}</p>}
                         {best.needle_position_mm !== 0 && <p className={cx('caution')}>{t('workshop.needleMovedAFullTurn')}</p>}
@@ -97,7 +98,7 @@ export function GuideTool({ room, unit }: ToolProps) {
 }
 
 /** Needle, guides and the allowance along one line, to scale. */
-function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string; setting_mm: number; needle_position_mm: number }[] }) {
+function GuideDrawing({ unit, allowance, all }: { unit: Unit; allowance: number; all: { id: string; setting_mm: number; needle_position_mm: number }[] }) {
     const far = Math.max(allowance, 12, ...all.slice(0, 4).map((g) => g.setting_mm)) + 4
     const scale = 540 / (far + 8)
     const x = (at: number) => (at + 6) * scale
@@ -124,11 +125,11 @@ function GuideDrawing({ allowance, all }: { allowance: number; all: { id: string
                 {t('common.needle2')}
             </text>
             <text x={x(needle + allowance) - 6} y={30} textAnchor="end">
-                {mm(allowance)}
+                {length(allowance, unit)}
             </text>
             {best !== undefined && (
                 <text x={Math.min(x(best.setting_mm), 540)} y={92} textAnchor="middle">
-                    {mm(best.setting_mm)}
+                    {length(best.setting_mm, unit)}
                 </text>
             )}
         </DrawingFrame>

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useCompute } from '../../api/compute'
 import { ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
+import { length } from '../../text/lengths'
 import { mm, toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { NumberField } from '../../ui/NumberField'
@@ -13,7 +14,7 @@ import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
 /** Any stitch on both faces, to scale or at true size. */
-export function StitchTool({ room }: ToolProps) {
+export function StitchTool({ room, unit }: ToolProps) {
     const [stitch, setStitch] = useState('zigzag')
     const kind = room.stitches.find((s) => s.id === stitch)
     const [typed, setTyped] = useState({ length: '2', width: '3.5', row: '30', position: '0', stack: '0.6' })
@@ -59,9 +60,9 @@ export function StitchTool({ room }: ToolProps) {
                   title: p.title,
                   size: p.width_mm > 0 ? `${mm(p.width_mm)} wide × ${mm(p.length_mm)} long` : `${mm(p.length_mm)} mm long`,
                   n: p.stitches,
-                  row: mm(row),
-                  top: Math.round(p.top_mm),
-                  bobbin: Math.round(p.bobbin_mm),
+                  row: length(row, unit),
+                  top: length(p.top_mm, unit),
+                  bobbin: length(p.bobbin_mm, unit),
                   ratio: mm(p.ratio, 1),
                   min: mm(p.minutes, 1),
               })

@@ -2,7 +2,8 @@ import { Button, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
-import { useChange, useLessonText, useMe, useRoom } from '../../../api/queries'
+import { useChange, useLessonText, useMe, useRoom, useUnit } from '../../../api/queries'
+import { length } from '../../../text/lengths'
 import { mm } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
@@ -31,6 +32,7 @@ export default function DraftPage() {
 const PARTS = ['rows', 'cloth', 'words', 'versions'] as const
 
 function Table({ studio, text, stitches }: { studio: string; text: View['LessonTextView']; stitches: View['StitchView'][] }) {
+    const unit = useUnit()
     const shelf = text.lesson
     const draft = useDraft(studio, shelf, text.version)
     const lesson = draft.draft
@@ -166,7 +168,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                                               ? t('samplers.lookedAtNotSewn')
                                                               : t('samplers.stitchesMmMin', {
                                                                     n: figures.stitches,
-                                                                    mm: mm(figures.row_mm, 0),
+                                                                    long: unit === 'in' ? length(figures.row_mm, unit) : `${mm(figures.row_mm, 0)} mm`,
                                                                     min: figures.minutes.toFixed(1),
                                                                 })}
                                                     </small>

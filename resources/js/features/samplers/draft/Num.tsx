@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import { api, ask } from '../../../api/client'
+import { useUnit } from '../../../api/queries'
+import { bare as inUnit, readLength } from '../../../text/lengths'
 import { toNumber } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { StepField } from '../../../ui/StepField'
@@ -10,43 +11,49 @@ interface Props {
     value: number | undefined
     onChange: (value: number) => void
     step?: number
+    /** "length": in the reader's own unit; else what stands behind the number. */
     unit?: string
     /** Only the field; the label is for those who do not see it. */
     bare?: boolean
 }
 
-/** A number of the draft: comma or point, ↑ and ↓ by a step; a length also as inches, "5/8". */
-export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = false }: Props) {
+const SIXTEENTH_MM = 25.4 / 16
+/** Typed with its own unit: "5/8 in" for who measures in mm, "16 mm" for who does in inches. */
+const WITH_UNIT = /^(.*?)\s*(mm|in|inch|inches|"|″)$/i
+
+/** What is typed, in mm. */
+function read(typed: string, reader: 'mm' | 'in'): number | null {
+    const own = WITH_UNIT.exec(typed.trim())
+    const value = own === null ? readLength(typed, reader) : readLength(own[1] ?? '', own[2]?.toLowerCase() === 'mm' ? 'mm' : 'in')
+    // A fraction is inches, whoever types it.
+    return value ?? (typed.includes('/') ? readLength(typed, 'in') : null)
+}
+
+/** A number of the draft: comma or point, ↑ and ↓ by a step; a length in the reader's unit, or with its own behind it: "5/8 in". */
+export function Num({ label, value, onChange, step = 0.5, unit = 'length', bare = false }: Props) {
+    const reader = useUnit()
     const [typed, setTyped] = useState<string | null>(null)
-    const write = (text: string) => {
-        setTyped(text)
-        const number = toNumber(text)
-        if (number !== null) onChange(number)
+    const isLength = unit === 'length'
+    const of = (text: string) => (isLength ? read(text, reader) : toNumber(text))
+    const settle = (text: string | null) => {
+        const number = text === null ? null : of(text)
+        if (number !== null) onChange(Math.round(number * 1000) / 1000)
+        if (number !== null || text?.trim() === '') setTyped(null)
     }
-    const settle = async () => {
-        const text = typed
-        if (text === null) return
-        if (toNumber(text) === null && text.trim() !== '' && unit === 'mm') {
-            try {
-                const { mm } = await ask(api.POST('/api/compute/convert-length', { body: { value: text.replace(/ *(in|inch|")$/, ''), unit: 'in' } }))
-                onChange(Math.round(mm * 1000) / 1000)
-            } catch {
-                return
-            }
-        }
+    const move = (up: number) => {
         setTyped(null)
+        const by = isLength && reader === 'in' ? SIXTEENTH_MM : step
+        onChange(Math.round(((value ?? 0) + up * by) * 1000) / 1000)
     }
-    const move = (by: number) => {
-        setTyped(null)
-        onChange(Math.round(((value ?? 0) + by) * 1000) / 1000)
-    }
-    const wrong = typed !== null && toNumber(typed) === null && typed.trim() !== ''
+    const wrong = typed !== null && of(typed) === null && typed.trim() !== ''
+    const says = isLength ? reader : unit
     const shown = (
         <>
             {label}
-            {unit !== '' && <small> {unit}</small>}
+            {says !== '' && <small> {says}</small>}
         </>
     )
+    const plain = value === undefined ? '' : isLength && reader === 'in' ? inUnit(value, 'in') : String(value)
     return (
         <StepField
             name={label}
@@ -55,13 +62,19 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'mm', bare = fa
             maxLength={12}
             error={wrong}
             title={wrong ? t('samplers.aNumberOrInchesSuch') : undefined}
-            value={typed ?? (value === undefined ? '' : String(value))}
-            onChange={(e) => write(e.currentTarget.value)}
-            onBlur={() => void settle()}
-            onKeyDown={(e) => {
-                if (e.key === 'Enter') void settle()
+            value={typed ?? plain}
+            onChange={(e) => {
+                const text = e.currentTarget.value
+                setTyped(text)
+                // "16" on the way to "16 mm" is taken as it stands; what it means in the end is settled when the field is left.
+                const number = of(text)
+                if (number !== null) onChange(Math.round(number * 1000) / 1000)
             }}
-            onStep={(up) => move(up * step)}
+            onBlur={() => settle(typed)}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') settle(typed)
+            }}
+            onStep={move}
         />
     )
 }

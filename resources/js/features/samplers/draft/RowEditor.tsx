@@ -79,12 +79,25 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
                                 }))
                             }}
                         />
-                        <Num label={t('common.length')} value={row.stitch_mm} step={0.1} onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))} />
+                        <Num
+                            label={t('common.length')}
+                            unit="mm"
+                            value={row.stitch_mm}
+                            step={0.1}
+                            onChange={(v) => change('length', (r) => ({ ...r, stitch_mm: v }))}
+                        />
                         {kind?.swings === true && (
-                            <Num label={t('common.width')} value={row.width_mm} step={0.1} onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))} />
+                            <Num
+                                label={t('common.width')}
+                                unit="mm"
+                                value={row.width_mm}
+                                step={0.1}
+                                onChange={(v) => change('width', (r) => ({ ...r, width_mm: v }))}
+                            />
                         )}
                         <Num
                             label={t('samplers.needleLeft')}
+                            unit="mm"
                             value={row.needle_position_mm ?? 0}
                             onChange={(v) => change('needle', (r) => ({ ...r, needle_position_mm: v }))}
                         />
@@ -130,7 +143,7 @@ export function RowEditor({ lesson, row, read, problems, stitches, onChange, onP
 }
 
 function PathFields({ path, onChange }: { path: DraftPath; onChange: (what: string, path: DraftPath) => void }) {
-    const num = (label: string, name: keyof DraftPath, unit = 'mm', step = 0.5) => (
+    const num = (label: string, name: keyof DraftPath, unit = 'length', step = 0.5) => (
         <Num
             key={name}
             label={label}

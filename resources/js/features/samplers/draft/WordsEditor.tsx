@@ -58,6 +58,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
     return (
         <div className={cx('row-editor')}>
             <div className={cx('draft-fields')}>{text('title', t('samplers.title'), 80)}</div>
+            <p className={cx('quiet')}>{t('samplers.lengthsInBraces', { example: '{50 mm}' })}</p>
             <div className={cx('draft-fields')}>{text('why', t('samplers.why'), 300)}</div>
             <div className={cx('draft-fields')}>
                 {minutes('demo', t('samplers.show'))}

@@ -14,7 +14,7 @@ interface Props {
 
 const WIDE = 560
 const LEFT = 24
-const HALF_INCH_MM = 12.7
+const SCALE_MM = 10
 
 /** The chain to one scale: the button from the side with the strip round it, half of the strip laid out, the opening, and the hole with its bars. */
 export function ChainDrawing({ size, across, through, shape, unit }: Props) {
@@ -54,7 +54,7 @@ export function ChainDrawing({ size, across, through, shape, unit }: Props) {
             <text x={x(size.finished_mm) + 10} y={hole + 56}>
                 {t('workshop.finishedOf', { n: length(size.finished_mm, unit) })}
             </text>
-            <ScaleLine mm={unit === 'in' ? HALF_INCH_MM : 10} label={length(unit === 'in' ? HALF_INCH_MM : 10, unit)} scale={scale} x={x(0)} y={hole + 72} />
+            <ScaleLine mm={SCALE_MM} scale={scale} x={x(0)} y={hole + 72} />
         </DrawingFrame>
     )
 }
