@@ -73,6 +73,12 @@ final readonly class Words
         return $this->unit === Unit::Inch ? SaidLength::eighths($metres / Length::METRES_PER_YARD).' yd' : $this->number(ceil($metres * 10 - Near::DUST) / 10).' m';
     }
 
+    /** Thread, never less than is needed: whole metres, or yards. */
+    public function thread(float $metres): string
+    {
+        return $this->unit === Unit::Inch ? $this->number(ceil($metres / Length::METRES_PER_YARD - Near::DUST)).' yd' : $this->number(ceil($metres - Near::DUST)).' m';
+    }
+
     /** How wide cloth lies: whole centimetres, or inches. */
     public function wide(float $mm): string
     {

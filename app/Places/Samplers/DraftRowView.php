@@ -16,6 +16,7 @@ final readonly class DraftRowView
      */
     public function __construct(
         #[OA\Property] public string $id,
+        #[OA\Property(description: 'with its lengths in the reader’s unit')] public string $title,
         #[OA\Property(description: '0 where nothing is sewn')] public int $stitches,
         #[OA\Property] public float $row_mm,
         #[OA\Property] public float $thread_mm,

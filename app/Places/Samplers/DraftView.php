@@ -32,7 +32,7 @@ final readonly class DraftView
     {
         $figures = $draft->layout->rows ?? [];
         $rows = array_map(fn (Row $r): DraftRowView => new DraftRowView(
-            $r->id, $figures[$r->id]['stitches'] ?? 0, $figures[$r->id]['row_mm'] ?? 0.0, $figures[$r->id]['thread_mm'] ?? 0.0, $figures[$r->id]['minutes'] ?? 0.0,
+            $r->id, $r->title, $figures[$r->id]['stitches'] ?? 0, $figures[$r->id]['row_mm'] ?? 0.0, $figures[$r->id]['thread_mm'] ?? 0.0, $figures[$r->id]['minutes'] ?? 0.0,
             (object) array_column(array_map(fn (CheckSpec $c): array => [$c->id, $c->allows], $r->checks), 1, 0),
             array_map(fn (RowInRoom $in): RowFitView => RowFitView::of($in), $draft->room[$r->id] ?? []),
         ), array_values($draft->lesson->sampler->rows ?? []));

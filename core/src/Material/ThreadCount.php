@@ -40,7 +40,7 @@ final class ThreadCount
         foreach ($this->metres as $colour => $sewn) {
             $metres = ceil($sewn * self::MARGIN);
             $needs[] = new Need('thread.'.self::id($colour), $words->say('material.thread', ['colour' => $colour]), max((float) $machines, ceil($metres / $bought->spoolMetres)), 'spools', $words->say('material.thread-how', [
-                'sewn' => (string) (int) ceil($sewn), 'margin' => $words->number(self::MARGIN), 'metres' => (string) (int) $metres, 'spool' => $words->number($bought->spoolMetres), 'machines' => (string) $machines,
+                'sewn' => $words->thread($sewn), 'margin' => $words->number(self::MARGIN), 'metres' => $words->thread($metres), 'spool' => $words->thread($bought->spoolMetres), 'machines' => (string) $machines,
             ]));
         }
         $bobbins = 0.0;
@@ -48,10 +48,10 @@ final class ThreadCount
         foreach ($this->bobbin as $colour => $sewn) {
             $metres = ceil($sewn * self::MARGIN);
             $bobbins += $wound = max((float) $machines, ceil($metres / $bought->bobbinMetres));
-            $parts[] = $words->say('material.bobbin-part', ['n' => $words->number($wound), 'colour' => $colour, 'metres' => (string) (int) $metres]);
+            $parts[] = $words->say('material.bobbin-part', ['n' => $words->number($wound), 'colour' => $colour, 'metres' => $words->thread($metres)]);
         }
         if ($parts !== []) {
-            $needs[] = new Need('bobbin', $words->say('material.bobbin'), $bobbins, 'pieces', $words->say('material.bobbin-how', ['parts' => implode(', ', $parts), 'full' => $words->number($bought->bobbinMetres), 'machines' => (string) $machines]));
+            $needs[] = new Need('bobbin', $words->say('material.bobbin'), $bobbins, 'pieces', $words->say('material.bobbin-how', ['parts' => implode(', ', $parts), 'full' => $words->thread($bought->bobbinMetres), 'machines' => (string) $machines]));
         }
 
         return $needs;

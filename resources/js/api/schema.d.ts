@@ -3250,6 +3250,8 @@ export interface components {
         /** @description What a row on the drafting table takes, and where it can be sewn. */
         DraftRowView: {
             id: string;
+            /** @description with its lengths in the reader’s unit */
+            title: string;
             /** @description 0 where nothing is sewn */
             stitches: number;
             /** Format: float */

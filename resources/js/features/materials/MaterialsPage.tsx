@@ -100,7 +100,7 @@ export default function MaterialsPage() {
                             <td className={cx('num')}>{amount(l, l.amount)}</td>
                             <td>
                                 <Amount
-                                    value={Math.round((l.have / off(l)) * 1000) / 1000}
+                                    value={Math.round((l.have / off(l)) * 100) / 100}
                                     label={t('materials.inTheCupboard2', { what: l.title })}
                                     onKeep={(have) => note.mutate({ item: l.item, have: have * off(l) })}
                                 />
@@ -111,7 +111,7 @@ export default function MaterialsPage() {
                             <td>{l.short_on !== null && <span className={cx('due')}>{day(l.short_on, zone)}</span>}</td>
                             <td>
                                 <Amount
-                                    value={Math.round(l.price * off(l) * 1000) / 1000}
+                                    value={Math.round(l.price * off(l) * 100) / 100}
                                     label={t('materials.priceOf', { what: l.title })}
                                     onKeep={(of) => note.mutate({ item: l.item, price: of / off(l) })}
                                 />
@@ -143,7 +143,7 @@ export default function MaterialsPage() {
 function Shop({ shop }: { shop: View['ShopView'] }) {
     const unit = useUnit()
     const keep = useChange('cupboard', (next: Partial<View['ShopView']>) => ask(api.PUT('/api/shop', { body: { ...shop, ...next } })))
-    const of = (mm: number, each: number) => Math.round((mm / each) * 100) / 100
+    const of = (value: number, each: number) => Math.round((value / each) * 10) / 10
     const [wideBy, edgeBy, longBy] = unit === 'in' ? [25.4, 25.4, 0.9144] : [10, 1, 1]
     return (
         <div className={cx('shop')}>

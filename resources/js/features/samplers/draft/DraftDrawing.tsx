@@ -1,8 +1,10 @@
 import { useElementSize } from '@mantine/hooks'
 import { useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { View } from '../../../api/client'
+import { useUnit } from '../../../api/queries'
 import { SheetParts } from '../../../drawing/SheetParts'
 import { linePath, stitchPath } from '../../../drawing/stitches'
+import { bare, length } from '../../../text/lengths'
 import { t } from '../../../text/words'
 import { cx } from '../dress'
 import { handles, moveRow, withRow, type DraftLesson, type DraftRow } from './lesson'
@@ -35,6 +37,7 @@ const SNAP_MM = 0.5
 
 /** The sampler to scale; rows, their ends and corners are dragged, or moved with the arrow keys. */
 export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onChange }: Props) {
+    const unit = useUnit()
     const { ref, width, height } = useElementSize()
     const scale = Math.max(0.4, Math.min((width - 2 * MARGIN) / drawing.width, (height - 2 * MARGIN - 26) / drawing.height))
     const [drag, setDrag] = useState<Drag | null>(null)
@@ -91,7 +94,7 @@ export function DraftDrawing({ lesson, drawing, problems, chosen, onChoose, onCh
                                 />
                                 <Grid x={p.x} y={p.y} width={p.width} height={p.height} scale={scale} />
                                 <text x={(p.x + p.width) * scale} y={p.height * scale + 17} textAnchor="end" className="draw-label">
-                                    {p.width} × {p.height} mm
+                                    {bare(p.width, unit)} × {length(p.height, unit)}
                                 </text>
                             </g>
                         ))}

@@ -160,7 +160,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                         <li key={r.id} className={cx(r.id === row?.id ? 'on' : '')}>
                                             <div>
                                                 <UnstyledButton aria-expanded={r.id === row?.id} onClick={() => setChosen(r.id)}>
-                                                    <strong>{r.title}</strong>
+                                                    <strong>{figures?.title ?? r.title}</strong>
                                                     <small>
                                                         {figures === undefined
                                                             ? ''
