@@ -161,6 +161,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::put('classes/{class}/bench/state', [BenchController::class, 'state'])->name('bench.state');
             Route::post('classes/{class}/bench/start', [BenchController::class, 'start'])->name('bench.start');
             Route::post('plan/estimate', [NewClassController::class, 'estimate'])->name('new-class.estimate')->middleware(['throttle:calculate', 'two-at-once']);
+            Route::get('classes/{class}/sessions/{session}/samples', [TodayController::class, 'samples'])->name('today.samples');
             Route::put('classes/{class}/sessions/{session}/end', [TodayController::class, 'end'])->name('today.end');
             Route::delete('classes/{class}/sessions/{session}/end', [TodayController::class, 'goOn'])->name('today.go-on');
             Route::delete('classes/{class}/sessions/{session}/begin', [TodayController::class, 'notBegun'])->name('today.not-begun');

@@ -132,4 +132,15 @@ final class LateSampleTest extends TestCase
         $this->postJson('/api/samples', $body)->assertCreated();
         self::assertSame(['09 18:40', '09 19:00'], $this->order());
     }
+
+    public function test_what_is_kept_of_a_session_that_is_over_stands_beside_everybody(): void
+    {
+        $sample = $this->keep(['session' => $this->sessions[0]]);
+        $all = $this->getJson("/api/classes/{$this->class->id}/sessions/{$this->sessions[0]}/samples")->assertOk();
+        $mine = array_column((array) $all->json(), null, 'student')[$this->student];
+        self::assertSame([$sample->id, 'first-seam'], [$mine['samples'][0]['sample'], $mine['samples'][0]['lesson']]);
+        self::assertSame([], array_merge([], ...array_column((array) $this->getJson("/api/classes/{$this->class->id}/sessions/{$this->sessions[1]}/samples")->json(), 'samples')));
+        $other = PlanSession::ofClass($this->sewingClass($this->teacher())->id)->firstOrFail();
+        $this->getJson("/api/classes/{$this->class->id}/sessions/{$other->id}/samples")->assertNotFound();
+    }
 }

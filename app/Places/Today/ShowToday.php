@@ -47,6 +47,18 @@ final readonly class ShowToday
         );
     }
 
+    /** @return list<CaughtUpView> what is kept of everybody in one session of the class */
+    public function of(SewingClass $class, string $session, Unit $unit): array
+    {
+        $held = PlanSession::ofClass($class->id)->where('plan_sessions.id', $session)->firstOrFail();
+        $reading = ($this->read)($class, $unit);
+
+        return array_values(array_map(fn (StudentAsRead $s): CaughtUpView => new CaughtUpView(
+            $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $held->bench()->away[$s->enrolment->student_id] ?? 'here',
+            array_map(self::kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === $session))),
+        ), $reading->students));
+    }
+
     private function session(ClassAsRead $reading, SessionInHand $inHand): SessionView
     {
         $room = ClassRoom::of($reading->class, count($reading->students));

@@ -27,6 +27,17 @@ final readonly class TodayController
         return new JsonResponse($show($class, Who::asks($request)->unit));
     }
 
+    #[OA\Get(
+        path: '/api/classes/{class}/sessions/{session}/samples',
+        operationId: 'sessionSamples',
+        parameters: [new InPath('class'), new InPath('session')],
+        responses: [new Answer(CaughtUpView::class, list: true), new Problem],
+    )]
+    public function samples(Request $request, SewingClass $class, string $session, ShowToday $show): JsonResponse
+    {
+        return new JsonResponse($show->of($class, $session, Who::asks($request)->unit));
+    }
+
     #[OA\Put(
         path: '/api/classes/{class}/sessions/{session}/end',
         operationId: 'endSession',

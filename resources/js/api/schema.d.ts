@@ -484,6 +484,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/sessions/{session}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sessionSamples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students": {
         parameters: {
             query?: never;
@@ -3086,6 +3102,15 @@ export interface components {
             passed: boolean;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
+        };
+        /** @description What is kept of one student in a session that is over, or running. */
+        CaughtUpView: {
+            student: string;
+            name: string;
+            seat: number;
+            /** @enum {string} */
+            state: "here" | "late" | "absent" | "left";
+            samples: components["schemas"]["SessionSampleView"][];
         };
         /** @description What may be behind a fault, and the one change that shows it. */
         CauseView: {
@@ -6790,6 +6815,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TodayView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    sessionSamples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaughtUpView"][];
                 };
             };
             /** @description what is wrong */

@@ -6,7 +6,7 @@ import { t } from '../text/words'
 import { cx } from './dress'
 
 /** Where hands are busy nobody is asked. */
-const BUSY = /^\/(look|round|run|start|workshop\/buttonhole)(\/|$)/
+const BUSY = /^\/(look|round|catch-up|run|start|workshop\/buttonhole)(\/|$)/
 
 /** A new version is there: asked at a quiet moment, and nothing typed is lost by it. */
 export function NewVersion() {

@@ -30,7 +30,12 @@ export function Shell({ me }: { me: View['MeView'] }) {
         {
             name: t('shell.today'),
             to: id === undefined ? '/start' : `/today/${id}`,
-            on: pathname.startsWith('/today') || pathname.startsWith('/look') || pathname.startsWith('/round') || pathname.startsWith('/session'),
+            on:
+                pathname.startsWith('/today') ||
+                pathname.startsWith('/look') ||
+                pathname.startsWith('/round') ||
+                pathname.startsWith('/catch-up') ||
+                pathname.startsWith('/session'),
         },
         { name: t('shell.plan'), to: id === undefined ? '/start' : `/plan/${id}`, on: pathname.startsWith('/plan') || pathname === '/start' },
         { name: t('common.samplers'), to: '/samplers', on: pathname.startsWith('/samplers') || pathname.startsWith('/materials') },

@@ -8,20 +8,13 @@ import { lookAt, readAgain, type Lesson, useLessons, useMe, usePulse, useToday }
 import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
-import { t, type Key } from '../../text/words'
+import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { SamplePanel } from '../sample/SamplePanel'
 import { cx } from './dress'
-
-const WORDS: Partial<Record<string, Key>> = {
-    met: 'common.met',
-    near: 'common.near',
-    'not-yet': 'common.notYet',
-    unsure: 'common.tooCloseToCall',
-    waits: 'common.waitsForTheLine',
-}
+import { WORDS } from './words'
 
 /** Walk the tables: one row of one lesson, student by student, with big keys; each look is a sample of its own. */
 export default function RoundPage() {

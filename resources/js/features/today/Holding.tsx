@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { Link } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { clock, day } from '../../text/time'
@@ -65,6 +66,9 @@ export function Holding({
                             : t('today.overByItsHour', { time: clock(session.ends_at, zone) })}{' '}
                         {t('today.whatWasSewnInIt', { n: session.number })}
                     </span>
+                    <Button component={Link} variant="subtle" to={`/catch-up/${id}?session=${session.id}`}>
+                        {t('catchUp.catchUpFromPaper')}
+                    </Button>
                     {session.ended && (
                         <Button variant="subtle" disabled={busy} onClick={() => goOn.mutate(undefined)}>
                             {t('today.itGoesOn')}
