@@ -7,12 +7,15 @@ use App\Places\Account\MeController;
 use App\Places\Account\SignInController;
 use App\Places\Class\ClassController;
 use App\Places\Class\SoundnessController;
+use App\Places\Class\TableController;
 use App\Places\Finder\FindController;
+use App\Places\Look\ImportController;
 use App\Places\Look\LookController;
 use App\Places\Look\PhotoController;
 use App\Places\Look\SampleController;
 use App\Places\Materials\ClassPrintController;
 use App\Places\Materials\MaterialController;
+use App\Places\Plan\CalendarController;
 use App\Places\Plan\NewClassController;
 use App\Places\Plan\PlanController;
 use App\Places\Plan\PlanFiguresController;
@@ -56,6 +59,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
 
     // The page behind a student's private link: no sign-in, guesses slowed down.
     Route::get('runs/{machine}/{ends}/{signature}', [ButtonholeController::class, 'run'])->name('buttonhole.run')->middleware('throttle:own-page');
+    Route::get('calendar/{token}', [CalendarController::class, 'show'])->name('calendar.show')->middleware('throttle:own-page');
     Route::get('page/{token}', [StudentController::class, 'page'])->name('student.page')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 
@@ -127,6 +131,11 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::post('shelf/import', [ShelfController::class, 'import'])->name('shelf.import');
             Route::post('shelf/back', [ShelfController::class, 'back'])->name('shelf.back');
             Route::get('classes/{class}/print', [ClassPrintController::class, 'class'])->name('class-print.class')->middleware(['throttle:calculate', 'two-at-once']);
+            Route::get('classes/{class}/table', [TableController::class, 'table'])->name('table.table')->middleware(['throttle:calculate', 'two-at-once']);
+            Route::post('classes/{class}/samples', [ImportController::class, 'import'])->name('import.import')->middleware(['throttle:calculate', 'two-at-once']);
+            Route::get('room/table', [RoomController::class, 'table'])->name('room.table');
+            Route::post('classes/{class}/calendar', [CalendarController::class, 'open'])->name('calendar.open');
+            Route::delete('classes/{class}/calendar', [CalendarController::class, 'close'])->name('calendar.close');
             Route::get('classes/{class}/materials', [MaterialController::class, 'show'])->name('material.show');
             Route::put('classes/{class}/materials', [MaterialController::class, 'note'])->name('material.note');
             Route::put('shop', [MaterialController::class, 'shop'])->name('material.shop');

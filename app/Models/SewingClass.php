@@ -31,6 +31,7 @@ use OpenSeam\Core\Skill\School;
  * @property int $pace_percent of the usual time
  * @property string|null $made_by
  * @property array<string, list<string>>|null $lesson_schools followed where a lesson names several, by lesson; the usual ones where none is named
+ * @property string|null $calendar_hash of the private address by which a calendar follows its plan
  * @property bool $shared other teachers see it too
  * @property CarbonImmutable|null $archived_at
  * @property CarbonImmutable|null $deleted_at

@@ -10,6 +10,7 @@ use App\Models\Studio;
 use App\Records\ClassRoom;
 use App\Records\Shelf;
 use App\Support\Clock;
+use App\Support\Csv;
 use Sabre\VObject\Component\VCalendar;
 
 /** A plan for other programs: a calendar (RFC 5545), a table (RFC 4180). No student is in either. */
@@ -41,33 +42,24 @@ final readonly class ExportPlan
         $class->load('plan.sessions.lessons');
         $zone = Studio::query()->findOrFail($class->studio_id)->timezone;
         $room = ClassRoom::of($class);
-        $file = fopen('php://temp', 'r+') ?: throw new \RuntimeException('No room for the table.');
-        $line = fn (array $cells) => fputcsv($file, array_map(self::cell(...), $cells), escape: '', eol: "\r\n");
-        $line(['session', 'date', 'begins', 'ends', 'lesson', 'minutes', 'rounds', 'foot']);
+        $rows = [];
         foreach ($class->plan->sessions ?? [] as $i => $session) {
             $start = $session->starts_at->setTimezone($zone);
             $when = [$i + 1, $start->format('Y-m-d'), $start->format('H:i'), $session->endsAt()->setTimezone($zone)->format('H:i')];
             foreach ($session->lessonIds() as $id) {
                 $lesson = $this->shelf->taught($class)->lesson($id);
                 $minutes = $room->minutes($this->shelf, $id);
-                $line([...$when, $lesson->title, $minutes->minutes, $minutes->rounds, $lesson->foot]);
+                $rows[] = [...$when, $lesson->title, $minutes->minutes, $minutes->rounds, $lesson->foot];
             }
             foreach ($session->homeIds() as $id) {
-                $line([$i + 1, 'at home', '', '', $this->shelf->taught($class)->lesson($id)->title, 0, 0, $this->shelf->taught($class)->lesson($id)->foot]);
+                $rows[] = [$i + 1, 'at home', '', '', $this->shelf->taught($class)->lesson($id)->title, 0, 0, $this->shelf->taught($class)->lesson($id)->foot];
             }
-            $session->lessonIds() === [] && $line([...$when, '', 0, 0, '']);
+            if ($session->lessonIds() === []) {
+                $rows[] = [...$when, '', 0, 0, ''];
+            }
         }
-        rewind($file);
 
-        return (string) stream_get_contents($file);
-    }
-
-    /** A title that a table program would take for a formula is made plain text. */
-    private static function cell(mixed $value): string
-    {
-        $text = is_scalar($value) ? (string) $value : '';
-
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 && ! is_numeric($text) ? "'$text" : $text;
+        return Csv::write(['session', 'date', 'begins', 'ends', 'lesson', 'minutes', 'rounds', 'foot'], $rows);
     }
 
     /** @return list<string> */

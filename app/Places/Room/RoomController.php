@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Room;
 
 use App\Http\Answer;
+use App\Http\FileAnswer;
 use App\Http\InPath;
 use App\Http\InQuery;
 use App\Http\Problem;
@@ -15,6 +16,7 @@ use App\Support\Clock;
 use App\Views\FootView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
 /** The room as a whole, and its feet. */
@@ -31,6 +33,19 @@ final readonly class RoomController
         $class = $request->query('class');
 
         return new JsonResponse($show(is_string($class) && $class !== '' ? SewingClass::query()->findOrFail($class) : null));
+    }
+
+    #[OA\Get(
+        path: '/api/room/table',
+        operationId: 'roomTable',
+        parameters: [new InQuery('of', required: true, among: RoomTables::KINDS)],
+        responses: [new FileAnswer('text/csv', 'a table (RFC 4180)'), new Problem],
+    )]
+    public function table(Request $request, RoomTables $tables): Response
+    {
+        $of = $request->string('of')->toString();
+
+        return new Response($tables($of), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"$of.csv\""]);
     }
 
     #[OA\Post(

@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes": {
         parameters: {
             query?: never;
@@ -223,6 +239,22 @@ export interface paths {
         put: operations["noteState"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openCalendar"];
+        delete: operations["closeCalendar"];
         options?: never;
         head?: never;
         patch?: never;
@@ -430,6 +462,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restoreClass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importSamples"];
         delete?: never;
         options?: never;
         head?: never;
@@ -716,6 +764,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["skillEvidence"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class}/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classTable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1820,6 +1884,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["room"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/room/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roomTable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3088,6 +3168,10 @@ export interface components {
                 not_the_same: string[];
             }[];
         };
+        /** @description The last part of a calendar's private address. */
+        CalendarView: {
+            calendar: string;
+        };
         /** @description Something that could be sewn next. */
         CandidateView: {
             /** @enum {string} */
@@ -3736,6 +3820,29 @@ export interface components {
              */
             expected_minutes: number;
             opened_at: string;
+        };
+        ImportBody: {
+            /** @description samples as a table with headings, one reading a row */
+            table: string;
+            /** @description only say what it would be */
+            try?: boolean;
+        };
+        /** @description A line of a table that does not fit. */
+        ImportProblemView: {
+            /** @description of the table, its headings being the first */
+            line: number;
+            field: string;
+            text: string;
+        };
+        /** @description What was understood of a table of samples, and what was kept. */
+        ImportView: {
+            samples: number;
+            students: number;
+            /** @description lines of the table */
+            rows: number;
+            /** @description samples that are new, and kept unless it was only tried; 0 while something does not fit */
+            new: number;
+            problems: components["schemas"]["ImportProblemView"][];
         };
         /** @description What a student is sewing now. */
         InHandView: {
@@ -5826,6 +5933,39 @@ export interface operations {
             };
         };
     };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sessions of a class as they are planned now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     newClass: {
         parameters: {
             query?: never;
@@ -6152,6 +6292,70 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BenchView"];
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description its address, told this once; one told before ends */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    closeCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the address leads nowhere now */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -6677,6 +6881,43 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    importSamples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportBody"];
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
             };
             /** @description what is wrong */
             default: {
@@ -7486,6 +7727,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SkillEvidenceView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    classTable: {
+        parameters: {
+            query: {
+                of: "students" | "samples" | "standings" | "materials";
+            };
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a table (RFC 4180) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             /** @description what is wrong */
@@ -12303,6 +12579,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoomView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    roomTable: {
+        parameters: {
+            query: {
+                of: "machines" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a table (RFC 4180) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             /** @description what is wrong */

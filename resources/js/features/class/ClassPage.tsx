@@ -10,6 +10,7 @@ import { AddStudents } from './AddStudents'
 import { ClassData } from './ClassData'
 import { cx } from './dress'
 import { Evidence } from './Evidence'
+import { Tables } from './Tables'
 
 /** Students × skills in thread lines; touch one for everything behind it. */
 export default function ClassPage() {
@@ -94,6 +95,7 @@ export default function ClassPage() {
                 <Link to={`/class/${id}/soundness`}>{t('class.howFarCanTheVerdicts')}</Link>
             </p>
             <AddStudents id={id} empty={students.length === 0} />
+            <Tables id={id} />
             <Drawer opened={open !== null} onClose={() => setOpen(null)} position="right" size="lg" title={t('common.whatItRestsOn')}>
                 {open !== null && <Evidence id={id} student={open.student} skill={open.skill} />}
             </Drawer>

@@ -5,6 +5,7 @@ import { useMe, usePlan } from '../../api/queries'
 import { t } from '../../text/words'
 import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { CalendarAddress } from './CalendarAddress'
 import { ComparePlans } from './ComparePlans'
 import { cx } from './dress'
 import { Forecast } from './Forecast'
@@ -190,6 +191,7 @@ export default function PlanPage() {
                     {t('plan.teachItAgainToA')}
                 </Button>
             </p>
+            <CalendarAddress id={id} />
             <p className={cx('quiet')}>{t('plan.dragALessonOrTouch', { settle: p.wishes.settle, clear: p.wishes.clear })}</p>
         </div>
     )

@@ -1,4 +1,4 @@
-import { Button, Drawer } from '@mantine/core'
+import { Anchor, Button, Drawer } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { View } from '../../api/client'
@@ -78,6 +78,12 @@ export default function RoomPage() {
             {shown === 'works' && r.machines.length > 0 && <WhatWorks room={r} />}
             {shown === 'machines' && <MachineTable room={r} zone={me.data?.timezone ?? 'UTC'} onEdit={(machine) => setEditing({ machine })} />}
             {shown === 'feet' && <FeetTable room={r} onEdit={(foot) => setEditing({ foot })} />}
+            {r.machines.length > 0 && (
+                <p className={cx('quiet')}>
+                    {t('room.asATable')} <Anchor href="/api/room/table?of=machines">{t('room.tableMachines')}</Anchor>,{' '}
+                    <Anchor href="/api/room/table?of=feet">{t('room.tableFeet')}</Anchor>
+                </p>
+            )}
             <Drawer
                 opened={editing !== null}
                 onClose={close}
