@@ -184,6 +184,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::get('classes/{class}/students/{student}/skills/{skill}', [ClassController::class, 'evidence'])->name('class.evidence');
             Route::get('studio', [StudioController::class, 'show'])->name('studio.show');
             Route::get('studio/privacy', [StudioController::class, 'privacy'])->name('studio.privacy');
+            Route::post('students/read', [ClassController::class, 'readNewNames'])->name('class.read-new-names');
             Route::get('students', [KeptStudentController::class, 'known'])->name('kept-student.known');
             Route::patch('classes/{class}', [KeptClassController::class, 'updateClass'])->name('kept-class.update-class');
             Route::post('classes/{class}/archive', [KeptClassController::class, 'archive'])->name('kept-class.archive');

@@ -14,6 +14,7 @@ use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\Studio;
 use App\Models\User;
+use App\Places\Class\Comers;
 use App\Places\Look\RecordSample;
 use App\Places\Plan\PlanCourse;
 use App\Records\CourseDates;
@@ -93,7 +94,7 @@ final readonly class LoadDemo
 
         return ($this->plan)(
             $user->studio_id, $c->text('name'), $c->text('course'),
-            array_map(fn (Data $s): string => $s->text('name'), $data->parts('students')),
+            new Comers(array_map(fn (Data $s): string => $s->text('name'), $data->parts('students'))),
             new CourseDates($first, $c->whole('sessions'), $c->whole('minutes')), $c->whole('helpers'), 1,
         );
     }
@@ -102,7 +103,7 @@ final readonly class LoadDemo
     private function later(Data $c, User $user, CarbonImmutable $now): void
     {
         ($this->plan)(
-            $user->studio_id, $c->text('name'), $c->text('course'), $c->texts('students'),
+            $user->studio_id, $c->text('name'), $c->text('course'), new Comers($c->texts('students')),
             new CourseDates($now->addDays($c->whole('starts_in_days'))->setTimeFromTimeString($c->text('time')), $c->whole('sessions'), $c->whole('minutes')),
             $c->whole('helpers'), 1, ['home' => $c->texts('home')], ['review_every' => $c->whole('review_every')],
         );

@@ -42,5 +42,6 @@ final readonly class StudentView
         #[OA\Property(type: 'array', items: new OA\Items(ref: SettingsLogView::class), description: 'of this student’s good samples, newest first')] public array $settings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GivenView::class), description: 'newest first')] public array $given,
         #[OA\Property(nullable: true, description: 'until when the private page of the student can be opened; null: there is no link')] public ?string $page_until,
+        #[OA\Property(nullable: true, description: 'they joined when the course had begun')] public ?WayInView $way_in,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Models\SewingClass;
 use App\Records\Adviser;
 use App\Records\ClassAsRead;
 use App\Records\KeptSample;
@@ -93,5 +94,22 @@ final readonly class StudentViews
         }
 
         return null;
+    }
+
+    /** @return list<StudentSkillView> skills of the course, and others that were tried */
+    public function skills(SewingClass $class, StudentAsRead $s): array
+    {
+        $taught = [];
+        foreach ($this->shelf->order($class->course) as $lesson) {
+            $taught += array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, true);
+        }
+        $views = [];
+        foreach ($this->shelf->bundle()->skills->all() as $id => $skill) {
+            if (isset($taught[$id]) || isset($s->levels[$id])) {
+                $views[] = new StudentSkillView((string) $id, $skill->title, $skill->strand, $s->level((string) $id)->value);
+            }
+        }
+
+        return $views;
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\PlanSession;
 use App\Models\Student;
+use App\Support\Clock;
 use Tests\TestCase;
 
 /** A list of names on its way into a class. */
@@ -39,5 +41,31 @@ final class NamesTest extends TestCase
     {
         $class = $this->sewingClass($this->teacher());
         $this->actingAs($this->teacher('Another room'))->postJson("/api/classes/{$class->id}/students/read", ['text' => 'Ona'])->assertNotFound();
+    }
+
+    public function test_who_joins_midway_has_a_way_in_of_their_own_and_the_plan_stays(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $sessions = PlanSession::ofClass($class->id, true)->get();
+        $plan = (array) $this->getJson("/api/classes/{$class->id}/plan")->json('sessions');
+        Clock::fix($sessions[0]->endsAt()->addDay());
+        $this->postJson("/api/classes/{$class->id}/students", ['students' => ['Wilhelmina']])->assertNoContent();
+        $new = (string) Student::query()->where('name', 'Wilhelmina')->value('id');
+        $way = $this->getJson("/api/classes/{$class->id}/students/$new")->assertOk()->assertJsonPath('way_in.from', 2);
+        self::assertSame($sessions[0]->lessonIds(), array_column((array) $way->json('way_in.lessons'), 'id'));
+        self::assertSame(array_column($plan, 'lessons'), array_column((array) $this->getJson("/api/classes/{$class->id}/plan")->json('sessions'), 'lessons'));
+        $this->getJson("/api/classes/{$class->id}/students/{$this->student($class)}")->assertJsonPath('way_in', null);
+    }
+
+    public function test_a_second_course_for_the_same_people_begins_with_what_they_know(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $student = $this->student($class);
+        $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
+        $body = ['name' => 'The next one', 'students' => [], 'returning' => [$student], 'starts_on' => '2030-09-03', 'time' => '18:30', 'sessions' => 4, 'minutes' => 120, 'helpers' => 0, 'machines' => 4, 'from' => $class->id];
+        $next = (string) $this->postJson('/api/classes', $body)->assertCreated()->json('id');
+        $this->getJson("/api/classes/$next/students/$student")->assertOk()->assertJsonPath('seam.0.sample.lesson', 'first-seam')->assertJsonPath('way_in', null);
+        $this->assertProblem($this->postJson('/api/classes', ['students' => [], 'returning' => []] + $body), 422, 'students', '');
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/$next/print?what=certificates")->assertOk()->getContent());
     }
 }

@@ -12,7 +12,6 @@ use App\Http\Sent;
 use App\Models\Enrolment;
 use App\Models\SewingClass;
 use App\Models\Student;
-use App\Places\Studio\MoveStudent;
 use App\Records\AssignLesson;
 use App\Records\ReadClass;
 use App\Records\RoomInventory;
@@ -48,14 +47,9 @@ final readonly class ClassController
         requestBody: new Sent(StudentsBody::class),
         responses: [new Answer, new Problem],
     )]
-    public function addStudents(StudentsBody $body, SewingClass $class, AddStudents $add, MoveStudent $move): JsonResponse
+    public function addStudents(StudentsBody $body, SewingClass $class, AddStudents $add): JsonResponse
     {
-        DB::transaction(function () use ($class, $body, $add, $move): void {
-            $add($class, $body->words('students'), $body->hands(), $body->words('own_machines'));
-            foreach ($body->words('returning') as $student) {
-                $move->comeBack($class->studio_id, Student::query()->findOrFail($student)->id, $class);
-            }
-        });
+        DB::transaction(fn () => $add($class, $body->comers()));
 
         return new JsonResponse(null, 204);
     }
@@ -72,6 +66,17 @@ final readonly class ClassController
         $taken = $class->enrolments()->with('student')->whereHas('student')->get()->mapWithKeys(fn (Enrolment $e): array => [$e->student->name => $e->seat])->all();
 
         return new JsonResponse(NamesView::of(NameList::read($body->word('text'), $taken)));
+    }
+
+    #[OA\Post(
+        path: '/api/students/read',
+        operationId: 'readNewNames',
+        requestBody: new Sent(NamesBody::class),
+        responses: [new Answer(NamesView::class, description: 'what was understood, for a class that is not there yet'), new Problem],
+    )]
+    public function readNewNames(NamesBody $body): JsonResponse
+    {
+        return new JsonResponse(NamesView::of(NameList::read($body->word('text'), [])));
     }
 
     #[OA\Get(

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Places\Class;
 
 use App\Http\Body;
-use App\Http\Keyed;
-use App\Models\Student;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(properties: [
@@ -17,17 +15,10 @@ use OpenApi\Attributes as OA;
 ])]
 final class StudentsBody extends Body
 {
+    use HasComers;
+
     public function rules(): array
     {
-        return [
-            'students' => ['required_without:returning', 'array', 'max:40'], 'returning' => ['sometimes', 'array', 'max:40'], 'returning.*' => ['required', 'string', 'max:26'], 'students.*' => ['required', 'string', 'max:60', 'distinct:ignore_case'],
-            'hands' => ['sometimes', 'array', new Keyed, 'max:40'], 'hands.*' => ['required', 'string', 'in:'.implode(',', Student::HANDS)], 'own_machines' => ['sometimes', 'array', 'max:40'], 'own_machines.*' => ['required', 'string', 'max:60'],
-        ];
-    }
-
-    /** @return array<string, string> left or right, by name */
-    public function hands(): array
-    {
-        return array_filter($this->asSent('hands'), is_string(...));
+        return $this->comerRules();
     }
 }

@@ -26,7 +26,7 @@ final readonly class ClassPrintController
         operationId: 'printClass',
         parameters: [
             new InPath('class'),
-            new InQuery('what', required: true, among: ['seats', 'bench', 'materials', 'handout', 'pack']),
+            new InQuery('what', required: true, among: PrintPages::OF_CLASS),
             new InQuery('job', description: 'a ULID of the caller, to ask how far it is'),
             new InQuery('format', among: ['A4', 'Letter']),
         ],

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Places\Materials;
 
 use App\Models\Enrolment;
+use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Models\Studio;
 use App\Places\Room\ShowDials;
 use App\Places\Session\SeatSession;
 use App\Places\Session\ShowBench;
 use App\Printing\BenchCards;
+use App\Printing\Certificate;
 use App\Printing\Format;
 use App\Printing\HandoutPages;
 use App\Printing\LessonCard;
@@ -20,10 +22,13 @@ use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
 use App\Records\ClassShop;
+use App\Records\ReadClass;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\LongJob;
 use App\Support\RunLink;
+use App\Views\StudentViews;
+use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
@@ -34,9 +39,9 @@ final readonly class PrintPages
 {
     public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
 
-    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack'];
+    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack', 'certificates'];
 
-    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench) {}
+    public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench, private ReadClass $read, private StudentViews $views) {}
 
     /** @throws InputError for something that cannot be printed of a lesson */
     public function lesson(Lesson $lesson, string $what, Format $format): string
@@ -84,11 +89,22 @@ final readonly class PrintPages
             'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, $this->shelf->unit()))),
             'materials' => $this->shopping($sheet, $class),
             'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...)),
+            'certificates' => $this->certificates($sheet, $class),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };
 
         return $sheet->bytes();
+    }
+
+    private function certificates(Sheet $sheet, SewingClass $class): void
+    {
+        $reading = ($this->read)($class, $this->shelf->unit());
+        $studio = Studio::query()->findOrFail($class->studio_id);
+        $on = fn (?PlanSession $s): ?CarbonImmutable => $s?->beginsAt()->setTimezone($studio->timezone);
+        foreach ($reading->students as $s) {
+            Certificate::add($sheet, $s->enrolment->student->name, $class->name, $studio->name, $on($reading->sessions[0] ?? null), $on($reading->sessions[count($reading->sessions) - 1] ?? null), $this->views->skills($class, $s));
+        }
     }
 
     /** @param  list<Lesson>  $lessons */

@@ -27,7 +27,7 @@ final readonly class NewClassController
     {
         $course = $body->word('course', (string) array_key_first($shelf->bundle()->courses));
         $from = $body->wordOrNull('from') === null ? null : SewingClass::query()->findOrFail($body->word('from'));
-        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->words('students'), $body->checkedDates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from, $body->teacher()->id);
+        $class = $plan($body->teacher()->studio_id, $body->word('name'), $course, $body->comers(), $body->checkedDates(), $body->whole('helpers'), $body->whole('machines'), $body->wishes(), $body->frame(), $from, $body->teacher()->id);
 
         return new JsonResponse(new NamedView($class->id, $class->name), 201);
     }

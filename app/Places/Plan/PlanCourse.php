@@ -7,6 +7,7 @@ namespace App\Places\Plan;
 use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Places\Class\AddStudents;
+use App\Places\Class\Comers;
 use App\Places\Room\FurnishRoom;
 use App\Records\CourseDates;
 use App\Records\Shelf;
@@ -18,20 +19,21 @@ final readonly class PlanCourse
     public function __construct(private AddStudents $addStudents, private LayOutPlan $layOut, private FurnishRoom $furnish, private StorePlan $store, private Shelf $shelf) {}
 
     /**
-     * @param  list<string>  $students  names
      * @param  int  $machines  how many stand in the room; only asked while none are kept
      * @param  array<string, mixed>  $wishes  as PlanWishes::kept() has them
      * @param  array<string, int>  $settings  of the class: columns
      * @param  string|null  $by  who makes it
      * @param  SewingClass|null  $from  the class whose plan is copied; its wishes hold where none are given
      */
-    public function __invoke(string $studio, string $name, string $course, array $students, CourseDates $dates, int $helpers, int $machines, array $wishes = [], array $settings = [], ?SewingClass $from = null, ?string $by = null): SewingClass
+    public function __invoke(string $studio, string $name, string $course, Comers $comers, CourseDates $dates, int $helpers, int $machines, array $wishes = [], array $settings = [], ?SewingClass $from = null, ?string $by = null): SewingClass
     {
-        return DB::transaction(function () use ($studio, $name, $course, $students, $dates, $helpers, $machines, $wishes, $settings, $from, $by): SewingClass {
+        return DB::transaction(function () use ($studio, $name, $course, $comers, $dates, $helpers, $machines, $wishes, $settings, $from, $by): SewingClass {
             ($this->furnish)($studio, $machines);
             $same = $from === null ? [] : $from->only(['policy', 'school', 'settle_minutes', 'clear_minutes', 'review_every', 'review_minutes', 'pace_percent']);
             $class = SewingClass::query()->create(['studio_id' => $studio, 'name' => $name, 'course' => $course, 'helpers' => $helpers, 'made_by' => $by] + $settings + $same);
-            ($this->addStudents)($class, $students);
+            ($this->addStudents)($class, $comers);
+            // Whoever a class is made with is there from its first session on, also when that was held already.
+            $class->enrolments()->update(['joined_at' => null]);
             $old = $from === null || $from->course !== $course ? null : $from->plan()->with('sessions.lessons')->first();
             $plan = ($this->layOut)($class, $dates, wishes: $wishes + ($old === null ? [] : $old->wishes()->kept() + ['sure' => $old->repeats()->sure]));
             $sessions = array_values($old?->sessions->all() ?? []);

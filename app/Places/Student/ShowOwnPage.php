@@ -28,7 +28,7 @@ use OpenSeam\Core\Measure\Unit;
 /** The page behind a private link: one student's own next lesson and progress. */
 final readonly class ShowOwnPage
 {
-    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private ShowStudent $show, private PrintPages $print) {}
+    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print) {}
 
     /** @throws ModelNotFoundException for a link that was never given or is taken back */
     public function __invoke(string $token): OwnPageView
@@ -47,7 +47,7 @@ final readonly class ShowOwnPage
                 $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
                 $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->sampler->pieces !== [],
                 $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
-                $this->show->skills($class, $s),
+                $this->views->skills($class, $s),
                 $unit->value,
             );
         });

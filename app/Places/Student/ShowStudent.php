@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Student;
 
 use App\Models\LessonAssignment;
+use App\Models\PlanSession;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Records\Adviser;
@@ -23,12 +24,14 @@ use App\Views\GivenView;
 use App\Views\LastSampleView;
 use App\Views\NamedView;
 use App\Views\SeamStitchView;
-use App\Views\StudentSkillView;
 use App\Views\StudentView;
 use App\Views\StudentViews;
 use App\Views\Titles;
+use App\Views\WayInView;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Course\WayIn;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Words;
 
@@ -52,31 +55,24 @@ final readonly class ShowStudent
             array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
-            $this->skills($class, $s), $this->seam($reading, $s), $this->struck($student, $reading->words), $this->blocked($class, $reading, $s),
+            $this->views->skills($class, $s), $this->seam($reading, $s), $this->struck($student, $reading->words), $this->blocked($class, $reading, $s),
             $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
             $forecast->students[0], $forecast->lessons, $this->settings->of(array_reverse($s->samples)),
             array_map(fn (LessonAssignment $g): GivenView => new GivenView(
                 $g->assigned_at->toIso8601ZuluString(), Titles::of($bundle, $g->lesson, $g->drill), $g->overruled ? Titles::of($bundle, $g->proposed_lesson, $g->proposed_drill) : null, $g->overruled_because, $g->by_bench,
             ), array_slice(array_reverse($s->given), 0, self::MOST_GIVEN)),
             $s->enrolment->page_hash === null || $s->enrolment->page_until === null || $s->enrolment->page_until < $reading->now ? null : $s->enrolment->page_until->toIso8601ZuluString(),
+            $this->wayIn($reading, $s),
         );
     }
 
-    /** @return list<StudentSkillView> skills of the course, and others that were tried */
-    public function skills(SewingClass $class, StudentAsRead $s): array
+    private function wayIn(ClassAsRead $reading, StudentAsRead $s): ?WayInView
     {
-        $taught = [];
-        foreach ($this->shelf->order($class->course) as $lesson) {
-            $taught += array_fill_keys($this->shelf->bundle()->lesson($lesson)->teaches, true);
-        }
-        $views = [];
-        foreach ($this->shelf->bundle()->skills->all() as $id => $skill) {
-            if (isset($taught[$id]) || isset($s->levels[$id])) {
-                $views[] = new StudentSkillView((string) $id, $skill->title, $skill->strand, $s->level((string) $id)->value);
-            }
-        }
+        $joined = $s->enrolment->joined_at;
+        $done = array_map(fn (KeptSample $k): string => $k->sample->lesson, array_filter($s->samples, fn (KeptSample $k): bool => $k->grade->verdict() === Verdict::Met));
+        $way = $joined === null ? null : WayIn::of(array_map(fn (PlanSession $p): array => ['ends' => $p->endsAt(), 'lessons' => $p->lessonIds()], $reading->sessions), $joined, array_values($done));
 
-        return $views;
+        return $way === null ? null : new WayInView($way->from, array_map(fn (string $l): NamedView => new NamedView($l, Titles::of($this->shelf->bundle(), $l)), $way->lessons));
     }
 
     /** @return list<SeamStitchView> */

@@ -10,6 +10,7 @@ use App\Models\SewingClass;
 use App\Records\KeptSample;
 use App\Records\Standings;
 use App\Records\StudentRecords;
+use App\Support\Clock;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Words;
@@ -51,7 +52,7 @@ final readonly class MoveStudent
             $was->restore();
             $was->update(['seat' => $seat, 'machine_id' => $machine]);
         } else {
-            Enrolment::query()->create(['studio_id' => $studio, 'class_id' => $to->id, 'student_id' => $student, 'seat' => $seat, 'machine_id' => $machine, 'note' => $note]);
+            Enrolment::query()->create(['studio_id' => $studio, 'class_id' => $to->id, 'student_id' => $student, 'seat' => $seat, 'machine_id' => $machine, 'note' => $note, 'joined_at' => Clock::now()]);
         }
     }
 

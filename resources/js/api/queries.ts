@@ -118,8 +118,8 @@ export function useStudent(id: string, student: string) {
 export const classOf = (id: string) =>
     queryOptions({ queryKey: ['class', id], queryFn: () => ask(api.GET('/api/classes/{class}', { params: { path: { class: id } } })) })
 
-export function useClass(id: string) {
-    return useQuery(classOf(id))
+export function useClass(id: string, wanted = true) {
+    return useQuery({ ...classOf(id), enabled: wanted })
 }
 
 export function useEvidence(id: string, student: string, skill: string) {

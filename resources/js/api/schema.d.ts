@@ -2244,6 +2244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readNewNames"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students/{student}/restore": {
         parameters: {
             query?: never;
@@ -4506,8 +4522,17 @@ export interface components {
             review_every?: number;
             review_minutes?: number;
             pace?: number;
+            /** @description names of those who are new */
+            students?: string[];
+            /** @description ids of those who were here before; their history comes along */
+            returning?: string[];
+            /** @description by name, of those of whom it is known */
+            hands?: {
+                [key: string]: "left" | "right";
+            };
+            /** @description names of those who have a machine at home */
+            own_machines?: string[];
             name: string;
-            students: string[];
             helpers: number;
             machines: number;
             /** @description a class whose plan and wishes are copied */
@@ -5429,6 +5454,7 @@ export interface components {
             given: components["schemas"]["GivenView"][];
             /** @description until when the private page of the student can be opened; null: there is no link */
             page_until: string | null;
+            way_in: components["schemas"]["WayInView"] | null;
         };
         StudentsBody: {
             /** @description names of those who are new */
@@ -5535,6 +5561,13 @@ export interface components {
         VersionBody: {
             /** @description that was looked at */
             version: number;
+        };
+        /** @description What somebody who joined later has not sewn of what the class had before. */
+        WayInView: {
+            /** @description their first session, from 1 */
+            from: number;
+            /** @description in the order they were taught */
+            lessons: components["schemas"]["NamedView"][];
         };
         /** @description How a lesson is sewn where that may differ: the schools followed, and the machine's own stitches it is made from. */
         WayView: {
@@ -6796,7 +6829,7 @@ export interface operations {
     printClass: {
         parameters: {
             query: {
-                what: "seats" | "bench" | "materials" | "handout" | "pack";
+                what: "seats" | "bench" | "materials" | "handout" | "pack" | "certificates";
                 /** @description a ULID of the caller, to ask how far it is */
                 job?: string;
                 format?: "A4" | "Letter";
@@ -13440,6 +13473,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KnownStudentView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readNewNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamesBody"];
+            };
+        };
+        responses: {
+            /** @description what was understood, for a class that is not there yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamesView"];
                 };
             };
             /** @description what is wrong */

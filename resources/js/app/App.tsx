@@ -16,6 +16,7 @@ import { Shell } from './Shell'
 const Gallery = lazy(() => import('../ui/Gallery'))
 const TodayPage = lazy(() => import('../features/today/TodayPage'))
 const LookPage = lazy(() => import('../features/look/LookPage'))
+const EndPage = lazy(() => import('../features/class/EndPage'))
 const CatchUpPage = lazy(() => import('../features/round/CatchUpPage'))
 const RoundPage = lazy(() => import('../features/round/RoundPage'))
 const SoundnessPage = lazy(() => import('../features/class/SoundnessPage'))
@@ -92,6 +93,7 @@ function Workroom() {
                     <Route path="/today/:classId" element={<TodayPage />} />
                     <Route path="/look/:classId/:studentId" element={<LookPage />} />
                     <Route path="/round/:classId" element={<RoundPage />} />
+                    <Route path="/class/:classId/end" element={<EndPage />} />
                     <Route path="/catch-up/:classId" element={<CatchUpPage />} />
                     <Route path="/session/:classId" element={<SessionPage />} />
                     <Route path="/plan/:classId" element={<PlanPage />} />

@@ -32,6 +32,7 @@ function ofProgram(id: string | undefined): Findable[] {
         ['place', 'common.room', '/room'],
         ['place', 'shell.workshop', '/workshop'],
         ['place', 'shell.studio', '/studio'],
+        ['action', 'shell.actCertificates', `/class/${id ?? ''}/end`, true],
         ['action', 'shell.actCatchUp', `/catch-up/${id ?? ''}`, true],
         ['action', 'shell.actRound', `/round/${id ?? ''}`, true],
         ['action', 'shell.actSeats', `/session/${id ?? ''}`, true],

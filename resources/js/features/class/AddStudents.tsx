@@ -1,40 +1,24 @@
 import { Button, FileButton, Textarea } from '@mantine/core'
-import { useDebouncedValue } from '@mantine/hooks'
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useState, type KeyboardEvent, type SubmitEvent } from 'react'
+import type { KeyboardEvent, SubmitEvent } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 import { Returning } from './Returning'
+import { useNames } from './useNames'
 
 type Person = View['NamesView']['people'][number]
 
 /** Names typed, pasted or from a file: what was understood is shown before anybody is added. */
 export function AddStudents({ id, empty }: { id: string; empty: boolean }) {
-    const [text, setText] = useState('')
-    const [wanted] = useDebouncedValue(text.trim(), 150)
-    const read = useQuery({
-        queryKey: ['names', id, wanted],
-        queryFn: () => ask(api.POST('/api/classes/{class}/students/read', { params: { path: { class: id } }, body: { text: wanted } })),
-        enabled: wanted !== '',
-        placeholderData: keepPreviousData,
-        gcTime: 60_000,
-        retry: false,
-    })
-    const understood = text.trim() === '' ? undefined : read.data
-    const people = understood?.people ?? []
-    const fine = people.filter((p) => p.problem === null)
-    const ready = wanted === text.trim() && !read.isPlaceholderData && people.length > 0 && fine.length === people.length
+    const [text, setText, forget] = useTyped(`students:${id}`, '')
+    const names = useNames(text, id)
+    const { understood, people, fine, ready } = names
     const add = useChange('people', async () => {
-        const body = {
-            students: people.map((p) => p.name),
-            hands: Object.fromEntries(people.flatMap((p) => (p.hand === '' ? [] : [[p.name, p.hand] as const]))),
-            own_machines: people.filter((p) => p.own_machine).map((p) => p.name),
-        }
-        await ask(api.POST('/api/classes/{class}/students', { params: { path: { class: id } }, body }))
-        setText('')
+        await ask(api.POST('/api/classes/{class}/students', { params: { path: { class: id } }, body: names.body }))
+        forget()
     })
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
@@ -70,14 +54,14 @@ export function AddStudents({ id, empty }: { id: string; empty: boolean }) {
                 {people.length > 1 ? t('class.addSoMany', { n: people.length }) : t('common.add')}
             </Button>
             {understood !== undefined && (understood.table || people.length > 1 || fine.length < people.length) && <Understood names={understood} />}
-            <Trouble error={read.error ?? add.error} />
+            <Trouble error={names.error ?? add.error} />
             <Returning id={id} />
         </form>
     )
 }
 
 /** Who was understood, and what of it cannot be. */
-function Understood({ names }: { names: View['NamesView'] }) {
+export function Understood({ names }: { names: View['NamesView'] }) {
     const more = (p: Person) =>
         [p.hand === 'left' ? t('class.leftHanded') : '', p.own_machine ? t('class.machineAtHome') : ''].filter((w) => w !== '').join(', ')
     return (

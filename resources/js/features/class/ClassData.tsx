@@ -1,6 +1,6 @@
 import { Button, Menu, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
@@ -29,6 +29,9 @@ export function ClassData({ id, name }: { id: string; name: string }) {
                 </Menu.Target>
                 <Menu.Dropdown>
                     <Menu.Item onClick={() => setDoing('rename')}>{t('common.anotherName')}</Menu.Item>
+                    <Menu.Item component={Link} to={`/class/${id}/end`}>
+                        {t('class.theEndOfTheCourse')}
+                    </Menu.Item>
                     <Menu.Item onClick={() => setDoing('away')}>{t('common.putAway')}</Menu.Item>
                     <Menu.Divider />
                     <Menu.Item onClick={() => setDoing('delete')}>{t('common.delete')}</Menu.Item>

@@ -2,6 +2,7 @@ import { Anchor, Button, FileButton, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -11,7 +12,7 @@ const MOST_SHOWN = 8
 /** The lists of a class for other programs, and samples from a table. */
 export function Tables({ id }: { id: string }) {
     const table = (of: string) => `/api/classes/${id}/table?of=${of}`
-    const [text, setText] = useState('')
+    const [text, setText] = useTyped(`table:${id}`, '')
     const [found, setFound] = useState<{ text: string; view: View['ImportView'] } | null>(null)
     const send = (only: boolean) => ask(api.POST('/api/classes/{class}/samples', { params: { path: { class: id } }, body: { table: text, try: only } }))
     const read = useChange('nothing', async () => {

@@ -1,8 +1,8 @@
 import { Modal, TextInput, UnstyledButton } from '@mantine/core'
-import { useState } from 'react'
 import type { View } from '../../api/client'
 import { useChange, useLessons, useNext } from '../../api/queries'
 import { keepAct } from '../../keeping/spool'
+import { useTyped } from '../../keeping/useTyped'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -19,11 +19,12 @@ interface Props {
 
 /** Another lesson than the proposed one, in one touch; why can be said. */
 export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: Props) {
-    const [because, setBecause] = useState('')
+    const [because, setBecause, forget] = useTyped(`because:${id}:${student}`, '')
     const asked = useNext(id, student, advice === undefined)
     const lessons = useLessons(id)
     const choose = useChange('sample', async (choice: View['ChoiceBody']) => {
         await keepAct({ kind: 'choice', class: id, student, choice }, name, lessons.data?.find((l) => l.id === choice.lesson)?.title ?? choice.lesson)
+        forget()
         onClose()
     })
     // Without a line nobody can say what suits: the whole shelf, in its order.
@@ -52,7 +53,10 @@ export function ChooseLesson({ id, student, name, onClose, advice, onChoose }: P
                                 onClick={() => {
                                     const choice = { lesson: c.lesson, drill: c.drill, because }
                                     if (onChoose === undefined) choose.mutate(choice)
-                                    else onChoose(choice, c.title)
+                                    else {
+                                        onChoose(choice, c.title)
+                                        forget()
+                                    }
                                 }}>
                                 <strong>{c.title}</strong>
                                 <span>

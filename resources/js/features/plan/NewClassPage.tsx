@@ -2,10 +2,12 @@ import { Button, UnstyledButton } from '@mantine/core'
 import { useState, type SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, ask } from '../../api/client'
-import { useChange, useEstimate, useMachines, useMe, usePlan } from '../../api/queries'
+import { useChange, useClass, useEstimate, useMachines, useMe, usePlan } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import { isoDay } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
+import { useNames } from '../class/useNames'
 import { DateWishes } from './DateWishes'
 import { cx } from './dress'
 import { ClassAndRoom, CourseWishes, type NewClass } from './NewClassSteps'
@@ -26,6 +28,7 @@ function blank(from: Plan | null, today: string): NewClass {
     return {
         name: from?.class.title ?? '',
         students: '',
+        returning: [],
         course: '',
         helpers: from?.helpers ?? 0,
         machines: 8,
@@ -53,30 +56,39 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const machines = useMachines()
     const navigate = useNavigate()
     const [step, setStep] = useState(0)
-    const [form, setForm] = useState(() => blank(from, today))
+    const [typed, setForm, forget] = useTyped<Partial<NewClass>>(`new-class:${from?.class.id ?? ''}`, {})
+    const form: NewClass = { ...blank(from, today), ...typed }
+    const before = useClass(from?.class.id ?? '', from !== null).data?.students ?? []
     const courses = me.data?.courses ?? []
     const course = courses.find((c) => c.id === form.course) ?? courses.find((c) => c.title === from?.course) ?? courses[0]
-    const names = form.students
-        .split(/[\n,;]+/)
-        .map((n) => n.trim())
-        .filter((n) => n !== '')
-    const set = (change: Partial<NewClass>) => setForm({ ...form, ...change })
+    const understood = useNames(form.students, null)
+    const again = form.returning.filter((id) => before.some((s) => s.student === id))
+    const count = understood.people.length + again.length
+    const set = (change: Partial<NewClass>) => setForm({ ...typed, ...change })
     const { home, order, ...plain } = form
     // What is taken over from last term is not sent again: its whole plan is copied.
     const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
     const make = useChange('everything', async (began: boolean) => {
         const made = await ask(
             api.POST('/api/classes', {
-                body: { ...plain, began, ...(same ? { from: from.class.id } : { home, order }), course: course?.id ?? '', students: names },
+                body: {
+                    ...plain,
+                    began,
+                    ...(same ? { from: from.class.id } : { home, order }),
+                    course: course?.id ?? '',
+                    ...understood.body,
+                    returning: again,
+                },
             }),
         )
+        forget()
         await navigate(`/plan/${made.id}`)
     })
     const estimate = useEstimate(
-        course === undefined || names.length === 0
+        course === undefined || count === 0
             ? null
             : {
-                  students: Math.min(40, names.length),
+                  students: Math.min(40, count),
                   helpers: form.helpers,
                   machines: form.machines,
                   minutes: form.minutes,
@@ -92,7 +104,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     )
     const wrong = make.error?.all ?? {}
     const steps = [t('plan.classAndRoom'), t('plan.wishes'), t('plan.dates')]
-    const ready = form.name.trim() !== '' && names.length > 0
+    const ready = form.name.trim() !== '' && count > 0 && (form.students.trim() === '' || understood.ready)
     const last = step === steps.length - 1
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
@@ -104,6 +116,14 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
         <form className={cx('new-class')} onSubmit={submit}>
             <h1>{from === null ? t('common.planAClass') : t('plan.againForANewClass', { course: from.class.title })}</h1>
             <p>{me.data?.classes.length === 0 ? t('plan.threeStepsAndTheFirst') : t('plan.whoComesAndWhatStands')}</p>
+            {Object.keys(typed).length > 0 && step === 0 && (
+                <p className={cx('quiet')} role="status">
+                    {t('common.asItWasLeft')}{' '}
+                    <Button variant="subtle" onClick={forget}>
+                        {t('plan.beginAnew')}
+                    </Button>
+                </p>
+            )}
             <ol className={cx('plan-steps')}>
                 {steps.map((s, i) => (
                     <li key={s} aria-current={i === step ? 'step' : undefined}>
@@ -117,7 +137,8 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
             {step === 0 && (
                 <ClassAndRoom
                     form={form}
-                    names={names.length}
+                    names={understood}
+                    before={before}
                     wrong={wrong}
                     room={machines.data?.filter((m) => m.usable).length ?? 0}
                     asks={machines.data?.length === 0}
@@ -139,7 +160,7 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
                 <p className={cx(e.spreads && e.sessions > form.sessions ? 'estimate short' : 'estimate')} role="status">
                     {t('plan.lessonsTakeStudentsMinIn', {
                         lessons: t('count.lessons', { n: e.lessons }),
-                        students: t('count.students', { n: names.length }),
+                        students: t('count.students', { n: count }),
                         minutes: Math.round(e.minutes),
                         sessions: t('count.sessions', { n: e.sessions }),
                         each: form.minutes,

@@ -1,6 +1,9 @@
 import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import { Trouble } from '../../ui/Trouble'
+import { Understood } from '../class/AddStudents'
+import type { useNames } from '../class/useNames'
 import type { Dates } from './DateWishes'
 import { cx } from './dress'
 import { Whole } from './fields'
@@ -12,6 +15,8 @@ export interface NewClass extends Dates, Pick<Wishes, 'home' | 'order' | 'settle
     name: string
     /** As typed, one a line. */
     students: string
+    /** Ids of those who come again. */
+    returning: string[]
     course: string
     helpers: number
     machines: number
@@ -23,7 +28,13 @@ interface Props {
     onChange: (change: Partial<NewClass>) => void
 }
 
-export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props & { names: number; room: number; asks: boolean }) {
+interface Comers {
+    names: ReturnType<typeof useNames>
+    /** Who was in the class before. */
+    before: View['ClassView']['students'][number][]
+}
+
+export function ClassAndRoom({ form, names, before, wrong, room, asks, onChange }: Props & Comers & { room: number; asks: boolean }) {
     return (
         <div className={cx('new-class-grid')}>
             <div>
@@ -38,16 +49,21 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                 />
                 <Textarea
                     label={t('plan.studentsOneALine')}
-                    description={t('plan.theNameTheyGoBy', { n: names })}
+                    description={t('plan.theNameTheyGoBy', { n: names.people.length })}
                     autosize
                     minRows={8}
                     maxRows={12}
-                    required
+                    required={before.length === 0}
                     withAsterisk={false}
                     value={form.students}
                     error={Object.entries(wrong).find(([k]) => k.startsWith('students'))?.[1]}
                     onChange={(e) => onChange({ students: e.currentTarget.value })}
                 />
+                {names.understood !== undefined && (names.understood.table || names.fine.length < names.people.length) && (
+                    <Understood names={names.understood} />
+                )}
+                <Trouble error={names.error} />
+                {before.length > 0 && <ComeAgain before={before} chosen={form.returning} onChange={(returning) => onChange({ returning })} />}
             </div>
             <div>
                 <Whole
@@ -73,6 +89,31 @@ export function ClassAndRoom({ form, names, wrong, room, asks, onChange }: Props
                 <p className={cx('quiet')}>{t('plan.moreStudentsThanMachinesSew')}</p>
             </div>
         </div>
+    )
+}
+
+/** Those of the class before who come along, with everything they sewed: what is open there is open here. */
+function ComeAgain({ before, chosen, onChange }: { before: View['ClassView']['students'][number][]; chosen: string[]; onChange: (chosen: string[]) => void }) {
+    const all = before.map((s) => s.student)
+    return (
+        <fieldset className={cx('home-wish')}>
+            <legend>{t('plan.whoComesAgain')}</legend>
+            <p className={cx('quiet')}>{t('plan.theirHistoryComesAlong')}</p>
+            <Checkbox
+                label={t('plan.allOfThem', { n: all.length })}
+                checked={chosen.length === all.length}
+                indeterminate={chosen.length > 0 && chosen.length < all.length}
+                onChange={(e) => onChange(e.currentTarget.checked ? all : [])}
+            />
+            {before.map((s) => (
+                <Checkbox
+                    key={s.student}
+                    label={s.name}
+                    checked={chosen.includes(s.student)}
+                    onChange={(e) => onChange(e.currentTarget.checked ? [...chosen, s.student] : chosen.filter((x) => x !== s.student))}
+                />
+            ))}
+        </fieldset>
     )
 }
 

@@ -1,7 +1,8 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
-import { useState, type SubmitEvent } from 'react'
+import { useEffect, useState, type SubmitEvent } from 'react'
 import { api, ask, Problem, type View } from '../../api/client'
 import { useChange, useUnit } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import type { Unit } from '../../text/lengths'
 import { toNumber } from '../../text/numbers'
 import { t, type Key } from '../../text/words'
@@ -52,8 +53,19 @@ interface Props {
 export function MachineForm({ room, machine, onDone }: Props) {
     const unit = useUnit()
     const start = machine === null ? { ...usual(room, 'mechanical'), name: t('room.machine2', { n: room.machines.length + 1 }) } : machine.facts
-    const [facts, setFacts] = useState<Facts>(start)
-    const [typed, setTyped] = useState(() => typedOf(start, unit))
+    // Of a machine that was changed meanwhile, what was typed before is not taken up again.
+    const of = JSON.stringify([start, unit])
+    const [begun, setBegun, forget] = useTyped<{ of: string; facts: Facts; typed: ReturnType<typeof typedOf> } | null>(`machine:${machine?.id ?? 'new'}`, null)
+    const left = begun?.of === of ? begun : null
+    const [facts, setFacts] = useState<Facts>(left?.facts ?? start)
+    const [typed, setTyped] = useState(() => left?.typed ?? typedOf(start, unit))
+    const changed = JSON.stringify([facts, typed]) !== JSON.stringify([start, typedOf(start, unit)])
+    useEffect(() => {
+        if (changed) setBegun({ of, facts, typed })
+        else forget()
+        // What is typed is kept, not how the keeping is done.
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [facts, typed])
     const [sure, setSure] = useState(false)
     const write = (name: keyof typeof typed) => (value: string) => setTyped({ ...typed, [name]: value })
     /** A measure of it as it is typed. */
@@ -90,6 +102,7 @@ export function MachineForm({ room, machine, onDone }: Props) {
         await ask(
             machine === null ? api.POST('/api/machines', { body }) : api.PUT('/api/machines/{machine}', { params: { path: { machine: machine.id } }, body }),
         )
+        forget()
         onDone()
     })
     const retire = useChange('machines', async () => {
@@ -125,6 +138,19 @@ export function MachineForm({ room, machine, onDone }: Props) {
     }
     return (
         <form className={cx('edit-form')} onSubmit={submit}>
+            {changed && left !== null && (
+                <p className={cx('quiet')} role="status">
+                    {t('common.asItWasLeft')}{' '}
+                    <Button
+                        variant="subtle"
+                        onClick={() => {
+                            setFacts(start)
+                            setTyped(typedOf(start, unit))
+                        }}>
+                        {t('common.asItIsKept')}
+                    </Button>
+                </p>
+            )}
             <MachineDrawing facts={whole} />
             <div className={cx('edit-grid')}>
                 <TextInput

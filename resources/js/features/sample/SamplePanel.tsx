@@ -5,6 +5,7 @@ import { ulid } from 'ulid'
 import type { View } from '../../api/client'
 import { useChange, useKeptSample, useMe } from '../../api/queries'
 import { keepAct, useWaitingActs } from '../../keeping/spool'
+import { useTyped } from '../../keeping/useTyped'
 import { clock, day } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -91,12 +92,12 @@ type Writing = 'note' | 'withdraw' | null
 
 /** Correct, note, withdraw, bring back: whatever was kept can be put right, and nothing is rubbed out. */
 function Acts({ s }: { s: View['SampleView'] }) {
-    const [writing, setWriting] = useState<Writing>(null)
-    const [text, setText] = useState('')
+    const [text, setText, forget] = useTyped(`note:${s.id}`, '')
+    const [writing, setWriting] = useState<Writing>(text === '' ? null : 'note')
     const of = { class: s.class, sample: s.id }
     const done = () => {
         setWriting(null)
-        setText('')
+        forget()
     }
     const note = useChange('sample', async () => {
         await keepAct({ kind: 'note', ...of, note: ulid().toLowerCase(), text }, s.name, t('sample.note'))

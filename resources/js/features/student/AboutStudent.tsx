@@ -2,6 +2,7 @@ import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from '@manti
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
@@ -12,7 +13,7 @@ import { cx } from './dress'
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
     const lessons = useLessons(id).data ?? []
-    const [note, setNote] = useState(s.note)
+    const [note, setNote, forget] = useTyped(`about:${id}:${s.student}`, s.note)
     const [wish, setWish] = useState('')
     const path = { params: { path: { class: id, student: s.student } } }
     const keep = useChange('people', (but: Partial<View['StudentBody']>) =>
@@ -37,7 +38,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                 maxLength={1000}
                 rows={2}
                 onChange={(e) => setNote(e.currentTarget.value)}
-                onBlur={() => note !== s.note && keep.mutate({ note })}
+                onBlur={() => (note === s.note ? forget() : keep.mutate({ note }, { onSuccess: forget }))}
             />
             <h3>{t('student.wantsToComeTo')}</h3>
             <p className={cx('wish-list')}>

@@ -42,6 +42,14 @@ export default function StudentPage() {
                     {t('common.lookAtTheSample')}
                 </Button>
             </div>
+            {s.way_in !== null && (
+                <p className={cx('way-in')}>
+                    <strong>{t('student.joinedIn', { n: s.way_in.from })}</strong>{' '}
+                    {s.way_in.lessons.length === 0
+                        ? t('student.caughtUp')
+                        : t('student.theirWayIn', { n: s.way_in.lessons.length, lessons: s.way_in.lessons.map((l) => l.title).join(', ') })}
+                </p>
+            )}
             {s.seam.length === 0 ? (
                 <Empty>{t('student.noSampleYetTheFirst')}</Empty>
             ) : (

@@ -69,6 +69,11 @@ export function Holding({
                     <Button component={Link} variant="subtle" to={`/catch-up/${id}?session=${session.id}`}>
                         {t('catchUp.catchUpFromPaper')}
                     </Button>
+                    {session.number === session.of && (
+                        <Button component={Link} variant="subtle" to={`/class/${id}/end`}>
+                            {t('class.theEndOfTheCourse')}
+                        </Button>
+                    )}
                     {session.ended && (
                         <Button variant="subtle" disabled={busy} onClick={() => goOn.mutate(undefined)}>
                             {t('today.itGoesOn')}
