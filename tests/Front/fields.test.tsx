@@ -71,6 +71,12 @@ describe('a reading', () => {
         expect(screen.getByRole('radio', { name: 'no' }).getAttribute('aria-checked')).toBe('true')
         fireEvent.keyDown(group, { key: 'y' })
         expect(kept).toEqual(['1'])
+        // The focus is on the answer itself, and Tab stops once in the group.
+        const yes = screen.getByRole('radio', { name: 'yes' })
+        yes.focus()
+        expect([yes.tabIndex, screen.getByRole('radio', { name: 'no' }).tabIndex]).toEqual([0, -1])
+        fireEvent.keyDown(yes, { key: 'ArrowRight' })
+        expect(document.activeElement).toBe(screen.getByRole('radio', { name: 'no' }))
     })
 
     it('says beside itself what is wrong with it', () => {

@@ -42,6 +42,7 @@ function ofProgram(id: string | undefined): Findable[] {
         ['action', 'shell.actStudents', `/class/${id ?? ''}`, true],
         ['action', 'shell.actMachine', '/room?show=machines'],
         ['action', 'shell.actShelf', '/samplers/shelf'],
+        ['action', 'shell.actWords', '#words'],
         ['setting', 'shell.namePasswordDevices', '/account'],
         ['setting', 'shell.setPeople', '/studio'],
     ]

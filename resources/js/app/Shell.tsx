@@ -1,4 +1,5 @@
 import { Menu, UnstyledButton, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
@@ -18,13 +19,19 @@ import { Boundary } from '../ui/Boundary'
 import { Trouble } from '../ui/Trouble'
 import { cx } from './dress'
 import { Finder } from './Finder'
+import { Glossary } from './Glossary'
 import { NewVersion } from './NewVersion'
 
 /** The frame of every place: name, finder, class in hand, and the rail of places in the order people work. */
+/** The words explained lie over whatever place is open. */
+const WORDS = '#words'
+
 export function Shell({ me }: { me: View['MeView'] }) {
     const current = useClassInHand(me.classes)
     const id = current?.id
-    const { pathname } = useLocation()
+    const { pathname, hash } = useLocation()
+    const navigate = useNavigate()
+    useHotkeys([['shift+?', () => void navigate(WORDS)]], undefined, false)
     useAhead(id, me.role)
     const places = [
         {
@@ -66,7 +73,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                         <path d="M18 1c4 7 11 9 15 9v6c-5 0-12 2-15 9" className={cx('mark-cloth')} />
                         <path d="M17 2v22" className={cx('mark-thread')} />
                     </svg>
-                    {PRODUCT}
+                    <span className={cx('mark-name')}>{PRODUCT}</span>
                 </Link>
                 <Finder classId={id} />
                 <Spool me={me} />
@@ -92,6 +99,7 @@ export function Shell({ me }: { me: View['MeView'] }) {
                     <Outlet />
                 </Boundary>
             </main>
+            <Glossary opened={hash === WORDS} onClose={() => void navigate(pathname + window.location.search, { replace: true })} />
             <KeptNotice classes={me.classes.map((c) => c.id)} />
         </div>
     )
@@ -159,6 +167,9 @@ function Who({ me }: { me: View['MeView'] }) {
                 <Trouble error={signOut.error} />
                 <Menu.Item component={Link} to="/account">
                     {t('shell.namePasswordDevices')}
+                </Menu.Item>
+                <Menu.Item component={Link} to={WORDS}>
+                    {t('glossary.open')}
                 </Menu.Item>
                 <Menu.Item onClick={() => unit.mutate(me.unit === 'mm' ? 'in' : 'mm')}>
                     {me.unit === 'mm' ? t('shell.readInInches') : t('shell.readInMillimetres')}

@@ -21,6 +21,8 @@ export function LengthField({ label, unit, value, onChange, step = 0.5, hint }: 
         <StepField
             keys
             figures="tool"
+            // A phone’s number keys have no slash.
+            inputMode={unit === 'in' ? 'text' : 'decimal'}
             name={label}
             label={
                 <>

@@ -1,6 +1,6 @@
-import { SegmentedControl } from '@mantine/core'
+import { SegmentedControl, UnstyledButton } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
-import type { KeyboardEvent } from 'react'
+import { useEffect, useRef, type KeyboardEvent } from 'react'
 import type { View } from '../api/client'
 import { stepNumber, stepSixteenths } from '../text/numbers'
 import { t } from '../text/words'
@@ -108,6 +108,18 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
     )
 }
 
+/** One stop for Tab in a group of answers: the one that is given, else the first. What is chosen by key has the focus. */
+function useRadios(value: string) {
+    const ref = useRef<HTMLDivElement>(null)
+    useEffect(() => {
+        if (ref.current?.contains(document.activeElement) === true) ref.current.querySelector<HTMLElement>('[data-reading]')?.focus()
+    }, [value])
+    return ref
+}
+
+/** Where Tab stops. */
+const stop = (here: boolean) => (here ? { tabIndex: 0, 'data-reading': true } : { tabIndex: -1 })
+
 function YesNo({
     field,
     value,
@@ -125,6 +137,8 @@ function YesNo({
 }) {
     const onKey = (event: KeyboardEvent) => {
         if (event.ctrlKey || event.metaKey || event.altKey) return
+        // Enter goes on, as on every field; it does not press what has the focus.
+        if (event.key === 'Enter') event.preventDefault()
         const to = { y: '1', '1': '1', n: '0', '0': '0', ArrowLeft: '1', ArrowUp: '1', ArrowRight: '0', ArrowDown: '0', Backspace: '', Delete: '' }[event.key]
         if (to === undefined) return
         event.preventDefault()
@@ -133,22 +147,24 @@ function YesNo({
         // A letter or a number is an answer; the arrows go to and fro, and what is rubbed out is not answered yet.
         if (/^[yn01]$/.test(event.key)) onAnswered?.()
     }
-    const key = (to: string, word: string) => (
-        <span
+    const group = useRadios(value)
+    const key = (to: string, word: string, first: boolean) => (
+        <UnstyledButton
             role="radio"
             aria-checked={value === to}
-            tabIndex={-1}
+            {...stop(value === to || (value === '' && first))}
             className={cx(value === to ? 'key on' : 'key')}
+            onFocus={onEye}
             onClick={() => onChange(value === to ? '' : to)}>
             {word}
-        </span>
+        </UnstyledButton>
     )
     return (
         <div className={cx('reading yes-no')}>
             <span id={`q-${field.key}`}>{field.label}</span>
-            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className={cx('keys')} onKeyDown={onKey} onFocus={onEye}>
-                {key('1', t('look.yes'))}
-                {key('0', t('look.no'))}
+            <div ref={group} role="radiogroup" aria-labelledby={`q-${field.key}`} className={cx('keys')} onKeyDown={onKey}>
+                {key('1', t('look.yes'), true)}
+                {key('0', t('look.no'), false)}
             </div>
             {problem !== null && (
                 <p className={cx('wrong')} role="alert">
@@ -189,20 +205,22 @@ function Steps({
         event.stopPropagation()
         onChange(String(to))
     }
+    const group = useRadios(value)
     return (
         <div className={cx('reading steps')}>
             <span id={`q-${field.key}`}>{field.label}</span>
-            <div role="radiogroup" aria-labelledby={`q-${field.key}`} tabIndex={0} data-reading className={cx('step-keys')} onKeyDown={onKey} onFocus={onEye}>
+            <div ref={group} role="radiogroup" aria-labelledby={`q-${field.key}`} className={cx('step-keys')} onKeyDown={onKey}>
                 {field.options.map((option, i) => (
-                    <span
+                    <UnstyledButton
                         key={option}
                         role="radio"
                         aria-checked={value === String(i)}
-                        tabIndex={-1}
+                        {...stop(value === String(i) || (value === '' && i === 0))}
+                        onFocus={onEye}
                         className={cx(value === String(i) ? 'key on' : 'key')}
                         onClick={() => onChange(value === String(i) ? '' : String(i))}>
                         <span aria-hidden="true">{i + 1}</span> {option}
-                    </span>
+                    </UnstyledButton>
                 ))}
             </div>
             {problem !== null && (

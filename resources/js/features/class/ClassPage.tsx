@@ -6,6 +6,7 @@ import { useClass, usePulse } from '../../api/queries'
 import { t, type Key } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Word } from '../../ui/Word'
 import { AddStudents } from './AddStudents'
 import { ClassData } from './ClassData'
 import { cx } from './dress'
@@ -39,6 +40,7 @@ export default function ClassPage() {
                         </li>
                     ))}
                 </ul>
+                <Word of="begun" />
                 <span className={cx('state-keys')} role="group" aria-label={t('class.orderOfTheSkills')}>
                     {(Object.keys(ORDERS) as By[]).map((o) => (
                         <UnstyledButton key={o} aria-pressed={by === o} onClick={() => setBy(o)}>

@@ -11,6 +11,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
         <div className={cx('wish-grid')}>
             <Whole
                 label={t('plan.openingUpMin')}
+                hint={t('plan.whyOpening')}
                 min={0}
                 max={120}
                 step={5}
@@ -20,6 +21,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
             />
             <Whole
                 label={t('plan.clearingUpMin')}
+                hint={t('plan.whyClearing')}
                 min={0}
                 max={120}
                 step={5}
@@ -29,6 +31,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
             />
             <Whole
                 label={t('plan.lookBackEvery0Never')}
+                hint={t('plan.whyLookBack')}
                 suffix={t('plan.sessions2')}
                 min={0}
                 max={60}
@@ -38,6 +41,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
             />
             <Whole
                 label={t('plan.lookingBackMin')}
+                hint={t('plan.whyLookingBack')}
                 min={0}
                 max={240}
                 step={5}
@@ -47,6 +51,7 @@ export function FrameWishes({ wishes, wrong, onChange }: { wishes: Frame; wrong:
             />
             <Whole
                 label={t('plan.paceOfThisGroup')}
+                hint={t('plan.whyPace')}
                 min={50}
                 max={300}
                 step={5}

@@ -28,6 +28,7 @@ export function LessonWishes({ p, wishes, onChange }: { p: Plan; wishes: Wishes;
     )
     return (
         <div className={cx('lesson-wishes')}>
+            <p className={cx('quiet')}>{t('plan.whyLessonWishes')}</p>
             <table className={cx('checks')}>
                 <thead>
                     <tr>

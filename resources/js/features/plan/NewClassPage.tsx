@@ -57,14 +57,35 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
     const navigate = useNavigate()
     const [step, setStep] = useState(0)
     const [typed, setForm, forget] = useTyped<Partial<NewClass>>(`new-class:${from?.class.id ?? ''}`, {})
-    const form: NewClass = { ...blank(from, today), ...typed }
+    const asked: NewClass = { ...blank(from, today), ...typed }
     const before = useClass(from?.class.id ?? '', from !== null).data?.students ?? []
     const courses = me.data?.courses ?? []
-    const course = courses.find((c) => c.id === form.course) ?? courses.find((c) => c.title === from?.course) ?? courses[0]
-    const understood = useNames(form.students, null)
-    const again = form.returning.filter((id) => before.some((s) => s.student === id))
+    const course = courses.find((c) => c.id === asked.course) ?? courses.find((c) => c.title === from?.course) ?? courses[0]
+    const understood = useNames(asked.students, null)
+    const again = asked.returning.filter((id) => before.some((s) => s.student === id))
     const count = understood.people.length + again.length
     const set = (change: Partial<NewClass>) => setForm({ ...typed, ...change })
+    const estimate = useEstimate(
+        course === undefined || count === 0
+            ? null
+            : {
+                  students: Math.min(40, count),
+                  helpers: asked.helpers,
+                  machines: asked.machines,
+                  minutes: asked.minutes,
+                  course: course.id,
+                  home: asked.home,
+                  order: asked.order,
+                  settle: asked.settle,
+                  clear: asked.clear,
+                  review_every: asked.review_every,
+                  review_minutes: asked.review_minutes,
+                  pace: asked.pace,
+              },
+    )
+    // As many sessions as it takes, with time to sew again, until somebody says another number.
+    const form: NewClass =
+        typed.sessions === undefined && from === null && estimate.data !== undefined ? { ...asked, sessions: estimate.data.sure_sessions } : asked
     const { home, order, ...plain } = form
     // What is taken over from last term is not sent again: its whole plan is copied.
     const same = from !== null && course?.title === from.course && order === from.wishes.order && home.join() === from.wishes.home.join()
@@ -84,24 +105,6 @@ function Steps({ from, today }: { from: Plan | null; today: string }) {
         forget()
         await navigate(`/plan/${made.id}`)
     })
-    const estimate = useEstimate(
-        course === undefined || count === 0
-            ? null
-            : {
-                  students: Math.min(40, count),
-                  helpers: form.helpers,
-                  machines: form.machines,
-                  minutes: form.minutes,
-                  course: course.id,
-                  home,
-                  order,
-                  settle: form.settle,
-                  clear: form.clear,
-                  review_every: form.review_every,
-                  review_minutes: form.review_minutes,
-                  pace: form.pace,
-              },
-    )
     const wrong = make.error?.all ?? {}
     const steps = [t('plan.classAndRoom'), t('plan.wishes'), t('plan.dates')]
     const ready = form.name.trim() !== '' && count > 0 && (form.students.trim() === '' || understood.ready)

@@ -47,11 +47,12 @@ export function ClassAndRoom({ form, names, before, wrong, room, asks, onChange 
                     error={wrong.name}
                     onChange={(e) => onChange({ name: e.currentTarget.value })}
                 />
+                {before.length > 0 && <ComeAgain before={before} chosen={form.returning} onChange={(returning) => onChange({ returning })} />}
                 <Textarea
-                    label={t('plan.studentsOneALine')}
+                    label={before.length > 0 ? t('plan.whoIsNew') : t('plan.studentsOneALine')}
                     description={t('plan.theNameTheyGoBy', { n: names.people.length })}
                     autosize
-                    minRows={8}
+                    minRows={before.length > 0 ? 3 : 8}
                     maxRows={12}
                     required={before.length === 0}
                     withAsterisk={false}
@@ -63,7 +64,6 @@ export function ClassAndRoom({ form, names, before, wrong, room, asks, onChange 
                     <Understood names={names.understood} />
                 )}
                 <Trouble error={names.error} />
-                {before.length > 0 && <ComeAgain before={before} chosen={form.returning} onChange={(returning) => onChange({ returning })} />}
             </div>
             <div>
                 <Whole

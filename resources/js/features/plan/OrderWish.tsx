@@ -1,5 +1,6 @@
 import { Radio } from '@mantine/core'
 import { t } from '../../text/words'
+import { Word } from '../../ui/Word'
 import { cx } from './dress'
 import type { Wishes } from './usePlanning'
 
@@ -13,7 +14,9 @@ export function OrderWish({ value, onChange }: { value: Wishes['order']; onChang
     ]
     return (
         <fieldset className={cx('order-wish')}>
-            <legend>{t('plan.whatComesFirst')}</legend>
+            <legend>
+                {t('plan.whatComesFirst')} <Word of="strand" />
+            </legend>
             {orders.map(([id, title, how]) => (
                 <Radio
                     label={

@@ -11,6 +11,7 @@ export function SureWish({ value, onChange }: { value: Wishes['sure']; onChange:
     return (
         <NativeSelect
             label={t('plan.timeToSewAgain')}
+            description={t('plan.whySure')}
             value={value === null ? '' : String(value)}
             onChange={(e) => onChange(e.currentTarget.value === '' ? null : Number(e.currentTarget.value))}
             data={[

@@ -8,11 +8,13 @@ interface Props {
     step?: number
     wrong?: string | undefined
     suffix?: string
+    /** What it is for, in a line. */
+    hint?: string
     onChange: (value: number) => void
 }
 
 /** A whole number with steppers. */
-export function Whole({ label, value, min, max, step = 1, wrong, suffix, onChange }: Props) {
+export function Whole({ label, value, min, max, step = 1, wrong, suffix, hint, onChange }: Props) {
     return (
         <NumberInput
             label={label}
@@ -22,6 +24,7 @@ export function Whole({ label, value, min, max, step = 1, wrong, suffix, onChang
             allowDecimal={false}
             value={value}
             error={wrong}
+            description={hint}
             {...(suffix === undefined ? {} : { suffix })}
             onChange={(v) => onChange(Number(v))}
         />

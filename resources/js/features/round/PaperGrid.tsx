@@ -151,7 +151,7 @@ export function PaperGrid({ id, session, lesson, students, unit, zone }: Props) 
                     aria-label={`${s.name}, ${label}`}
                     error={note?.wrong === true && [name, `readings.${name}`, `readings.${name}[${index}]`].includes(note.field)}
                     tabIndex={at[0] === row && at[1] === column ? 0 : -1}
-                    inputMode={of?.field.kind === 'yes-no' ? 'text' : 'decimal'}
+                    inputMode={of === null || of.field.kind === 'yes-no' || (unit === 'in' && of.field.values[index]?.length === true) ? 'text' : 'decimal'}
                     maxLength={of === null ? 40 : 12}
                     autoComplete="off"
                     value={valueOf(s.student, name, index)}

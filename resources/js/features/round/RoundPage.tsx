@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import type { Problem, View } from '../../api/client'
 import { lookAt, readAgain, type Lesson, useLessons, useMe, usePulse, useToday } from '../../api/queries'
+import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
@@ -12,6 +13,7 @@ import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Word } from '../../ui/Word'
 import { SamplePanel } from '../sample/SamplePanel'
 import { cx } from './dress'
 import { WORDS } from './words'
@@ -35,7 +37,7 @@ export default function RoundPage() {
         <div className={cx('round')}>
             <div className={cx('round-head')}>
                 <h1>
-                    {t('round.aRound')} <small>{today.data.class.title}</small>
+                    {t('round.aRound')} <Word of="roundWalk" /> <small>{today.data.class.title}</small>
                 </h1>
                 <Choice
                     label={t('common.lesson')}
@@ -116,6 +118,8 @@ function Walk(props: WalkProps) {
     const [said, setSaid] = useState<Record<string, string>>({})
     const [chosen, setChosen] = useState<string | null>(() => students.find((s) => !done.has(s.student))?.student ?? null)
     const [panel, setPanel] = useState<string | null>(null)
+    // Where the ruler is laid.
+    const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
     const form = useRef<HTMLFormElement>(null)
     const answered = useRef(0)
     // Kept a moment ago: known here before the list has been read again.
@@ -256,7 +260,7 @@ function Walk(props: WalkProps) {
                             problem={keep.error?.field.startsWith(`readings.${field.key}`) === true ? keep.error.message : null}
                             problemAt={null}
                             onChange={(i, v) => type(field, i, v)}
-                            onEye={() => undefined}
+                            onEye={(i) => setEye({ key: field.key, index: i })}
                             onAnswered={() => {
                                 // On the last one Enter keeps what was answered.
                                 answered.current = goOn(document.activeElement) ? Date.now() : 0
@@ -278,6 +282,11 @@ function Walk(props: WalkProps) {
                         )}
                     </div>
                 </form>
+            )}
+            {who !== undefined && sheet.drawing !== null && (
+                <aside className={cx('round-drawing')}>
+                    <SamplerDrawing drawing={sheet.drawing} measured={[]} active={eye} title={t('common.drawnToScale', { lesson: lesson.title })} />
+                </aside>
             )}
             <SamplePanel sample={panel} onClose={() => setPanel(null)} />
         </div>

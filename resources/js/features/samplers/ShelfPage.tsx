@@ -7,6 +7,7 @@ import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Notice } from '../../ui/Notice'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { Word } from '../../ui/Word'
 import { cx } from './dress'
 import { readBundle } from './readBundle'
 
@@ -42,7 +43,7 @@ export default function ShelfPage() {
     return (
         <div className={cx('shelf')}>
             <h1>
-                {t('samplers.theShelf')}{' '}
+                {t('samplers.theShelf')} <Word of="shelf" />{' '}
                 <small>
                     <Link to="/samplers">{t('samplers.lessons', { n: s.lessons })}</Link>
                     {s.own.length > 0 && <>, {t('samplers.ofThemYourOwnOr', { n: s.own.length })}</>}

@@ -59,6 +59,7 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'length', bare 
             name={label}
             className={cx(bare ? 'num-field bare' : 'num-field')}
             {...(bare ? { 'aria-label': label } : { label: shown })}
+            inputMode={isLength && reader === 'in' ? 'text' : 'decimal'}
             maxLength={12}
             error={wrong}
             title={wrong ? t('samplers.aNumberOrInchesSuch') : undefined}
