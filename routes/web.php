@@ -61,6 +61,8 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     Route::get('runs/{machine}/{ends}/{signature}', [ButtonholeController::class, 'run'])->name('buttonhole.run')->middleware('throttle:own-page');
     Route::get('calendar/{token}', [CalendarController::class, 'show'])->name('calendar.show')->middleware('throttle:own-page');
     Route::get('page/{token}', [StudentController::class, 'page'])->name('student.page')->middleware('throttle:own-page');
+    Route::post('page/{token}/ask', [StudentController::class, 'ask'])->name('student.ask')->middleware('throttle:own-page');
+    Route::delete('page/{token}/ask', [StudentController::class, 'askNoMore'])->name('student.ask-no-more')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {
@@ -105,6 +107,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('answers', [WorkshopController::class, 'index'])->name('workshop.index');
         Route::get('classes/{class}/today', [TodayController::class, 'today'])->name('today.today');
         Route::get('classes/{class}/pulse', [TodayController::class, 'pulse'])->name('today.pulse');
+        Route::delete('classes/{class}/students/{student}/ask', [StudentController::class, 'answered'])->name('student.answered');
         Route::get('classes/{class}/students/{student}/look', [LookController::class, 'look'])->name('look.look');
         Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index'])->name('photo.index');
         Route::post('samples/preview', [SampleController::class, 'preview'])->name('sample.preview');

@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string|null $machine_id
  * @property int $seat
  * @property string $note the teacher's own, for nobody else
+ * @property string $asks  from their own page; empty: please look
+ * @property CarbonImmutable|null $asked_at  null: nothing is asked
  * @property CarbonImmutable|null $joined_at  into this class; null: before it was noted
  * @property string|null $page_hash of the private link of the page the student sees without signing in
  * @property CarbonImmutable|null $page_until
@@ -40,7 +42,7 @@ final class Enrolment extends OwnedByStudio
         self::addGlobalScope('seen', fn (Builder $query) => app(Reader::class)->limit($query, 'enrolments.class_id'));
     }
 
-    protected $casts = ['joined_at' => 'immutable_datetime', 'seat' => 'int', 'page_until' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
+    protected $casts = ['joined_at' => 'immutable_datetime', 'asked_at' => 'immutable_datetime', 'seat' => 'int', 'page_until' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 

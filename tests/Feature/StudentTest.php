@@ -103,4 +103,25 @@ final class StudentTest extends TestCase
         self::assertSame('coming', array_column((array) $this->getJson($this->address)->json('skills'), 'level', 'id')['keep-allowance']);
         self::assertSame($before, $known());
     }
+
+    public function test_a_question_stands_at_their_row_until_somebody_has_looked(): void
+    {
+        $token = (string) $this->postJson("{$this->address}/page")->json('page');
+        $student = basename($this->address);
+        $asked = fn (): ?string => array_column((array) $this->getJson("/api/classes/{$this->class->id}/today")->json('students'), 'asked', 'student')[$student]['text'] ?? null;
+        self::assertNull($asked());
+        $this->postJson("/api/page/$token/ask", ['text' => 'Is this too loose?'])->assertNoContent();
+        $this->getJson("/api/page/$token")->assertJsonPath('asked.text', 'Is this too loose?');
+        self::assertSame('Is this too loose?', $asked());
+        $this->postJson('/api/samples', $this->seam($this->class, $student))->assertCreated();
+        self::assertNull($asked(), 'looked at');
+        $this->postJson("/api/page/$token/ask", ['text' => null])->assertNoContent();
+        self::assertSame('', $asked());
+        $this->deleteJson("/api/page/$token/ask")->assertNoContent();
+        self::assertNull($asked());
+        $this->assertProblem($this->postJson("/api/page/$token/ask", ['text' => str_repeat('x', 301)]), 422, 'text', '300');
+        $this->postJson('/api/page/'.str_repeat('a', 40).'/ask', ['text' => null])->assertNotFound();
+        // What they sewed is shown to them, with the one thing it said.
+        $this->getJson("/api/page/$token")->assertJsonPath('earlier.0.lesson', 'first-seam');
+    }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Places\Student;
 
+use App\Views\AskedView;
 use App\Views\DrawingView;
 use App\Views\DrillView;
+use App\Views\LastSampleView;
 use App\Views\StudentSkillView;
 use OpenApi\Attributes as OA;
 
@@ -17,6 +19,7 @@ final readonly class OwnPageView
      * @param  list<string>  $cautions
      * @param  list<string>  $steps
      * @param  list<StudentSkillView>  $skills
+     * @param  list<LastSampleView>  $earlier
      */
     public function __construct(
         #[OA\Property] public string $name,
@@ -33,5 +36,8 @@ final readonly class OwnPageView
         #[OA\Property(nullable: true)] public ?DrillView $homework,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudentSkillView::class))] public array $skills,
         #[OA\Property(enum: ['mm', 'in'], description: 'of the ruler the class is taught with')] public string $unit,
+        #[OA\Property(nullable: true, description: 'what is sewn of it: its own steps, not the whole lesson’s')] public ?DrillView $drill,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LastSampleView::class), description: 'their own, newest first')] public array $earlier,
+        #[OA\Property(nullable: true, description: 'what they asked and nobody has looked at yet')] public ?AskedView $asked,
     ) {}
 }

@@ -10,6 +10,7 @@ use App\Models\Studio;
 use App\Models\User;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
+use App\Records\KeptSample;
 use App\Records\ReadClass;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
@@ -17,10 +18,13 @@ use App\Records\StudentAsRead;
 use App\Support\Clock;
 use App\Support\CurrentStudio;
 use App\Support\Link;
+use App\Views\AskedView;
 use App\Views\DrawingView;
 use App\Views\DrillView;
+use App\Views\LastSampleView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
@@ -28,6 +32,9 @@ use OpenSeam\Core\Measure\Unit;
 /** The page behind a private link: one student's own next lesson and progress. */
 final readonly class ShowOwnPage
 {
+    /** Samples before that are shown, the newest first. */
+    private const MOST_SHOWN = 12;
+
     public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print) {}
 
     /** @throws ModelNotFoundException for a link that was never given or is taken back */
@@ -49,6 +56,9 @@ final readonly class ShowOwnPage
                 $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
                 $this->views->skills($class, $s),
                 $unit->value,
+                self::drill($lesson, $s->drill()),
+                array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse(array_slice($s->samples, -self::MOST_SHOWN))),
+                AskedView::of($enrolment),
             );
         });
     }
@@ -67,6 +77,19 @@ final readonly class ShowOwnPage
 
             return $this->print->lesson($lesson, 'sampler', $format);
         });
+    }
+
+    /** A question, or the wish that somebody looks, until somebody has. */
+    public function ask(string $token, ?string $text): void
+    {
+        $this->within($token, fn (Enrolment $enrolment): bool => $enrolment->update($text === null ? ['asks' => '', 'asked_at' => null] : ['asks' => $text, 'asked_at' => Clock::now()]));
+    }
+
+    private static function drill(?Lesson $lesson, ?string $drill): ?DrillView
+    {
+        $found = array_values(array_filter($lesson->drills ?? [], fn (Drill $d): bool => $d->id === $drill))[0] ?? null;
+
+        return $found === null ? null : DrillView::of($found);
     }
 
     /** Whoever sews by the link reads the ruler that the class is taught with. */

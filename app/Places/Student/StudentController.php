@@ -126,6 +126,46 @@ final readonly class StudentController
         return new Response($show->sheet($token, $format), 200, ['Content-Type' => 'application/pdf', 'X-Robots-Tag' => 'noindex, nofollow']);
     }
 
+    #[OA\Post(
+        path: '/api/page/{token}/ask',
+        operationId: 'ask',
+        parameters: [new InPath('token')],
+        requestBody: new Sent(AskBody::class),
+        responses: [new Answer(description: 'it stands at their row until somebody has looked'), new Problem],
+    )]
+    public function ask(AskBody $body, string $token, ShowOwnPage $show): JsonResponse
+    {
+        $show->ask($token, $body->word('text'));
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(
+        path: '/api/page/{token}/ask',
+        operationId: 'askNoMore',
+        parameters: [new InPath('token')],
+        responses: [new Answer(description: 'taken back'), new Problem],
+    )]
+    public function askNoMore(string $token, ShowOwnPage $show): JsonResponse
+    {
+        $show->ask($token, null);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(
+        path: '/api/classes/{class}/students/{student}/ask',
+        operationId: 'answered',
+        parameters: [new InPath('class'), new InPath('student')],
+        responses: [new Answer(description: 'somebody has looked'), new Problem],
+    )]
+    public function answered(SewingClass $class, Student $student): JsonResponse
+    {
+        $this->enrolment($class->id, $student->id)->update(['asks' => '', 'asked_at' => null]);
+
+        return new JsonResponse(null, 204);
+    }
+
     private function enrolment(string $class, string $student): Enrolment
     {
         return Enrolment::query()->where('class_id', $class)->where('student_id', $student)->firstOrFail();

@@ -15,6 +15,7 @@ use App\Records\SessionInHand;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
 use App\Support\CurrentStudio;
+use App\Views\AskedView;
 use App\Views\NamedView;
 use App\Views\StudentViews;
 use App\Views\TapePieceView;
@@ -129,6 +130,7 @@ final readonly class ShowToday
             $sewing?->toIso8601ZuluString(),
             $bench->away[$s->enrolment->student_id] ?? 'here',
             array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,
+            AskedView::of($s->enrolment),
         );
     }
 }

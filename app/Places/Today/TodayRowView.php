@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Today;
 
+use App\Views\AskedView;
 use App\Views\InHandView;
 use App\Views\LastSampleView;
 use OpenApi\Attributes as OA;
@@ -31,5 +32,6 @@ final readonly class TodayRowView
         #[OA\Property(nullable: true)] public ?string $sewing_since,
         #[OA\Property(enum: ['here', 'late', 'absent', 'left'])] public string $state,
         #[OA\Property(description: 'of the bench plan it began with; 0 where there is none')] public int $round,
+        #[OA\Property(nullable: true, description: 'from their own page; null: nothing')] public ?AskedView $asked,
     ) {}
 }

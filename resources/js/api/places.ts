@@ -31,6 +31,8 @@ export const TOUCHES = {
     people: but('lessons', 'workshop'),
     /** Which lessons stand on which day. */
     plan: but('lessons', 'workshop', 'studio'),
+    /** A student's own page. */
+    own: ['class'] as readonly Place[],
     /** Who sits where with what, and who is there. */
     bench: ['session', 'looking', 'class', 'samples', 'plan'] as readonly Place[],
     machines: but('account', 'studio'),

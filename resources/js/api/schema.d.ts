@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["answered"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students/{student}/data": {
         parameters: {
             query?: never;
@@ -1796,6 +1812,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/page/{token}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete: operations["askNoMore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/page/{token}/sheet": {
         parameters: {
             query?: never;
@@ -2428,6 +2460,16 @@ export interface components {
             lesson?: string | null;
             row?: string | null;
             student?: string | null;
+        };
+        AskBody: {
+            /** @description what is asked; empty: please look */
+            text: string | null;
+        };
+        /** @description What a student asks from their own page. */
+        AskedView: {
+            /** @description in their own words; empty: please look */
+            text: string;
+            at: string;
         };
         BackBody: {
             /** @description the edition to go back to; 0: as it came */
@@ -4619,6 +4661,10 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "in";
+            drill: components["schemas"]["DrillView"] | null;
+            /** @description their own, newest first */
+            earlier: components["schemas"]["LastSampleView"][];
+            asked: components["schemas"]["AskedView"] | null;
         };
         /** @description Who is sure of something beside who is not. */
         PairView: {
@@ -5543,6 +5589,7 @@ export interface components {
             state: "here" | "late" | "absent" | "left";
             /** @description of the bench plan it began with; 0 where there is none */
             round: number;
+            asked: components["schemas"]["AskedView"] | null;
         };
         /** @description The session in hand. */
         TodayView: {
@@ -7293,6 +7340,38 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description deleted; brought back until thirty days later */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    answered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description somebody has looked */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -12381,6 +12460,72 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OwnPageView"];
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskBody"];
+            };
+        };
+        responses: {
+            /** @description it stands at their row until somebody has looked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    askNoMore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description taken back */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {

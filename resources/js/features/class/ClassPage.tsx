@@ -6,6 +6,7 @@ import { useClass, usePulse } from '../../api/queries'
 import { t, type Key } from '../../text/words'
 import { LEVEL_WORDS, ThreadLine, type Level } from '../../ui/ThreadLine'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { useGridKeys } from '../../ui/useGridKeys'
 import { Word } from '../../ui/Word'
 import { AddStudents } from './AddStudents'
 import { ClassData } from './ClassData'
@@ -22,6 +23,7 @@ export default function ClassPage() {
     const [whole, setWhole] = useState(false)
     const [by, setBy] = useState<By>('strand')
     const [open, setOpen] = useState<{ student: string; skill: string } | null>(null)
+    const grid = useGridKeys()
     if (read.data === undefined) return read.error === null ? <Waiting what={t('class.layingOutTheThreads')} /> : <Trouble error={read.error} />
     const { skills, students } = read.data
     const columns = sorted(
@@ -54,7 +56,7 @@ export default function ClassPage() {
                 <ClassData key={read.data.class.title} id={id} name={read.data.class.title} />
             </div>
             <div className={cx('matrix')} tabIndex={0} role="region" aria-label={t('class.studentsAndSkills')}>
-                <table style={{ width: 196 + 68 * columns.length }}>
+                <table style={{ width: 196 + 68 * columns.length }} {...grid.table(students.length, columns.length)}>
                     <thead>
                         <tr>
                             <th scope="col">{t('class.studentAndWhatIsNext')}</th>
@@ -69,17 +71,18 @@ export default function ClassPage() {
                         </tr>
                     </thead>
                     <tbody>
-                        {students.map((s) => (
+                        {students.map((s, row) => (
                             <tr key={s.student} className={cx(s.student === wanted ? 'wanted' : '')}>
                                 <th scope="row">
                                     <span className={cx('seat small')}>{s.seat}</span> <Link to={`/class/${id}/student/${s.student}`}>{s.name}</Link>
                                     <small>{s.next_title === '' ? t('common.theCourseIsDone') : s.next_title}</small>
                                 </th>
-                                {columns.map(({ skill, at }) => {
+                                {columns.map(({ skill, at }, column) => {
                                     const level = s.levels[at] ?? 'not-tried'
                                     return (
                                         <td key={skill.id}>
                                             <UnstyledButton
+                                                {...grid.cell(row, column)}
                                                 onClick={() => setOpen({ student: s.student, skill: skill.id })}
                                                 aria-label={`${s.name}, ${skill.title}: ${t(LEVEL_WORDS[level])}`}>
                                                 <ThreadLine level={level} width={46} label="" />

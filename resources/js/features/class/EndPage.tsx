@@ -44,7 +44,7 @@ export default function EndPage() {
                 </Button>
             </p>
             <p className={cx('quiet')}>{t('class.certificatesSay')}</p>
-            <div className="wide-table" tabIndex={0} role="region" aria-label={t('class.whatEachHasShown')}>
+            <div className={cx('wide-table')} tabIndex={0} role="region" aria-label={t('class.whatEachHasShown')}>
                 <table className={cx('rows')}>
                     <thead>
                         <tr>

@@ -70,68 +70,70 @@ export default function MaterialsPage() {
                 {each === '' ? t('materials.aBeginnerIsExpectedTo', { n: mm(m.samples_each, 1) }) : t('materials.asYouSaySamplesOf', { n: each })}
             </p>
             <Shop shop={m.shop} />
-            <table className={cx('rows material-rows')}>
-                <thead>
-                    <tr>
-                        <th>{t('materials.there')}</th>
-                        <th>{t('materials.what')}</th>
-                        <th>{t('common.needed')}</th>
-                        <th>{t('materials.inTheCupboard')}</th>
-                        <th>{t('materials.toBuy')}</th>
-                        <th>{t('materials.shortFrom')}</th>
-                        <th>{t('materials.priceOfOne')}</th>
-                        <th>{t('materials.cost')}</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {m.lines.map((l) => (
-                        <tr key={l.item} className={cx(l.ticked ? 'done' : '')}>
-                            <td>
-                                <Checkbox
-                                    checked={l.ticked}
-                                    aria-label={t('materials.isThere', { what: l.title })}
-                                    onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })}
-                                />
-                            </td>
-                            <td>
-                                <strong>{l.title}</strong>
-                                <small>{l.how}</small>
-                            </td>
-                            <td className={cx('num')}>{amount(l, l.amount)}</td>
-                            <td>
-                                <Amount
-                                    value={Math.round((l.have / off(l)) * 100) / 100}
-                                    label={t('materials.inTheCupboard2', { what: l.title })}
-                                    onKeep={(have) => note.mutate({ item: l.item, have: have * off(l) })}
-                                />
-                            </td>
-                            <td className={cx('num')}>
-                                <strong>{amount(l, l.buy)}</strong>
-                            </td>
-                            <td>{l.short_on !== null && <span className={cx('due')}>{day(l.short_on, zone)}</span>}</td>
-                            <td>
-                                <Amount
-                                    value={Math.round(l.price * off(l) * 100) / 100}
-                                    label={t('materials.priceOf', { what: l.title })}
-                                    onKeep={(of) => note.mutate({ item: l.item, price: of / off(l) })}
-                                />
-                            </td>
-                            <td className={cx('num')}>{l.cost === 0 ? '' : money(l.cost)}</td>
-                        </tr>
-                    ))}
-                </tbody>
-                {m.cost > 0 && (
-                    <tfoot>
+            <div className={cx('wide-table')} role="region" aria-label={t('common.materials')} tabIndex={0}>
+                <table className={cx('rows material-rows')}>
+                    <thead>
                         <tr>
-                            <td />
-                            <td colSpan={6}>{t('materials.togetherForEachStudent', { each: money(m.cost_each) })}</td>
-                            <td className={cx('num')}>
-                                <strong>{money(m.cost)}</strong>
-                            </td>
+                            <th>{t('materials.there')}</th>
+                            <th>{t('materials.what')}</th>
+                            <th>{t('common.needed')}</th>
+                            <th>{t('materials.inTheCupboard')}</th>
+                            <th>{t('materials.toBuy')}</th>
+                            <th>{t('materials.shortFrom')}</th>
+                            <th>{t('materials.priceOfOne')}</th>
+                            <th>{t('materials.cost')}</th>
                         </tr>
-                    </tfoot>
-                )}
-            </table>
+                    </thead>
+                    <tbody>
+                        {m.lines.map((l) => (
+                            <tr key={l.item} className={cx(l.ticked ? 'done' : '')}>
+                                <td>
+                                    <Checkbox
+                                        checked={l.ticked}
+                                        aria-label={t('materials.isThere', { what: l.title })}
+                                        onChange={(e) => note.mutate({ item: l.item, ticked: e.currentTarget.checked })}
+                                    />
+                                </td>
+                                <td>
+                                    <strong>{l.title}</strong>
+                                    <small>{l.how}</small>
+                                </td>
+                                <td className={cx('num')}>{amount(l, l.amount)}</td>
+                                <td>
+                                    <Amount
+                                        value={Math.round((l.have / off(l)) * 100) / 100}
+                                        label={t('materials.inTheCupboard2', { what: l.title })}
+                                        onKeep={(have) => note.mutate({ item: l.item, have: have * off(l) })}
+                                    />
+                                </td>
+                                <td className={cx('num')}>
+                                    <strong>{amount(l, l.buy)}</strong>
+                                </td>
+                                <td>{l.short_on !== null && <span className={cx('due')}>{day(l.short_on, zone)}</span>}</td>
+                                <td>
+                                    <Amount
+                                        value={Math.round(l.price * off(l) * 100) / 100}
+                                        label={t('materials.priceOf', { what: l.title })}
+                                        onKeep={(of) => note.mutate({ item: l.item, price: of / off(l) })}
+                                    />
+                                </td>
+                                <td className={cx('num')}>{l.cost === 0 ? '' : money(l.cost)}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                    {m.cost > 0 && (
+                        <tfoot>
+                            <tr>
+                                <td />
+                                <td colSpan={6}>{t('materials.togetherForEachStudent', { each: money(m.cost_each) })}</td>
+                                <td className={cx('num')}>
+                                    <strong>{money(m.cost)}</strong>
+                                </td>
+                            </tr>
+                        </tfoot>
+                    )}
+                </table>
+            </div>
             {m.cutting.map((c) => (
                 <CuttingPlan key={c.material} plan={c} title={m.lines.find((l) => l.item === c.material)?.title ?? c.material} />
             ))}

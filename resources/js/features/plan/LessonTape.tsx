@@ -18,11 +18,23 @@ interface Props {
     onHome?: () => void
 }
 
+/** Moved by key it stands somewhere else on the page: the focus goes along. */
+let moving: string | null = null
+
 /** A lesson as a length of tape: it is dragged, or moved with the arrow keys. */
 export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, onDropBefore, pinned = false, onPin, onHome }: Props) {
     const lesson = p.lessons.find((l) => l.id === id)
     if (lesson === undefined) return null
     const last = p.sessions.length
+    const byKey = (to: number) => {
+        moving = id
+        onMove(to, null)
+    }
+    const goAlong = (button: HTMLButtonElement | null) => {
+        if (button === null || moving !== id) return
+        moving = null
+        button.focus()
+    }
     return (
         <div
             className={cx(`lesson-tape ${state} ${problem ? 'problem' : ''}`)}
@@ -38,6 +50,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                 onDropBefore(e.dataTransfer.getData('text/plain'))
             }}>
             <UnstyledButton
+                ref={goAlong}
                 className={cx('lesson-name')}
                 onFocus={() => onTouch(id)}
                 onClick={() => onTouch(id)}
@@ -45,7 +58,7 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                     const to = e.key === 'ArrowRight' || e.key === 'ArrowDown' ? at + 1 : e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? at - 1 : null
                     if (to === null) return
                     e.preventDefault()
-                    if (to >= 0 && to < last) onMove(to, null)
+                    if (to >= 0 && to < last) byKey(to)
                 }}>
                 <strong>{lesson.title}</strong>
                 <span>
@@ -76,12 +89,12 @@ export function LessonTape({ p, id, share, problem, state, at, onTouch, onMove, 
                         </UnstyledButton>
                     )}
                     {at > 0 && (
-                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at })} onClick={() => onMove(at - 1, null)}>
+                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at })} onClick={() => byKey(at - 1)}>
                             ↑
                         </UnstyledButton>
                     )}
                     {at < last - 1 && (
-                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at + 2 })} onClick={() => onMove(at + 1, null)}>
+                        <UnstyledButton aria-label={t('plan.moveToSession', { n: at + 2 })} onClick={() => byKey(at + 1)}>
                             ↓
                         </UnstyledButton>
                     )}

@@ -6,6 +6,7 @@ import { useCompute } from '../../api/compute'
 import { FootOpening, ScaleBar } from '../../drawing/FootOpening'
 import { StitchRow } from '../../drawing/StitchRow'
 import { t, type Key } from '../../text/words'
+import { useGridKeys } from '../../ui/useGridKeys'
 import { cx } from './dress'
 
 const REACH = 6.5
@@ -16,11 +17,12 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
     const [touched, setTouched] = useState<View['RoomCellView'] | null>(null)
     const cell = (machine: string, stitch: string) => room.cells.find((c) => c.machine === machine && c.stitch === stitch)
     const foot = (id: string | null | undefined) => room.feet.find((f) => f.id === id)?.facts
+    const grid = useGridKeys()
     return (
         <>
             <p className={cx('caution')}>{t('room.needle80AtTheSettings')}</p>
             <div className={cx('matrix works')} tabIndex={0} role="region" aria-label={t('room.whatWorks')}>
-                <table>
+                <table {...grid.table(room.stitches.length, room.machines.length)}>
                     <thead>
                         <tr>
                             <th scope="col">{t('room.stitch')}</th>
@@ -33,18 +35,19 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                         </tr>
                     </thead>
                     <tbody>
-                        {room.stitches.map((s) => (
+                        {room.stitches.map((s, row) => (
                             <tr key={s.id}>
                                 <th scope="row">
                                     <Link to="/workshop/stitch">{s.title}</Link>
                                 </th>
-                                {room.machines.map((m) => {
+                                {room.machines.map((m, column) => {
                                     const c = cell(m.machine.id, s.id)
                                     const f = foot(c?.foot)
                                     if (c === undefined) return <td key={m.machine.id} />
                                     return (
                                         <td key={m.machine.id} className={cx(m.machine.usable ? '' : 'unusable')}>
                                             <UnstyledButton
+                                                {...grid.cell(row, column)}
                                                 onClick={() => setTouched(c)}
                                                 aria-label={t('room.on', {
                                                     stitch: s.title,

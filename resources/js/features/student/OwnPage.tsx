@@ -1,12 +1,13 @@
-import { Button } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
-import { api, ask, Problem } from '../../api/client'
-import { OwnUnit } from '../../api/queries'
+import { api, ask, Problem, type View } from '../../api/client'
+import { OwnUnit, useChange } from '../../api/queries'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
+import { useTyped } from '../../keeping/useTyped'
 import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
-import { Waiting } from '../../ui/Trouble'
+import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
 import { Threads } from './Threads'
 
@@ -41,7 +42,7 @@ export default function OwnPage() {
                     <h2>{p.title === '' ? t('student.theCourseIsDoneWell') : p.title}</h2>
                     {p.change !== '' && <p className={cx('own-change')}>{p.change}</p>}
                     {p.why !== '' && <p>{p.why}</p>}
-                    {p.drawing !== null && (
+                    {p.drill === null && p.drawing !== null && (
                         <div className={cx('own-drawing')}>
                             <SamplerDrawing drawing={p.drawing} title={t('common.drawnToScale', { lesson: p.title })} />
                         </div>
@@ -53,7 +54,17 @@ export default function OwnPage() {
                             ))}
                         </div>
                     )}
-                    {p.steps.length > 0 && (
+                    {p.drill !== null && (
+                        <div className={cx('own-drill')}>
+                            {p.drill.drawing !== null && (
+                                <SamplerDrawing drawing={p.drill.drawing} title={t('common.drawnToScale', { lesson: p.drill.title })} />
+                            )}
+                            <p>
+                                {p.drill.text} <small>{t('student.aboutMin', { n: Math.round(p.drill.minutes) })}</small>
+                            </p>
+                        </div>
+                    )}
+                    {p.drill === null && p.steps.length > 0 && (
                         <details>
                             <summary>{t('student.stepByStep')}</summary>
                             <ol>
@@ -79,6 +90,21 @@ export default function OwnPage() {
                         </p>
                     </section>
                 )}
+                <Asking token={token} asked={p.asked} />
+                {p.earlier.length > 0 && (
+                    <section>
+                        <h2>{t('student.whatYouSewed')}</h2>
+                        <ol className={cx('own-earlier')}>
+                            {p.earlier.map((s) => (
+                                <li key={s.id}>
+                                    <strong>{s.title}</strong> <small>{day(s.kept_at, p.timezone)}</small>
+                                    <br />
+                                    {s.text}
+                                </li>
+                            ))}
+                        </ol>
+                    </section>
+                )}
                 <section>
                     <h2>{t('student.whatYouCanDo')}</h2>
                     <Threads skills={p.skills} />
@@ -86,5 +112,47 @@ export default function OwnPage() {
                 <p className={cx('quiet')}>{t('student.theMachinesManualAndYour')}</p>
             </main>
         </OwnUnit>
+    )
+}
+
+/** "Please look", or a question: it stands at their row on Today until somebody has looked. */
+function Asking({ token, asked }: { token: string; asked: View['AskedView'] | null }) {
+    const [text, setText, forget] = useTyped(`ask:${token}`, '')
+    const path = { params: { path: { token } } }
+    const send = useChange('own', async () => {
+        await ask(api.POST('/api/page/{token}/ask', { ...path, body: { text: text.trim() === '' ? null : text.trim() } }))
+        forget()
+    })
+    const back = useChange('own', () => ask(api.DELETE('/api/page/{token}/ask', path)))
+    return (
+        <section>
+            <h2>{t('student.askForALook')}</h2>
+            {asked !== null ? (
+                <p role="status">
+                    {asked.text === '' ? t('student.youAskedForALook') : t('student.youAsked', { text: asked.text })}{' '}
+                    <Button variant="subtle" disabled={back.isPending} onClick={() => back.mutate(undefined)}>
+                        {t('student.takeItBack')}
+                    </Button>
+                </p>
+            ) : (
+                <>
+                    <Textarea
+                        label={t('student.aQuestionIfYouLike')}
+                        value={text}
+                        maxLength={300}
+                        autosize
+                        minRows={1}
+                        maxRows={4}
+                        onChange={(e) => setText(e.currentTarget.value)}
+                    />
+                    <p>
+                        <Button variant="default" disabled={send.isPending} onClick={() => send.mutate(undefined)}>
+                            {t('student.pleaseLook')}
+                        </Button>
+                    </p>
+                </>
+            )}
+            <Trouble error={send.error ?? back.error} />
+        </section>
     )
 }

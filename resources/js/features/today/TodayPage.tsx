@@ -159,6 +159,19 @@ function StateChoice({ id, s }: { id: string; s: View['TodayRowView'] }) {
     )
 }
 
+/** What a student asks from their own page. Whoever looks at a sample has answered it. */
+function Asks({ id, student, name, asked }: { id: string; student: string; name: string; asked: View['AskedView'] }) {
+    const seen = useChange('others', () => ask(api.DELETE('/api/classes/{class}/students/{student}/ask', { params: { path: { class: id, student } } })))
+    return (
+        <span className={cx('asks')}>
+            {asked.text === '' ? t('today.pleaseLook') : `“${asked.text}”`}{' '}
+            <Button variant="subtle" disabled={seen.isPending} aria-label={t('today.seenOf', { name })} onClick={() => seen.mutate(undefined)}>
+                {t('today.seen')}
+            </Button>
+        </span>
+    )
+}
+
 function StudentRow({
     id,
     s,
@@ -194,6 +207,7 @@ function StudentRow({
                     {noted && <StateChoice id={id} s={s} />}
                 </span>
                 <ThreadLine level={s.level} />
+                {s.asked !== null && <Asks id={id} student={s.student} name={s.name} asked={s.asked} />}
                 <small>
                     {s.here !== undefined
                         ? t('today.kept', { time: clock(s.here.at, zone) })

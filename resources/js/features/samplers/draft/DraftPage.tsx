@@ -113,6 +113,8 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             }}
                             onChange={draft.change}
                         />
+                    ) : read === undefined && draft.read.error === null ? (
+                        <Waiting what={t('samplers.drawingIt')} />
                     ) : (
                         <Empty>{lesson.sampler.pieces.length === 0 ? t('samplers.thisLessonHasNoSampler') : t('samplers.itCannotBeDrawnLike')}</Empty>
                     )}
