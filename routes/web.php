@@ -61,6 +61,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     Route::get('runs/{machine}/{ends}/{signature}', [ButtonholeController::class, 'run'])->name('buttonhole.run')->middleware('throttle:own-page');
     Route::get('calendar/{token}', [CalendarController::class, 'show'])->name('calendar.show')->middleware('throttle:own-page');
     Route::get('page/{token}', [StudentController::class, 'page'])->name('student.page')->middleware('throttle:own-page');
+    Route::post('page/{token}/looks', [StudentController::class, 'look'])->name('student.look')->middleware('throttle:own-page');
     Route::post('page/{token}/ask', [StudentController::class, 'ask'])->name('student.ask')->middleware('throttle:own-page');
     Route::delete('page/{token}/ask', [StudentController::class, 'askNoMore'])->name('student.ask-no-more')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');

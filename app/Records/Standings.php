@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Enrolment;
+use App\Models\OwnLook;
 use App\Models\SkillStanding;
 use App\Support\CurrentStudio;
 use DateTimeImmutable;
 use DateTimeZone;
 use OpenSeam\Core\Skill\Evidence;
+use OpenSeam\Core\Skill\OwnPractice;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Skill\StandingLedger;
 use OpenSeam\Core\Skill\TracingTable;
@@ -100,6 +102,12 @@ final class Standings
             $known = (float) $row->known;
             $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, array_values((array) json_decode($row->showings, true)));
             $standings[$row->student_id][$row->skill] = new Standing($row->skill, $known, $book->fade($row->skill, $known, $at, $now), $showings, $at);
+        }
+
+        // What they sewed and read by themselves since, each by the student it is of.
+        $practice = new OwnPractice($this->table());
+        foreach (OwnLook::ofStudents($students)->where('place', 'home')->groupBy('student_id') as $student => $looks) {
+            $standings[$student] = $practice->after($standings[$student] ?? [], array_values($looks->map(fn (OwnLook $l): Evidence => $l->evidence())->all()));
         }
 
         return $standings;

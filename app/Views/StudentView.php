@@ -18,6 +18,7 @@ final readonly class StudentView
      * @param  list<NamedView>  $blocked
      * @param  list<SettingsLogView>  $settings
      * @param  list<GivenView>  $given
+     * @param  list<OwnLookView>  $own_looks
      */
     public function __construct(
         #[OA\Property] public string $student,
@@ -43,5 +44,7 @@ final readonly class StudentView
         #[OA\Property(type: 'array', items: new OA\Items(ref: GivenView::class), description: 'newest first')] public array $given,
         #[OA\Property(nullable: true, description: 'until when the private page of the student can be opened; null: there is no link')] public ?string $page_until,
         #[OA\Property(nullable: true, description: 'they joined when the course had begun')] public ?WayInView $way_in,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OwnLookView::class), description: 'what they read by themselves, newest first')] public array $own_looks,
+        #[OA\Property(description: 'of all looks that a sample answered')] public AgreementView $agreed,
     ) {}
 }

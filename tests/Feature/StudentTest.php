@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\LessonAssignment;
+use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Support\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Tests\TestCase;
 
 /** One student: for the teacher everything, behind their own link only their own. */
@@ -123,5 +125,44 @@ final class StudentTest extends TestCase
         $this->postJson('/api/page/'.str_repeat('a', 40).'/ask', ['text' => null])->assertNotFound();
         // What they sewed is shown to them, with the one thing it said.
         $this->getJson("/api/page/$token")->assertJsonPath('earlier.0.lesson', 'first-seam');
+    }
+
+    public function test_practice_at_home_makes_a_skill_coming_and_moves_nothing_else(): void
+    {
+        $token = (string) $this->postJson("{$this->address}/page")->json('page');
+        $student = basename($this->address);
+        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => ''])->assertNoContent();
+        $readings = $this->seam($this->class, $student)['readings'];
+        $next = fn (): mixed => $this->getJson($this->address)->json('advice.lesson');
+        $before = $next();
+        for ($n = 0; $n < 8; $n++) {
+            $this->postJson("/api/page/$token/looks", ['id' => (string) Str::ulid(), 'lesson' => 'first-seam', 'place' => 'home', 'readings' => $readings])->assertCreated();
+        }
+        $view = $this->getJson($this->address)->assertOk();
+        self::assertSame([], array_filter(array_column((array) $view->json('skills'), 'level'), fn (mixed $l): bool => in_array($l, ['sure', 'refresh-due'], true)));
+        self::assertContains('coming', array_column((array) $view->json('skills'), 'level'));
+        self::assertSame($before, $next(), 'the next lesson goes by what the teacher looked at');
+        self::assertSame(0, Sample::query()->count());
+        $view->assertJsonPath('own_looks.0.place', 'home')->assertJsonPath('own_looks.0.agreed', null);
+    }
+
+    public function test_who_looks_first_is_told_how_far_the_teacher_saw_the_same(): void
+    {
+        $token = (string) $this->postJson("{$this->address}/page")->json('page');
+        $student = basename($this->address);
+        $seam = $this->seam($this->class, $student);
+        $id = (string) Str::ulid();
+        $look = ['id' => $id, 'lesson' => 'first-seam', 'place' => 'class', 'readings' => $seam['readings']];
+        $this->postJson("/api/page/$token/looks", $look)->assertCreated()->assertJsonPath('looks.0.agreed', null);
+        // Sent again after a broken line it is there once.
+        $this->postJson("/api/page/$token/looks", $look)->assertCreated()->assertJsonCount(1, 'looks');
+        $this->postJson('/api/samples', $seam)->assertCreated();
+        $page = $this->getJson("/api/page/$token");
+        self::assertSame($page->json('agreed.of'), $page->json('agreed.alike'));
+        self::assertGreaterThan(0, $page->json('agreed.of'));
+        $this->assertProblem($this->postJson("/api/page/$token/looks", ['id' => (string) Str::ulid(), 'readings' => ['seam.nothing' => ['1']]] + $look), 422, 'readings.seam.nothing', 'no such reading');
+        $this->postJson('/api/page/'.str_repeat('a', 40).'/looks', $look)->assertNotFound();
+        $this->deleteJson($this->address)->assertNoContent();
+        $this->getJson("/api/page/$token")->assertNotFound();
     }
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Places\Student;
 
+use App\Views\AgreementView;
 use App\Views\AskedView;
 use App\Views\DrawingView;
 use App\Views\DrillView;
 use App\Views\LastSampleView;
+use App\Views\LessonView;
+use App\Views\OwnLookView;
 use App\Views\StudentSkillView;
 use OpenApi\Attributes as OA;
 
@@ -20,6 +23,7 @@ final readonly class OwnPageView
      * @param  list<string>  $steps
      * @param  list<StudentSkillView>  $skills
      * @param  list<LastSampleView>  $earlier
+     * @param  list<OwnLookView>  $looks
      */
     public function __construct(
         #[OA\Property] public string $name,
@@ -39,5 +43,8 @@ final readonly class OwnPageView
         #[OA\Property(nullable: true, description: 'what is sewn of it: its own steps, not the whole lesson’s')] public ?DrillView $drill,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LastSampleView::class), description: 'their own, newest first')] public array $earlier,
         #[OA\Property(nullable: true, description: 'what they asked and nobody has looked at yet')] public ?AskedView $asked,
+        #[OA\Property(nullable: true, description: 'the lesson in hand with its sheet, to read it oneself')] public ?LessonView $lesson,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OwnLookView::class), description: 'what they read by themselves, newest first')] public array $looks,
+        #[OA\Property(description: 'of all looks that the teacher answered')] public AgreementView $agreed,
     ) {}
 }

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Places\Materials\PrintPages;
 use App\Printing\Format;
 use App\Records\KeptSample;
+use App\Records\OwnLooks;
 use App\Records\ReadClass;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
@@ -18,10 +19,13 @@ use App\Records\StudentAsRead;
 use App\Support\Clock;
 use App\Support\CurrentStudio;
 use App\Support\Link;
+use App\Views\AgreementView;
 use App\Views\AskedView;
 use App\Views\DrawingView;
 use App\Views\DrillView;
 use App\Views\LastSampleView;
+use App\Views\LessonView;
+use App\Views\OwnLookView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
@@ -35,7 +39,7 @@ final readonly class ShowOwnPage
     /** Samples before that are shown, the newest first. */
     private const MOST_SHOWN = 12;
 
-    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print) {}
+    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print, private OwnLooks $own) {}
 
     /** @throws ModelNotFoundException for a link that was never given or is taken back */
     public function __invoke(string $token): OwnPageView
@@ -59,6 +63,8 @@ final readonly class ShowOwnPage
                 self::drill($lesson, $s->drill()),
                 array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse(array_slice($s->samples, -self::MOST_SHOWN))),
                 AskedView::of($enrolment),
+                $lesson === null ? null : LessonView::of($lesson, $this->shelf->bundle()),
+                ...$this->looks($s),
             );
         });
     }
@@ -83,6 +89,29 @@ final readonly class ShowOwnPage
     public function ask(string $token, ?string $text): void
     {
         $this->within($token, fn (Enrolment $enrolment): bool => $enrolment->update($text === null ? ['asks' => '', 'asked_at' => null] : ['asks' => $text, 'asked_at' => Clock::now()]));
+    }
+
+    /**
+     * What they read by themselves, at home or before the teacher looked.
+     *
+     * @param  array<array-key, mixed>  $readings  as typed
+     *
+     * @throws InputError when a reading does not fit
+     */
+    public function look(string $token, string $id, string $lesson, string $place, array $readings, KeepOwnLook $keep): void
+    {
+        $this->within($token, function (Enrolment $enrolment) use ($id, $lesson, $place, $readings, $keep): void {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $keep($class, $enrolment->student()->firstOrFail(), $id, $lesson, $place, $readings, $this->unitOf($class));
+        });
+    }
+
+    /** @return array{list<OwnLookView>, AgreementView} */
+    private function looks(StudentAsRead $s): array
+    {
+        [$views, $agreed] = $this->own->of($s);
+
+        return [array_slice($views, 0, self::MOST_SHOWN), AgreementView::from($agreed)];
     }
 
     private static function drill(?Lesson $lesson, ?string $drill): ?DrillView

@@ -13,12 +13,14 @@ use App\Records\ClassAsRead;
 use App\Records\ClassRoom;
 use App\Records\ForecastClass;
 use App\Records\KeptSample;
+use App\Records\OwnLooks;
 use App\Records\ReadClass;
 use App\Records\SettingsLog;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
 use App\Records\StudentRecords;
 use App\Views\AdviceView;
+use App\Views\AgreementView;
 use App\Views\DrillView;
 use App\Views\GivenView;
 use App\Views\LastSampleView;
@@ -40,7 +42,7 @@ final readonly class ShowStudent
 {
     private const MOST_GIVEN = 20;
 
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private Adviser $adviser, private ForecastClass $forecast, private SettingsLog $settings, private StudentRecords $records) {}
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private Adviser $adviser, private ForecastClass $forecast, private SettingsLog $settings, private StudentRecords $records, private OwnLooks $own) {}
 
     public function __invoke(SewingClass $class, string $student, Unit $unit): StudentView
     {
@@ -49,6 +51,7 @@ final readonly class ShowStudent
         $room = ClassRoom::of($class);
         $forecast = $this->forecast->of($reading, $room);
         $bundle = $this->shelf->bundle();
+        [$looks, $agreed] = $this->own->of($s);
 
         return new StudentView(
             $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine, $s->enrolment->student->hand,
@@ -62,7 +65,7 @@ final readonly class ShowStudent
                 $g->assigned_at->toIso8601ZuluString(), Titles::of($bundle, $g->lesson, $g->drill), $g->overruled ? Titles::of($bundle, $g->proposed_lesson, $g->proposed_drill) : null, $g->overruled_because, $g->by_bench,
             ), array_slice(array_reverse($s->given), 0, self::MOST_GIVEN)),
             $s->enrolment->page_hash === null || $s->enrolment->page_until === null || $s->enrolment->page_until < $reading->now ? null : $s->enrolment->page_until->toIso8601ZuluString(),
-            $this->wayIn($reading, $s),
+            $this->wayIn($reading, $s), $looks, AgreementView::from($agreed),
         );
     }
 

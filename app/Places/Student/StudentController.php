@@ -140,6 +140,20 @@ final readonly class StudentController
         return new JsonResponse(null, 204);
     }
 
+    #[OA\Post(
+        path: '/api/page/{token}/looks',
+        operationId: 'ownLook',
+        parameters: [new InPath('token')],
+        requestBody: new Sent(OwnLookBody::class),
+        responses: [new Answer(OwnPageView::class, status: 201, description: 'with what they read'), new Problem],
+    )]
+    public function look(OwnLookBody $body, string $token, ShowOwnPage $show, KeepOwnLook $keep): JsonResponse
+    {
+        $show->look($token, $body->word('id'), $body->word('lesson'), $body->word('place'), $body->readings(), $keep);
+
+        return new JsonResponse($show($token), 201);
+    }
+
     #[OA\Delete(
         path: '/api/page/{token}/ask',
         operationId: 'askNoMore',

@@ -8,6 +8,7 @@ use App\Models\ButtonholeJob;
 use App\Models\ButtonholeTest;
 use App\Models\Enrolment;
 use App\Models\LessonAssignment;
+use App\Models\OwnLook;
 use App\Models\Sample;
 use App\Models\SampleNote;
 use App\Models\SamplePhoto;
@@ -55,7 +56,7 @@ final readonly class StudentFile
         return $sheet->bytes();
     }
 
-    /** @return array{kind: string, name: string, wishes: list<string>, own_machine: bool, hand: string, classes: list<array{name: string, seat: int, note: string, asks: string, left: string|null}>, samples: list<array{id: string, kept_at: string, title: string, said: string, counts: bool, readings: array<string, list<float|null>>, faults: list<string>, settings: array<string, string|null>, way: array<string, mixed>|null, overruled: mixed, verdicts: array<string, string>, notes: list<array{kind: string, text: string, at: string}>}>, given: list<array<string, mixed>>, buttonholes: list<array<string, mixed>>, photos: list<array<string, mixed>>} */
+    /** @return array{kind: string, name: string, wishes: list<string>, own_machine: bool, hand: string, classes: list<array{name: string, seat: int, note: string, asks: string, left: string|null}>, samples: list<array{id: string, kept_at: string, title: string, said: string, counts: bool, readings: array<string, list<float|null>>, faults: list<string>, settings: array<string, string|null>, way: array<string, mixed>|null, overruled: mixed, verdicts: array<string, string>, notes: list<array{kind: string, text: string, at: string}>}>, given: list<array<string, mixed>>, buttonholes: list<array<string, mixed>>, own_looks: list<array<string, mixed>>, photos: list<array<string, mixed>>} */
     private function all(Student $student, bool $pictures): array
     {
         $words = Words::in();
@@ -74,6 +75,7 @@ final readonly class StudentFile
             ], $history),
             'given' => array_values(LessonAssignment::query()->where('student_id', $student->id)->orderBy('turn')->get()->map(fn (LessonAssignment $g): array => ['at' => $g->assigned_at->toIso8601ZuluString(), 'lesson' => $g->lesson, 'drill' => $g->drill, 'instead_of' => $g->overruled ? $g->proposed_lesson : null, 'because' => $g->overruled_because])->all()),
             'buttonholes' => array_values(ButtonholeJob::query()->with('tests')->where('student_id', $student->id)->orderBy('begun_at')->get()->map(fn (ButtonholeJob $j): array => ['begun_at' => $j->begun_at->toIso8601ZuluString(), 'job' => $j->job, 'released_at' => $j->released_at?->toIso8601ZuluString(), 'tests' => array_values($j->tests->map(fn (ButtonholeTest $t): array => ['sewn_at' => $t->sewn_at->toIso8601ZuluString(), 'planned' => $t->planned, 'set_mm' => $t->set_mm, 'read' => $t->read])->all())])->all()),
+            'own_looks' => array_values(OwnLook::ofStudents([$student->id])->map(fn (OwnLook $l): array => ['at' => $l->looked_at->toIso8601ZuluString(), 'place' => $l->place, 'lesson' => $l->lesson, 'readings' => $l->readings, 'verdicts' => $l->verdicts])->all()),
             'photos' => ! $pictures ? [] : array_values(SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get()->map(fn (SamplePhoto $p): array => ['sample' => $p->sample_id, 'row' => $p->row, 'kept_at' => $p->kept_at->toIso8601ZuluString(), 'jpeg_base64' => base64_encode($p->image)])->all()),
         ];
     }

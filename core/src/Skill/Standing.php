@@ -41,6 +41,8 @@ final readonly class Standing
         public ?DateTimeImmutable $lastShownAt,
         /** The teacher's own word, when given. */
         public ?bool $word = null,
+        /** How often they sewed and read it by themselves since. */
+        public int $practised = 0,
     ) {}
 
     public function tried(): bool
@@ -97,6 +99,8 @@ final readonly class Standing
         return match (true) {
             $this->refreshDue($school) => Level::RefreshDue,
             $this->isSure($school) => Level::Sure,
+            // Sewn at home it is coming at most; nobody has looked yet.
+            ! $this->tried() && $this->practised > 0 => $this->known >= self::COMING_FROM ? Level::Coming : Level::Begun,
             ! $this->tried() => Level::NotTried,
             // What was missed the last time is not coming, however well it began.
             $this->known >= self::COMING_FROM && $this->lastShowing() >= Evidence::UNDECIDED => Level::Coming,

@@ -1828,6 +1828,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/page/{token}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ownLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/page/{token}/sheet": {
         parameters: {
             query?: never;
@@ -2453,6 +2469,15 @@ export interface components {
             warm_up: components["schemas"]["DrillView"] | null;
             /** @description why nobody can sew it in this room */
             cannot: string | null;
+        };
+        /** @description How far a student and the teacher saw the same. */
+        AgreementView: {
+            /** @description checks judged alike */
+            alike: number;
+            /** @description checks both judged */
+            of: number;
+            /** @description checks the student judged more kindly */
+            kinder: number;
         };
         AnswerBody: {
             tool: string;
@@ -4638,6 +4663,30 @@ export interface components {
             read: "met" | "near" | "not-yet" | "unsure";
             because: string;
         };
+        OwnLookBody: {
+            /** @description a ULID made where it was read */
+            id: string;
+            lesson: string;
+            /** @enum {string} */
+            place: "home" | "class";
+            readings: {
+                [key: string]: (string | number | null)[];
+            };
+        };
+        /** @description A sample as its student read it, and how far the teacher saw the same. */
+        OwnLookView: {
+            id: string;
+            title: string;
+            /** @enum {string} */
+            place: "home" | "class";
+            at: string;
+            /**
+             * @description the poorest of its checks
+             * @enum {string|null}
+             */
+            verdict: "met" | "near" | "not-yet" | "unsure" | null;
+            agreed: components["schemas"]["AgreementView"] | null;
+        };
         /** @description What a student sees of their own course: nothing of anybody else, nothing that a teacher noted. */
         OwnPageView: {
             name: string;
@@ -4665,6 +4714,11 @@ export interface components {
             /** @description their own, newest first */
             earlier: components["schemas"]["LastSampleView"][];
             asked: components["schemas"]["AskedView"] | null;
+            lesson: components["schemas"]["LessonView"] | null;
+            /** @description what they read by themselves, newest first */
+            looks: components["schemas"]["OwnLookView"][];
+            /** @description of all looks that the teacher answered */
+            agreed: components["schemas"]["AgreementView"];
         };
         /** @description Who is sure of something beside who is not. */
         PairView: {
@@ -5501,6 +5555,10 @@ export interface components {
             /** @description until when the private page of the student can be opened; null: there is no link */
             page_until: string | null;
             way_in: components["schemas"]["WayInView"] | null;
+            /** @description what they read by themselves, newest first */
+            own_looks: components["schemas"]["OwnLookView"][];
+            /** @description of all looks that a sample answered */
+            agreed: components["schemas"]["AgreementView"];
         };
         StudentsBody: {
             /** @description names of those who are new */
@@ -12526,6 +12584,43 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnLookBody"];
+            };
+        };
+        responses: {
+            /** @description with what they read */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPageView"];
+                };
             };
             /** @description what is wrong */
             default: {

@@ -9,6 +9,7 @@ import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
+import { OwnLook } from './OwnLook'
 import { Threads } from './Threads'
 
 /** What a student sees on a phone, by a private link: what comes next and how far they are. Nothing of others. */
@@ -90,6 +91,7 @@ export default function OwnPage() {
                         </p>
                     </section>
                 )}
+                <OwnLook token={token} page={p} />
                 <Asking token={token} asked={p.asked} />
                 {p.earlier.length > 0 && (
                     <section>

@@ -13,6 +13,7 @@ import { AboutStudent } from './AboutStudent'
 import { cx } from './dress'
 import { LongSeam } from './LongSeam'
 import { NextStep } from './NextStep'
+import { OwnLooks } from './OwnLook'
 import { StudentData } from './StudentData'
 import { Threads } from './Threads'
 
@@ -85,6 +86,12 @@ export default function StudentPage() {
                     )}
                 </div>
                 <div>
+                    {s.own_looks.length > 0 && (
+                        <section>
+                            <h3>{t('student.whatTheyReadThemselves')}</h3>
+                            <OwnLooks looks={s.own_looks} agreed={s.agreed} zone={zone} />
+                        </section>
+                    )}
                     <AboutStudent key={s.student} id={classId} s={s} />
                     {s.settings.length > 0 && (
                         <>
