@@ -150,7 +150,7 @@ final class NothingLostTest extends BrowserCase
         $second = $browser->driver->getWindowHandle();
         $browser->driver->switchTo()->window($first)->close();
         $browser->driver->switchTo()->window($second);
-        $browser->go($address)->see('Safe seat')->until('both answers are there', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-reading] [aria-checked=true]").length') >= 2);
+        $browser->go($address)->see('Safe seat')->until('both answers are there', fn (): bool => $browser->driver->executeScript('return document.querySelectorAll("[role=radio][aria-checked=true]").length') >= 2);
         self::assertNull($browser->driver->executeScript('return Object.keys(localStorage).find((k) => k.startsWith("draft:")) ?? null'), 'it lies in the browser’s database');
     }
 
