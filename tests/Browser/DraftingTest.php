@@ -165,9 +165,9 @@ final class DraftingTest extends BrowserCase
         $browser = $this->signIn();
         $browser->go('/materials/'.$this->classId())->see('Thread, dark blue')->see('spools')->press('Make the class pack')->see('Stop')->see('Open the class pack');
         self::assertStringStartsWith('blob:', (string) $browser->find('.common-print-acts a[data-variant=filled]')->getAttribute('href'));
-        $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '50'.self::ENTER);
+        $browser->fill($browser->find('input[aria-label="thread on a spool"]'), '50'.self::ENTER);
         $browser->see('m ÷ 50 m on a spool');
-        $browser->fill($browser->find('input[aria-label="metres on a spool"]'), '200'.self::ENTER);
+        $browser->fill($browser->find('input[aria-label="thread on a spool"]'), '200'.self::ENTER);
         $browser->see('m ÷ 200 m on a spool');
         self::assertQuiet();
     }
