@@ -8,6 +8,7 @@ use App\Models\Enrolment;
 use App\Models\PlanSession;
 use App\Models\Sample;
 use App\Models\SewingClass;
+use App\Models\Student;
 use App\Models\User;
 use App\Records\NewSample;
 use App\Records\Shelf;
@@ -56,7 +57,7 @@ final readonly class ImportSamples
                 $problems[] = new ImportProblemView($line, $e->field, $e->getMessage());
             }
         }
-        $kept = $problems === [] ? $this->keep($user, $class, $asked, $try, $problems) : 0;
+        $kept = $problems === [] ? $this->keep($user, $class, $students->keyBy('student_id')->map(fn (Enrolment $e): Student => $e->student)->all(), $asked, $try, $problems) : 0;
 
         return new ImportView(count($asked), count(array_unique(array_column($asked, 'student'))), count($rows), $kept, $problems);
     }
@@ -108,19 +109,22 @@ final readonly class ImportSamples
     }
 
     /**
+     * @param  array<array-key, Student>  $students  by id
      * @param  array<string, Asked>  $asked
      * @param  list<ImportProblemView>  $problems
      */
-    private function keep(User $user, SewingClass $class, array $asked, bool $try, array &$problems): int
+    private function keep(User $user, SewingClass $class, array $students, array $asked, bool $try, array &$problems): int
     {
         $kept = 0;
         DB::beginTransaction();
+        $ids = array_map(fn (string $key): string => self::id($key, $asked[$key], $class), array_combine(array_keys($asked), array_keys($asked)));
+        $known = array_fill_keys(Sample::query()->whereKey(array_values($ids))->pluck('id')->all(), true);
         foreach ($asked as $key => $of) {
-            $id = self::id($key, $of, $class);
-            if (Sample::query()->whereKey($id)->exists()) {
+            $id = $ids[$key];
+            if (isset($known[$id])) {
                 continue;
             }
-            $student = Enrolment::query()->where('class_id', $class->id)->where('student_id', $of['student'])->firstOrFail()->student()->firstOrFail();
+            $student = $students[$of['student']];
             $readings = array_map(fn (array $marks): array => $marks === [] ? [] : array_map(fn (int $i): ?string => $marks[$i] ?? null, range(0, max(array_keys($marks)))), $of['readings']);
             try {
                 ($this->record)($user, $class, $student, new NewSample($id, $of['lesson'], $readings, $of['faults'], [], session: $of['session']));

@@ -93,8 +93,8 @@ final readonly class RecordSample
             'way' => $judged->lesson->way->isUsual() ? null : $judged->lesson->way->facts(), 'turn' => $late ? Sample::turnAt($student->id, $judged->at) : Sample::nextTurn($student->id), 'late' => $late,
             'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $judged->at,
         ]);
-        // Whoever asked that somebody looks has been looked at.
-        Enrolment::query()->where('class_id', $class->id)->where('student_id', $student->id)->whereNotNull('asked_at')->update(['asks' => '', 'asked_at' => null]);
+        // Whoever asked that somebody looks has been looked at; what is caught up answers nothing.
+        $late || Enrolment::query()->where('class_id', $class->id)->where('student_id', $student->id)->whereNotNull('asked_at')->update(['asks' => '', 'asked_at' => null]);
         $readings = [];
         foreach ($judged->readings->values as $reading => $values) {
             foreach ($values as $position => $value) {

@@ -8,6 +8,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
 use OpenSeam\Core\Measure\RulerLimit;
+use OpenSeam\Core\Measure\SaidLength;
 use OpenSeam\Core\Measure\Typed;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Near;
@@ -147,10 +148,18 @@ final readonly class Readings
         $value = $of->length ? self::length($field, (string) $typed, $typed, $unit, $at) : self::number($field, $typed, $at);
         // The span of a count is a stretch of row, whatever the range of the count.
         if ($value < $of->min - Near::DUST || $value > $of->max + Near::DUST) {
-            throw InputError::at($at, $typed, sprintf('“%s” can be %s to %s%s.', $field->label, self::plain($of->min), self::plain($of->max), $of->length ? ' mm' : ''));
+            throw InputError::at($at, $typed, sprintf('“%s” can be %s.', $field->label, $of->length ? self::range($of->min, $of->max, $unit) : self::plain($of->min).' to '.self::plain($of->max)));
         }
 
         return $value;
+    }
+
+    /** What a length can be, in the unit it is typed in. */
+    private static function range(float $min, float $max, Unit $unit): string
+    {
+        $in = fn (float $mm): string => ($mm < 0 ? '−' : '').SaidLength::exactly(abs($mm));
+
+        return $unit === Unit::Inch ? "{$in($min)} to {$in($max)} in" : self::plain($min).' to '.self::plain($max).' mm';
     }
 
     private static function length(Field $field, string $text, mixed $typed, Unit $unit, string $at): float
@@ -161,7 +170,7 @@ final readonly class Readings
         try {
             $mm = Length::parse($negative ? $m[2] : $text, $unit)->inMm();
         } catch (NotALength $e) {
-            throw InputError::at($at, $typed, sprintf('%s “%s” can be %s to %s mm.', $e->getMessage(), $field->label, self::plain($field->min), self::plain($field->max)));
+            throw InputError::at($at, $typed, sprintf('%s “%s” can be %s.', $e->getMessage(), $field->label, self::range($field->min, $field->max, $unit)));
         }
 
         return $negative && $m[1] !== '+' ? -$mm : $mm;

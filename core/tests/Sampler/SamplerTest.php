@@ -229,4 +229,16 @@ final class SamplerTest extends TestCase
             }
         }
     }
+
+    public function test_a_refusal_speaks_the_unit_it_was_typed_in(): void
+    {
+        $sampler = Fixtures::bundle()->lesson('first-seam')->sampler;
+        try {
+            Readings::typed($sampler, ['seam.allowance' => ['9 1/2']], Unit::Inch);
+            self::fail('It was taken.');
+        } catch (InputError $e) {
+            self::assertStringContainsString('0 to 2 3/8 in', $e->getMessage());
+            self::assertStringNotContainsString('mm', $e->getMessage());
+        }
+    }
 }
