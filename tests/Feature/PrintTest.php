@@ -163,6 +163,7 @@ final class PrintTest extends TestCase
         $this->getJson($address)->assertJsonPath('shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20, 'currency' => '']);
         $this->putJson('/api/shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20, 'currency' => 'GBP'])->assertOk()->assertJsonPath('currency', 'GBP');
         $this->assertProblem($this->putJson('/api/shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20, 'currency' => 'pounds']), 422, 'currency', '');
+        $this->putJson('/api/shop', ['cloth_width_mm' => 700, 'selvedge_mm' => 10, 'spool_m' => 20, 'currency' => ''])->assertOk()->assertJsonPath('currency', '');
         $this->assertProblem($this->putJson('/api/shop', ['cloth_width_mm' => 70, 'selvedge_mm' => 10, 'spool_m' => 20]), 422, 'cloth_width_mm', '300 to 3000');
         $this->assertProblem($this->putJson('/api/shop', ['cloth_width_mm' => 1400, 'selvedge_mm' => 10, 'spool_m' => 'long']), 422, 'spool_m', '');
         self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/{$this->class->id}/print?what=materials")->assertOk()->getContent());

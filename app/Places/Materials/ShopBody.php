@@ -13,6 +13,6 @@ final class ShopBody extends Body
     /** The core says what is allowed. */
     public function rules(): array
     {
-        return ['cloth_width_mm' => ['required', 'numeric'], 'selvedge_mm' => ['required', 'numeric'], 'spool_m' => ['required', 'numeric'], 'currency' => ['sometimes', 'string', 'regex:/^([A-Z]{3})?$/']];
+        return ['cloth_width_mm' => ['required', 'numeric'], 'selvedge_mm' => ['required', 'numeric'], 'spool_m' => ['required', 'numeric'], 'currency' => ['sometimes', 'nullable', 'string', 'regex:/^([A-Z]{3})?$/']];
     }
 }
