@@ -5379,7 +5379,7 @@ export interface components {
             cloth_width_mm: number;
             selvedge_mm: number;
             spool_m: number;
-            currency?: string;
+            currency?: string | null;
         };
         /** @description How things come from the studio's shop. */
         ShopView: {
