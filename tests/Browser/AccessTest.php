@@ -33,6 +33,9 @@ final class AccessTest extends BrowserCase
         yield 'fault finder' => ['/workshop/faults', 'Tick what is seen'];
         yield 'picture ruler' => ['/workshop/picture', 'Load a scan'];
         yield 'round' => ['/round/{class}', 'Isaura'];
+        yield 'from paper' => ['/catch-up/{class}', 'From paper'];
+        yield 'end of the course' => ['/class/{class}/end', 'Print certificates'];
+        yield 'the words' => ['/class/{class}#words', 'Find a word'];
         yield 'look' => ['look', 'Seen on it'];
     }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clock, clocks, day, dial, isoDay, minutesBetween, zoneNote } from '../../resources/js/text/time'
+import { clock, clocks, day, dial, isoDay, minutesBetween, zoneNote, clocksChanged, firstWeekday } from '../../resources/js/text/time'
 
 /** A moment after the change to winter time in one zone and before it in another (IANA time zone data: 25 October and 1 November 2026). */
 const BETWEEN = '2026-10-28T22:30:00Z'
@@ -39,5 +39,17 @@ describe('times as their reader tells them', () => {
     it('count no minutes backwards', () => {
         expect(minutesBetween('2026-10-28T22:00:00Z', BETWEEN)).toBe(30)
         expect(minutesBetween(BETWEEN, '2026-10-28T22:00:00Z')).toBe(0)
+    })
+
+    it('say when clocks are changed between two sessions of the same hour', () => {
+        // Berlin, 2026: back to winter time on 25 October (EU directive 2000/84/EC: the last Sunday).
+        expect(clocksChanged('2026-10-22T16:30:00Z', '2026-10-29T17:30:00Z', 'Europe/Berlin')).toBe(true)
+        expect(clocksChanged('2026-10-15T16:30:00Z', '2026-10-22T16:30:00Z', 'Europe/Berlin')).toBe(false)
+        expect(clocksChanged('2026-10-22T16:30:00Z', '2026-10-29T16:30:00Z', 'UTC')).toBe(false)
+    })
+
+    it('begin the week where the reader does', () => {
+        // CLDR week data: Sunday in the United States, Monday in Germany.
+        expect([firstWeekday('en-US'), firstWeekday('de-DE')]).toEqual([7, 1])
     })
 })

@@ -47,3 +47,12 @@ export function minutesBetween(from: string, to: string): number {
 export function isoDay(iso: string, zone: string): string {
     return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(new Date(iso))
 }
+
+/** Whether clocks were changed between two moments in the studio's zone: what is at the same hour by the clock is then an hour earlier or later by the sun. */
+export const clocksChanged = (from: string, to: string, zone: string): boolean => zonePart(from, zone, 'longOffset') !== zonePart(to, zone, 'longOffset')
+
+/** The first day of the week where the reader lives: 1 Monday to 7 Sunday. */
+export function firstWeekday(locale = new Intl.DateTimeFormat().resolvedOptions().locale): number {
+    const of = new Intl.Locale(locale) as Intl.Locale & { weekInfo?: { firstDay: number }; getWeekInfo?: () => { firstDay: number } }
+    return (of.getWeekInfo?.() ?? of.weekInfo)?.firstDay ?? 1
+}

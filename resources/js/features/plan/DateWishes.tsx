@@ -1,5 +1,6 @@
 import { Button, NativeSelect, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
+import { firstWeekday } from '../../text/time'
 import { t } from '../../text/words'
 import { cx } from './dress'
 import { Whole, weekdays } from './fields'
@@ -16,6 +17,9 @@ interface Props {
 }
 
 const without = <T,>(of: Record<string, T>, key: string): Record<string, T> => Object.fromEntries(Object.entries(of).filter(([k]) => k !== key))
+
+/** The seven days, 1 Monday to 7 Sunday, from the one a week begins with. */
+const weekFrom = (first: number) => [0, 1, 2, 3, 4, 5, 6].map((n) => ((first - 1 + n) % 7) + 1)
 
 /** The weekly rule, days without a class, make-up dates, and sessions that are longer or shorter. */
 export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
@@ -63,9 +67,9 @@ export function DateWishes({ wishes, wrong, onChange, days = [] }: Props) {
             </div>
             <fieldset className={cx('weekdays')}>
                 <legend>{t('plan.everyWeeksOn', { n: wishes.every_weeks })}</legend>
-                {names.map((name, i) => (
-                    <UnstyledButton key={name} aria-pressed={chosen.includes(i + 1)} onClick={() => toggle(i + 1)}>
-                        {name}
+                {weekFrom(firstWeekday()).map((d) => (
+                    <UnstyledButton key={d} aria-pressed={chosen.includes(d)} onClick={() => toggle(d)}>
+                        {names[d - 1]}
                     </UnstyledButton>
                 ))}
                 <span className={cx('weeks')}>

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useRef, type DragEvent } from 'react'
 import { Link } from 'react-router'
 import { usePlanNeeds } from '../../api/queries'
-import { clock, day, zoneNote } from '../../text/time'
+import { clock, clocksChanged, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { cx } from './dress'
 import { LessonTape } from './LessonTape'
@@ -48,6 +48,7 @@ export function Sessions({ p, zone, touched, onTouch, onMove, onHome, onPin }: P
                                 {zoneNote(s.starts_at, zone)}
                             </small>
                             <small>{t('common.min', { n: s.minutes })}</small>
+                            {i > 0 && clocksChanged(p.sessions[i - 1]?.starts_at ?? s.starts_at, s.starts_at, zone) && <small>{t('plan.clocksChange')}</small>}
                         </span>
                     </div>
                     <div>
