@@ -28,11 +28,7 @@ final readonly class KeepOwnLook
     {
         $id = strtolower($id);
         $judged = ($this->judge)($class, $student, $lesson, $readings, [], $unit, $id);
-        $verdicts = [];
-        foreach ($judged->grade->checks as $check) {
-            $verdict = $check->verdict()?->value;
-            $verdict === null || $verdicts[$check->key()] = $verdict;
-        }
+        $verdicts = $judged->grade->verdicts();
         $verdicts !== [] || throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row.');
         // Sent again after a broken line it is there already; taken by somebody else it is not written over.
         if (OwnLook::query()->withoutGlobalScopes()->whereKey($id)->exists()) {

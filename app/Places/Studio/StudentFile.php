@@ -18,7 +18,7 @@ use App\Printing\Sheet;
 use App\Records\KeptSample;
 use App\Records\StudentRecords;
 use App\Views\StudentViews;
-use OpenSeam\Core\Grading\GradedCheck;
+use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Words;
 
 /** Everything that is kept of one student, for them to take: as data, and to read. */
@@ -70,7 +70,7 @@ final readonly class StudentFile
             'samples' => array_map(fn (KeptSample $k): array => [
                 'id' => $k->sample->id, 'kept_at' => $k->past->evidence->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,
                 'counts' => ! $k->sample->withdrawn && ! in_array($k->sample->id, $replaced, true), 'readings' => $k->readings->values, 'faults' => array_map(fn ($f): string => $f->seen, $k->grade->faults), 'settings' => $k->sample->settings, 'way' => $k->sample->way, 'overruled' => $k->sample->overruled,
-                'verdicts' => array_filter(array_combine(array_map(fn (GradedCheck $c): string => $c->key(), $k->grade->checks), array_map(fn (GradedCheck $c): string => (string) $c->verdict()?->value, $k->grade->checks))),
+                'verdicts' => array_map(fn (Verdict $v): string => $v->value, $k->grade->verdicts()),
                 'notes' => array_map(fn (SampleNote $n): array => ['kind' => $n->kind, 'text' => $n->text, 'at' => $n->made_at->toIso8601ZuluString()], array_values(($notes[$k->sample->id] ?? collect())->all())),
             ], $history),
             'given' => array_values(LessonAssignment::query()->where('student_id', $student->id)->orderBy('turn')->get()->map(fn (LessonAssignment $g): array => ['at' => $g->assigned_at->toIso8601ZuluString(), 'lesson' => $g->lesson, 'drill' => $g->drill, 'instead_of' => $g->overruled ? $g->proposed_lesson : null, 'because' => $g->overruled_because])->all()),

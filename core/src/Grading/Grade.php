@@ -86,6 +86,12 @@ final readonly class Grade
         };
     }
 
+    /** @return array<string, Verdict> by check, of those that something was read for */
+    public function verdicts(): array
+    {
+        return array_filter(array_combine(array_map(fn (GradedCheck $c): string => $c->key(), $this->checks), array_map(fn (GradedCheck $c): ?Verdict => $c->verdict(), $this->checks)));
+    }
+
     /** The check that says most: the first of the worst ones, measured before ticked. */
     public function telling(): ?GradedCheck
     {

@@ -71,19 +71,7 @@ final readonly class Length implements JsonSerializable
     /** The nearest sixteenth of an inch as a tailor writes it: "0", "5/8", "1 1/2". */
     public function asInchFraction(): string
     {
-        $sixteenths = $this->sixteenths();
-        $whole = intdiv($sixteenths, self::PARTS);
-        $rest = $sixteenths % self::PARTS;
-        if ($rest === 0) {
-            return (string) $whole;
-        }
-        $parts = self::PARTS;
-        while ($rest % 2 === 0) {
-            $rest = intdiv($rest, 2);
-            $parts = intdiv($parts, 2);
-        }
-
-        return ($whole > 0 ? $whole.' ' : '').$rest.'/'.$parts;
+        return Fraction::of($this->sixteenths(), self::PARTS);
     }
 
     /** What the nearest sixteenth leaves over, in mm; negative when the sixteenth is longer. */

@@ -50,7 +50,7 @@ final class SaidLength
         foreach ([1, 2, 4, 8] as $parts) {
             $near = round($inches * $parts) / $parts;
             if ($near > 0 && abs($near - $inches) <= self::ABOUT * $inches) {
-                return self::fraction((int) round($near * $parts), $parts);
+                return Fraction::of((int) round($near * $parts), $parts);
             }
         }
 
@@ -65,7 +65,7 @@ final class SaidLength
         foreach ([16, 32] as $parts) {
             $near = round($inches * $parts) / $parts;
             if (abs($near - $inches) * Length::MM_PER_INCH <= $within || ($parts === 32 && $mm >= self::SMALL_MM)) {
-                return self::fraction((int) round($near * $parts), $parts);
+                return Fraction::of((int) round($near * $parts), $parts);
             }
         }
 
@@ -75,7 +75,7 @@ final class SaidLength
     /** Rounded up to the next eighth: "3 1/8". */
     public static function eighths(float $count): string
     {
-        return self::fraction((int) ceil($count * 8 - Near::DUST), 8);
+        return Fraction::of((int) ceil($count * 8 - Near::DUST), 8);
     }
 
     private static function inches(string $said): string
@@ -88,15 +88,5 @@ final class SaidLength
             fn (array $m): string => $bound ? self::exactly((float) $m[0] * $scale) : self::about((float) $m[0] * $scale),
             (string) preg_replace('/\b(?:mm|cm)\b/', 'in', $said),
         );
-    }
-
-    private static function fraction(int $count, int $parts): string
-    {
-        while ($parts > 1 && $count % 2 === 0) {
-            [$count, $parts] = [intdiv($count, 2), intdiv($parts, 2)];
-        }
-        [$whole, $rest] = [intdiv($count, $parts), $count % $parts];
-
-        return $rest === 0 ? (string) $whole : ($whole > 0 ? "$whole " : '')."$rest/$parts";
     }
 }

@@ -2,10 +2,9 @@ import { Button, TextInput, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import type { View } from '../../api/client'
 import type { Own } from '../../keeping/store'
+import { VERDICT_WORDS } from '../../text/verdicts'
 import { t } from '../../text/words'
 import { cx } from './dress'
-
-const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 
 interface Props {
     rule: View['CheckRuleView']
@@ -31,7 +30,7 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
     return (
         <>
             <p className={cx(`verdict ${check.verdict}`)}>
-                {named && <b>{rule.title}</b>} <strong>{t(WORDS[check.verdict])}</strong>
+                {named && <b>{rule.title}</b>} <strong>{t(VERDICT_WORDS[check.verdict])}</strong>
                 {named && check.text !== null && <>: {check.text}</>}
                 {compared !== undefined && compared.how !== 'same' && (
                     <span className={cx(`compared ${compared.how}`)}>
@@ -43,7 +42,7 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                 {check.overruled !== null && (
                     <span className={cx('overruled')}>
                         {' '}
-                        · {t('look.yourWordTheReadingsSay', { because: check.overruled.because, verdict: t(WORDS[check.overruled.read]) })}
+                        · {t('look.yourWordTheReadingsSay', { because: check.overruled.because, verdict: t(VERDICT_WORDS[check.overruled.read]) })}
                     </span>
                 )}
                 {!open && onOwn !== undefined && (
@@ -58,7 +57,7 @@ export function VerdictLine({ rule, check, compared, named, own, onOwn }: Props)
                     <span role="group" aria-label={t('look.yourVerdict')}>
                         {(['met', 'near', 'not-yet'] as const).map((v) => (
                             <UnstyledButton key={v} aria-pressed={own?.verdict === v} onClick={() => onOwn({ verdict: v, because: own?.because ?? '' })}>
-                                {t(WORDS[v])}
+                                {t(VERDICT_WORDS[v])}
                             </UnstyledButton>
                         ))}
                     </span>

@@ -1,10 +1,5 @@
+import { VERDICT_WORDS } from '../../text/verdicts'
 import type { Key } from '../../text/words'
 
-/** How a sample came out, in a word. */
-export const WORDS: Partial<Record<string, Key>> = {
-    met: 'common.met',
-    near: 'common.near',
-    'not-yet': 'common.notYet',
-    unsure: 'common.tooCloseToCall',
-    waits: 'common.waitsForTheLine',
-}
+/** How a sample came out, in a word; also one that waits to be judged. */
+export const WORDS: Partial<Record<string, Key>> = { ...VERDICT_WORDS, waits: 'common.waitsForTheLine' }

@@ -5,10 +5,10 @@ import { Link } from 'react-router'
 import type { View } from '../../api/client'
 import { DrawingFrame } from '../../drawing/DrawingFrame'
 import { day } from '../../text/time'
+import { VERDICT_WORDS } from '../../text/verdicts'
 import { t } from '../../text/words'
 import { cx } from './dress'
 
-const WORDS = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' } as const
 const HIGH = 110
 const LINE = 24
 const DEEP = 54
@@ -61,7 +61,7 @@ export function LongSeam({
                         aria-pressed={i === at}
                         onClick={() => setAt(i)}
                         onFocus={() => setAt(i)}
-                        aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(WORDS[s.sample.verdict])}`}
+                        aria-label={`${s.sample.title}, ${day(s.sample.kept_at, zone)}: ${s.sample.verdict === null ? '' : t(VERDICT_WORDS[s.sample.verdict])}`}
                     />
                 ))}
             </div>
@@ -72,7 +72,7 @@ export function LongSeam({
                         ? ''
                         : shown.sample.verdict === 'met' && shown.sample.open > 0
                           ? t('student.metSoFar')
-                          : t(WORDS[shown.sample.verdict])}
+                          : t(VERDICT_WORDS[shown.sample.verdict])}
                     : {shown.sample.text}{' '}
                     <Button variant="subtle" onClick={() => onOpen(shown.sample.id)}>
                         {t('student.openIt')}

@@ -5,12 +5,11 @@ import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { useTyped } from '../../keeping/useTyped'
 import { day } from '../../text/time'
-import { t, type Key } from '../../text/words'
+import { VERDICT_WORDS } from '../../text/verdicts'
+import { t } from '../../text/words'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
-
-const WORDS: Record<string, Key> = { met: 'common.met', near: 'common.near', 'not-yet': 'common.notYet', unsure: 'common.tooCloseToCall' }
 
 type Typed = { id: string; readings: Record<string, string[]> }
 
@@ -106,7 +105,7 @@ export function OwnLooks({ looks, agreed, zone }: { looks: View['OwnLookView'][]
                 {looks.map((l) => (
                     <li key={l.id}>
                         <strong>{l.title}</strong> <small>{day(l.at, zone)}</small> · {l.place === 'home' ? t('student.sewnAtHome') : t('student.sewnInClass')}{' '}
-                        · {t(WORDS[l.verdict ?? ''] ?? 'common.tooCloseToCall')}
+                        · {t(VERDICT_WORDS[l.verdict ?? 'unsure'])}
                         {l.agreed !== null && ` · ${t('student.alikeOf', { n: l.agreed.alike, of: l.agreed.of })}`}
                     </li>
                 ))}
