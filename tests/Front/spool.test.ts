@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { Problem } from '../../resources/js/api/client'
 import { keepSample, sendAll } from '../../resources/js/keeping/spool'
-import { keeping } from '../../resources/js/keeping/store'
+import { draftKey, keeping } from '../../resources/js/keeping/store'
 
 type Server = (id: string) => Response | Promise<Response>
 
@@ -44,6 +44,35 @@ describe('a sample that is kept', () => {
         await sendAll(['c'])
         expect(came).toEqual(['a', 'b'])
         expect(waitingIds()).toEqual([])
+    })
+
+    it('is no draft any more while it is on its way, so that nothing typed later takes its place', async () => {
+        const key = draftKey('c', 's', 'first-seam', null)
+        await keeping.putDraft(key, { id: 'a', readings: { width: ['5'] }, faults: [], settings: {} })
+        serve(() => {
+            expect(keeping.draft(key)).toBeUndefined()
+            return json(422, { error: { field: 'readings.width', message: 'Width is from 0 to 40 mm.' } })
+        })
+        await expect(keepSample(waiting('a'))).rejects.toMatchObject({ status: 422 })
+        // Refused, it can be typed on.
+        expect(keeping.draft(key)).toMatchObject({ id: 'a', readings: { width: ['5'] } })
+        serve(() => Promise.reject(new TypeError('Failed to fetch')))
+        await keepSample(waiting('b'))
+        expect(keeping.draft(key)).toMatchObject({ id: 'a' })
+        await keepSample(waiting('a'))
+        expect(keeping.draft(key)).toBeUndefined()
+    })
+
+    it('whose tab was closed before its draft was forgotten is a sample, not a draft', async () => {
+        const key = draftKey('c', 's', 'first-seam', null)
+        for (const id of ['a', 'b']) await keeping.putDraft(`${key}${id}`, { id, readings: { width: ['5'] }, faults: [], settings: {} })
+        await keeping.put({ ...waiting('a'), at: '2026-05-14T10:00:00Z', asks: null })
+        vi.resetModules()
+        const { keeping: opened } = await import('../../resources/js/keeping/store')
+        await opened.ready
+        expect(opened.draft(`${key}a`)).toBeUndefined()
+        expect(opened.draft(`${key}b`)).toMatchObject({ id: 'b' })
+        expect(opened.all().map((w) => w.body.id)).toEqual(['a'])
     })
 
     it('that is refused stays on the form, not in the spool', async () => {

@@ -60,6 +60,9 @@ export const waitingOf = (student: string, lesson: string) =>
 export async function keepSample(item: Omit<Waiting, 'asks' | 'at'>): Promise<View['KeptView'] | null> {
     underWay.add(item.body.id)
     await keeping.put({ ...item, at: new Date().toISOString(), asks: null })
+    // From here on it is a sample. Were its draft found again, by a tab that was closed meanwhile, it would take the place of this one.
+    const { class: id, student, lesson, replaces } = item.body
+    const draft = await keeping.endDraft(draftKey(id, student, lesson, replaces ?? null), item.body.id)
     try {
         const kept = await post(item.body)
         // The sample is safe there; what does not get through of its photos waits in the spool.
@@ -69,6 +72,7 @@ export async function keepSample(item: Omit<Waiting, 'asks' | 'at'>): Promise<Vi
     } catch (problem) {
         if (waits(problem)) return null
         // Refused: it is still on the form, where it is put right.
+        await draft?.takeBack()
         await keeping.drop(item.body.id)
         throw problem
     } finally {

@@ -111,6 +111,14 @@ class Keeping {
         await del(key, this.drafts)
     }
 
+    /** What was typed has become this sample; null where nothing was typed of it here. It can be typed on again. */
+    async endDraft(key: string, sample: string): Promise<{ takeBack: () => Promise<void> } | null> {
+        const draft = this.begun.get(key)
+        if (draft?.id !== sample) return null
+        await busyWith(this.dropDraft(key))
+        return { takeBack: () => this.putDraft(key, draft) }
+    }
+
     round(key: string): Round | undefined {
         return this.rounds.get(ROUND + key)
     }
@@ -179,6 +187,9 @@ class Keeping {
             else await del(key, this.drafts)
         }
         await this.readSpool()
+        // Kept, and closed before what was typed could be forgotten: it is a sample already.
+        const kept = new Set(this.waiting.map((w) => w.body.id))
+        for (const [key, draft] of this.begun) if (kept.has(draft.id)) await this.dropDraft(key)
     }
 
     private async readSpool(): Promise<void> {
