@@ -26,6 +26,7 @@ use App\Places\Samplers\LessonController;
 use App\Places\Samplers\LessonPrintController;
 use App\Places\Samplers\ShelfController;
 use App\Places\Session\BenchController;
+use App\Places\Student\HomeController;
 use App\Places\Student\PageController;
 use App\Places\Student\StudentController;
 use App\Places\Studio\KeptClassController;
@@ -64,6 +65,9 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     Route::post('page/{token}/looks', [StudentController::class, 'look'])->name('student.look')->middleware('throttle:own-page');
     Route::post('page/{token}/ask', [StudentController::class, 'ask'])->name('student.ask')->middleware('throttle:own-page');
     Route::delete('page/{token}/ask', [StudentController::class, 'askNoMore'])->name('student.ask-no-more')->middleware('throttle:own-page');
+    Route::get('page/{token}/home', [HomeController::class, 'showOwn'])->name('home.show-own')->middleware('throttle:own-page');
+    Route::put('page/{token}/home', [HomeController::class, 'sayOwn'])->name('home.say-own')->middleware('throttle:own-page');
+    Route::delete('page/{token}/home', [HomeController::class, 'forgetOwn'])->name('home.forget-own')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {
@@ -181,6 +185,9 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::get('classes/{class}/students/{student}', [StudentController::class, 'show'])->name('student.show');
             Route::put('classes/{class}/students/{student}', [StudentController::class, 'update'])->name('student.update');
             Route::get('classes/{class}/students/{student}/print', [StudentController::class, 'print'])->name('student.print');
+            Route::get('classes/{class}/students/{student}/home', [HomeController::class, 'show'])->name('home.show');
+            Route::put('classes/{class}/students/{student}/home', [HomeController::class, 'say'])->name('home.say');
+            Route::delete('classes/{class}/students/{student}/home', [HomeController::class, 'forget'])->name('home.forget');
             Route::post('classes/{class}/students/{student}/page', [StudentController::class, 'openPage'])->name('student.open-page');
             Route::delete('classes/{class}/students/{student}/page', [StudentController::class, 'closePage'])->name('student.close-page');
             Route::get('classes/{class}/students/{student}/next', [ClassController::class, 'next'])->name('class.next');

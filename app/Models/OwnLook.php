@@ -28,7 +28,9 @@ final class OwnLook extends OwnedByStudio
     /** @use HasFactory<\Database\Factories\OwnLookFactory> */
     use HasFactory;
 
-    public const PLACES = ['home', 'class'];
+    public const HOME = 'home';
+
+    public const PLACES = [self::HOME, 'class'];
 
     public $timestamps = false;
 

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $kept_by
  * @property CarbonImmutable $kept_at
  * @property int $turn number among the samples of the student, as they were kept; of a late one that of the sample it stands after
+ * @property bool $on_own it was sewn on a machine of the student's own: no machine of the room has to do with it
  * @property bool $late it was sent later than it was looked at
  * @property-read bool $withdrawn it does not count
  * @property-read SampleNote|null $lastWord
@@ -41,11 +42,11 @@ final class Sample extends OwnedByStudio
 
     public $timestamps = false;
 
-    protected $attributes = ['late' => false];
+    protected $attributes = ['late' => false, 'on_own' => false];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
-    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'late' => 'bool'];
+    protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'late' => 'bool', 'on_own' => 'bool'];
 
     /** @return HasOne<SampleNote, $this> the word that came last on whether it counts */
     public function lastWord(): HasOne

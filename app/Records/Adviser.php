@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\SewingClass;
+use App\Models\Student;
 use DateTimeImmutable;
+use OpenSeam\Core\Course\LessonRoom;
 use OpenSeam\Core\NextLesson\Advice;
 use OpenSeam\Core\NextLesson\Ladder;
 use OpenSeam\Core\NextLesson\PastSample;
@@ -19,10 +21,15 @@ final readonly class Adviser
     /**
      * @param  list<PastSample>  $samples
      * @param  list<string>  $wishes
+     * @param  Student|null  $atHome  whose machine at home counts for what is sewn there
      */
-    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words, bool $ownMachine = false): Advice
+    public function advise(SewingClass $class, array $samples, array $wishes, DateTimeImmutable $now, Words $words, ?Student $atHome = null): Advice
     {
-        return $this->ladder($class, $words)->advise($samples, $now, $wishes, ownMachine: $ownMachine);
+        $home = $atHome?->atHome();
+
+        return $this->ladder($class, $words)->advise(
+            $samples, $now, $wishes, ownMachine: $atHome->own_machine ?? false, atHome: $home === null ? null : LessonRoom::sewnIn($home->room(), $this->shelf->taught($class)->lessons),
+        );
     }
 
     public function ladder(SewingClass $class, Words $words): Ladder

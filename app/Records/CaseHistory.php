@@ -87,7 +87,7 @@ final readonly class CaseHistory
     private function sewn(string $studio): array
     {
         $byName = Machine::query()->where('studio_id', $studio)->pluck('id', 'name')->all();
-        $rows = DB::table('samples')->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(MachineDrift::DAYS))
+        $rows = DB::table('samples')->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(MachineDrift::DAYS))->where('samples.on_own', false)
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
             ->leftJoin('sample_faults', 'sample_faults.sample_id', 'samples.id')
             ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))

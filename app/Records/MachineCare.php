@@ -48,7 +48,7 @@ final readonly class MachineCare
     {
         $sewn = DB::table('samples')
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
-            ->whereIn('enrolments.machine_id', $machines)
+            ->whereIn('enrolments.machine_id', $machines)->where('samples.on_own', false)
             ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))
             ->whereRaw("samples.kept_at > coalesce((select max(done_at) from service_entries where service_entries.machine_id = enrolments.machine_id and kind = 'needle'), '1970-01-01')")
             ->groupBy('enrolments.machine_id', 'samples.lesson')

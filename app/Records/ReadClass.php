@@ -42,7 +42,7 @@ final readonly class ReadClass
             $given = array_values(($assigned->get($id) ?? collect())->all());
             $students[$id] = new StudentAsRead(
                 $enrolment, $records[$id], array_map(fn (Standing $s): Level => $s->level($class->school), $mine),
-                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine),
+                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student),
                 $given === [] ? null : $given[count($given) - 1], $given, $mine,
             );
         }

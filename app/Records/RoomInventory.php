@@ -6,10 +6,12 @@ namespace App\Records;
 
 use App\Models\Foot;
 use App\Models\Machine;
+use App\Models\Student;
 use Illuminate\Database\Eloquent\Collection;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonRoom;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
+use OpenSeam\Core\Machine\HomeMachine;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Words;
@@ -17,6 +19,9 @@ use OpenSeam\Core\Words;
 /** The machines and feet of the studio in hand, and what can be sewn with them. */
 final class RoomInventory
 {
+    /** In a list of machines: the one that the student brings along. */
+    public const OWN = 'own';
+
     /** @var array<string, LessonRoom> */
     private array $byLesson = [];
 
@@ -45,6 +50,37 @@ final class RoomInventory
             $machines->where('usable', true)->keyBy('id')->map(fn (Machine $m): CoreMachine => $m->core())->all(),
             $feet->keyBy('id')->map(fn (Foot $f): CoreFoot => $f->core())->all(),
         ));
+    }
+
+    /** With what a student may bring along: their own machine and its feet. */
+    public function with(Student $student): self
+    {
+        $home = $student->atHome();
+        if ($home === null) {
+            return $this;
+        }
+        $own = self::own($home, Words::in()->say('room.own', ['machine' => $home->machine->name]), true);
+
+        return self::of($this->machines->concat($own->machines), $this->feet->concat($own->feet));
+    }
+
+    /** Where the student practises: their own machine alone; null where it is not known. */
+    public static function atHome(Student $student): ?self
+    {
+        $home = $student->atHome();
+
+        return $home === null ? null : self::own($home, $home->machine->name, false);
+    }
+
+    /** @param  bool  $amongOthers  its feet are told apart from those of the room */
+    private static function own(HomeMachine $home, string $name, bool $amongOthers): self
+    {
+        $said = fn (CoreFoot $f): string => $amongOthers ? Words::in()->say('room.own', ['machine' => $f->name]) : $f->name;
+
+        return self::of(
+            new Collection([(new Machine(['name' => $name, 'drive' => $home->machine->drive->value, 'tension_mark' => $home->machine->marks->tension, 'facts' => $home->machine->facts()]))->forceFill(['id' => self::OWN])]),
+            new Collection(array_map(fn (CoreFoot $f): Foot => (new Foot(['name' => $said($f), 'kind' => $f->kind->id, 'count' => 1, 'facts' => ['name' => $said($f)] + $f->facts()]))->forceFill(['id' => self::OWN.'-'.$f->kind->id]), $home->feet)),
+        );
     }
 
     public function forLesson(Lesson $lesson): LessonRoom

@@ -27,6 +27,7 @@ final readonly class StudentView
         #[OA\Property(nullable: true)] public ?string $machine,
         #[OA\Property] public string $note,
         #[OA\Property] public bool $own_machine,
+        #[OA\Property(nullable: true, description: 'what that machine is called, where it is known what it can do')] public ?string $home,
         #[OA\Property(enum: ['', 'left', 'right'], description: 'empty: nobody said')] public string $hand,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'lessons they want to come to')] public array $wishes,
         #[OA\Property] public InHandView $in_hand,

@@ -165,4 +165,51 @@ final class StudentTest extends TestCase
         $this->deleteJson($this->address)->assertNoContent();
         $this->getJson("/api/page/$token")->assertNotFound();
     }
+
+    public function test_a_machine_of_their_own_shows_its_dials_and_wears_no_machine_of_the_room(): void
+    {
+        $token = (string) $this->postJson("{$this->address}/page")->json('page');
+        $this->postJson("{$this->address}/next", ['lesson' => 'first-seam', 'because' => ''])->assertNoContent();
+        $this->getJson("/api/page/$token")->assertJsonPath('home', null)->assertJsonPath('machine', 'Machine 1');
+        $form = $this->getJson("/api/page/$token/home")->assertOk()->assertJsonPath('facts', null)->assertJsonPath('starts.0.title', 'like Machine 1');
+        self::assertContains('a usual computerised machine', array_column((array) $form->json('starts'), 'title'));
+        // Like the one of the seat, but it stitches at most 2 mm and its tension is marked otherwise.
+        $facts = ['longest_stitch_mm' => 2.0, 'plate_lines_mm' => [10]] + (array) $form->json('starts.0.facts');
+        $said = ['name' => 'Kitchen', 'drive' => 'mechanical', 'tension_mark' => '5', 'facts' => $facts, 'feet' => ['standard', 'zip']];
+        $this->assertProblem($this->putJson("/api/page/$token/home", ['feet' => ['standard', 'wheel']] + $said), 422, 'feet[1]', 'no such foot');
+        $this->assertProblem($this->putJson("/api/page/$token/home", ['facts' => ['longest_stitch_mm' => 99] + $facts] + $said), 422, 'facts.longest_stitch_mm', '12');
+        $this->assertProblem($this->putJson("/api/page/$token/home", ['name' => ''] + $said), 422, 'name', 'must');
+        $this->putJson('/api/page/'.str_repeat('a', 40).'/home', $said)->assertNotFound();
+        $this->getJson("{$this->address}")->assertJsonPath('home', null)->assertJsonPath('own_machine', false);
+        $this->putJson("/api/page/$token/home", $said)->assertNoContent();
+        $this->getJson($this->address)->assertJsonPath('home', 'Kitchen')->assertJsonPath('own_machine', true);
+        $this->getJson("{$this->address}/home")->assertJsonPath('feet', ['standard', 'zip'])->assertJsonPath('facts.tension_mark', '5');
+        // In the studio by the seat's machine, at home by their own.
+        $this->getJson("/api/page/$token")->assertJsonPath('home', 'Kitchen')->assertJsonPath('machine', 'Machine 1')->assertJsonPath('cannot', null);
+        $home = $this->getJson("/api/page/$token?at=home")->assertJsonPath('machine', 'Kitchen')->assertJsonPath('title', 'First seam');
+        self::assertStringContainsString('2.5', (string) $home->json('cannot'), 'its longest stitch is too short for this seam');
+        $this->putJson("{$this->address}/home", ['facts' => ['longest_stitch_mm' => 4.0] + $facts] + $said)->assertNoContent();
+        $home = $this->getJson("/api/page/$token?at=home")->assertJsonPath('cannot', null);
+        self::assertStringContainsString('length 2.5', implode(' ', (array) $home->json('dials')));
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/page/$token/sheet?at=home")->assertOk()->getContent());
+        $readings = $this->seam($this->class, $this->student)['readings'];
+        $this->postJson("/api/page/$token/looks", ['id' => (string) Str::ulid(), 'lesson' => 'first-seam', 'place' => 'home', 'readings' => $readings])->assertCreated()->assertJsonPath('machine', 'Kitchen');
+        // Brought along: its dials in Look, and what was sewn on it is laid at no machine of the room.
+        $look = $this->getJson("{$this->address}/look?lesson=first-seam&machine=own")->assertOk()->assertJsonPath('machine', 'own')->assertJsonPath('cannot', null);
+        self::assertSame('Kitchen (their own)', array_column((array) $look->json('machines'), 'name', 'id')['own']);
+        self::assertCount(2, array_filter(array_column(array_column((array) $look->json('feet'), 'facts'), 'name'), fn (string $name): bool => str_ends_with($name, '(their own)')));
+        $hours = fn (): float => (float) array_sum(array_column((array) $this->getJson('/api/room')->json('machines'), 'needle_hours'));
+        $before = $hours();
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student, ['settings' => ['machine' => 'Kitchen (their own)'], 'faults' => []]))->assertCreated();
+        self::assertSame($before, $hours());
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student, ['sure' => true]))->assertCreated();
+        self::assertGreaterThan($before, $hours());
+        // What is corrected stays sewn where it was, also when the machine is called something else since.
+        $own = Sample::query()->where('on_own', true)->sole();
+        $this->putJson("{$this->address}/home", ['name' => 'Attic'] + $said)->assertNoContent();
+        $this->postJson('/api/samples', $this->seam($this->class, $this->student, ['replaces' => $own->id, 'settings' => ['machine' => 'Kitchen (their own)']]))->assertCreated();
+        self::assertTrue(Sample::query()->where('replaces_id', $own->id)->sole()->on_own);
+        $this->deleteJson("/api/page/$token/home")->assertNoContent();
+        $this->getJson("/api/page/$token?at=home")->assertJsonPath('home', null)->assertJsonPath('machine', 'Machine 1');
+    }
 }

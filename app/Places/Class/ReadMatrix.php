@@ -45,7 +45,7 @@ final readonly class ReadMatrix
             $enrolment = $enrolments->get($id) ?? throw new LogicException('They sit in the class: they were found by that.');
             [$lesson, $drill] = $given[$id] ?? [null, null];
             if (isset($records[$id])) {
-                $advice = $this->adviser->advise($class, array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]), $enrolment->student->wishes, $now, $words, $enrolment->student->own_machine);
+                $advice = $this->adviser->advise($class, array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]), $enrolment->student->wishes, $now, $words, $enrolment->student);
                 [$lesson, $drill] = [$advice->lesson, $advice->drill?->id];
             }
             $rows[$id] = new MatrixRow($enrolment, $standings[$id] ?? [], $lesson, $drill);

@@ -58,7 +58,7 @@ final readonly class RecordSample
                 return $judged;
             }
             self::checkMeanwhile($new, $judged);
-            SewnWith::check($judged->lesson, $new->settings);
+            SewnWith::check($judged->lesson, $student, $new->settings);
             $old = $this->corrected($user, $new, $student);
             $this->store($user, $class, $student, $judged, $new, $old, $when);
             $given = $old === null ? null : LessonAssignment::query()->where('sample_id', $old->id)->first();
@@ -91,6 +91,8 @@ final readonly class RecordSample
             'plan_session_id' => $old === null ? $when->session : $old->plan_session_id,
             'lesson' => $judged->lesson->id, 'lesson_version' => $judged->lesson->version, 'drill' => $old === null ? $new->drill : $old->drill,
             'way' => $judged->lesson->way->isUsual() ? null : $judged->lesson->way->facts(), 'turn' => $late ? Sample::turnAt($student->id, $judged->at) : Sample::nextTurn($student->id), 'late' => $late,
+            // What it was sewn on stays what it was, whatever the machine is called since.
+            'on_own' => $old !== null && ($old->settings['machine'] ?? null) === ($new->settings['machine'] ?? null) ? $old->on_own : SewnWith::onOwn($student, $new->settings),
             'settings' => $new->settings, 'overruled' => $new->overruled === [] ? null : array_map(fn (Overruling $o): array => $o->kept(), $new->overruled), 'replaces_id' => $new->replaces, 'kept_by' => $user->id, 'kept_at' => $judged->at,
         ]);
         // Whoever asked that somebody looks has been looked at; what is caught up answers nothing.

@@ -6,6 +6,7 @@ namespace App\Places\Look;
 
 use App\Models\Foot;
 use App\Models\Machine;
+use App\Models\Student;
 use App\Records\RoomInventory;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
@@ -16,6 +17,7 @@ use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\NotALength;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Stitch\StitchSettings;
+use OpenSeam\Core\Words;
 
 /** What a sample is said to have been sewn with: a combination that strikes is not kept as a setting that worked. */
 final class SewnWith
@@ -25,13 +27,13 @@ final class SewnWith
      *
      * @throws InputError when machine, foot and width together would break the needle
      */
-    public static function check(Lesson $lesson, array $settings): void
+    public static function check(Lesson $lesson, Student $student, array $settings): void
     {
         $need = $lesson->sews[0] ?? null;
         if ($need === null || ($settings['machine'] ?? null) === null || ($settings['foot'] ?? null) === null) {
             return;
         }
-        $book = RoomInventory::read();
+        $book = RoomInventory::read()->with($student);
         $machine = $book->machines->first(fn (Machine $m): bool => $m->name === $settings['machine']);
         $foot = $book->feet->first(fn (Foot $f): bool => $f->name === $settings['foot']);
         if ($machine === null || $foot === null) {
@@ -51,6 +53,18 @@ final class SewnWith
                 throw InputError::at('settings.'.($refusal->field === 'width_mm' ? 'width' : 'foot'), $settings[$refusal->field === 'width_mm' ? 'width' : 'foot'] ?? null, "$refusal->text This cannot be kept as a setting that worked; put right the foot or the width, or leave the foot empty.");
             }
         }
+    }
+
+    /**
+     * On the machine that the student brought along.
+     *
+     * @param  array<string, string|null>  $settings
+     */
+    public static function onOwn(Student $student, array $settings): bool
+    {
+        $home = $student->atHome();
+
+        return $home !== null && ($settings['machine'] ?? null) === Words::in()->say('room.own', ['machine' => $home->machine->name]);
     }
 
     private static function mm(?string $typed): ?float

@@ -50,7 +50,7 @@ final readonly class ShowLook
         }
         $order = $this->shelf->order($class->course);
         $asked = $lesson ?? $s->lesson() ?? $order[count($order) - 1];
-        $room = RoomInventory::read();
+        $room = RoomInventory::read()->with($s->enrolment->student);
         $at = $machine ?? $s->enrolment->machine_id;
         $found = $old !== null ? $this->shelf->sewn($old->sample) ?? $this->shelf->bundle()->lesson($asked) : $this->taught($class, $asked, $version, $schools, $room, $at);
         $drill = $old !== null ? $old->sample->drill : ($asked === $s->lesson() ? $s->drill() : null);

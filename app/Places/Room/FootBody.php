@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Places\Room;
 
 use App\Http\Body;
+use App\Http\MachineFacts;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Compute\RoomSchema;
 use OpenSeam\Core\Data;
@@ -29,7 +30,7 @@ final class FootBody extends Body
     public function facts(): array
     {
         $facts = array_filter((array) $this->validated('facts', []), fn (mixed $v, int|string $name): bool => $v !== null || $name === 'open_side', ARRAY_FILTER_USE_BOTH);
-        MachineBody::fits($facts, RoomSchema::foot());
+        MachineFacts::fits($facts, RoomSchema::foot());
 
         return CoreFoot::read(Data::of($facts, 'facts'))->facts();
     }

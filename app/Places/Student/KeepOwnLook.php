@@ -8,6 +8,7 @@ use App\Models\OwnLook;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Places\Look\JudgeSample;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 
@@ -21,13 +22,14 @@ final readonly class KeepOwnLook
 
     /**
      * @param  array<array-key, mixed>  $readings  as typed
+     * @param  Way|null  $way  it was sewn in; null: as the class is taught
      *
      * @throws InputError when a reading does not fit or there is nothing to keep
      */
-    public function __invoke(SewingClass $class, Student $student, string $id, string $lesson, string $place, array $readings, Unit $unit): void
+    public function __invoke(SewingClass $class, Student $student, string $id, string $lesson, string $place, array $readings, Unit $unit, ?Way $way = null): void
     {
         $id = strtolower($id);
-        $judged = ($this->judge)($class, $student, $lesson, $readings, [], $unit, $id);
+        $judged = ($this->judge)($class, $student, $lesson, $readings, [], $unit, $id, way: $way);
         $verdicts = $judged->grade->verdicts();
         $verdicts !== [] || throw InputError::at('readings', null, 'There is nothing to judge yet: fill in the readings of one row.');
         // Sent again after a broken line it is there already; taken by somebody else it is not written over.

@@ -24,6 +24,8 @@ final readonly class OwnPageView
      * @param  list<StudentSkillView>  $skills
      * @param  list<LastSampleView>  $earlier
      * @param  list<OwnLookView>  $looks
+     * @param  list<string>  $dials
+     * @param  list<string>  $also
      */
     public function __construct(
         #[OA\Property] public string $name,
@@ -46,5 +48,10 @@ final readonly class OwnPageView
         #[OA\Property(nullable: true, description: 'the lesson in hand with its sheet, to read it oneself')] public ?LessonView $lesson,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OwnLookView::class), description: 'what they read by themselves, newest first')] public array $looks,
         #[OA\Property(description: 'of all looks that the teacher answered')] public AgreementView $agreed,
+        #[OA\Property(nullable: true, description: 'their own machine, where it is known')] public ?string $home,
+        #[OA\Property(description: 'that all of this is shown for; empty: no machine')] public string $machine,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what to set there')] public array $dials,
+        #[OA\Property(nullable: true, description: 'why it cannot be sewn there')] public ?string $cannot,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what else that machine has and has to be watched')] public array $also,
     ) {}
 }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Places\Student;
 
 use App\Models\Enrolment;
+use App\Models\OwnLook;
 use App\Models\SewingClass;
 use App\Models\Studio;
 use App\Models\User;
 use App\Places\Materials\PrintPages;
+use App\Places\Room\ShowDials;
 use App\Printing\Format;
 use App\Records\KeptSample;
 use App\Records\OwnLooks;
@@ -31,6 +33,7 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\HomeMachine;
 use OpenSeam\Core\Measure\Unit;
 
 /** The page behind a private link: one student's own next lesson and progress. */
@@ -39,22 +42,29 @@ final readonly class ShowOwnPage
     /** Samples before that are shown, the newest first. */
     private const MOST_SHOWN = 12;
 
-    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print, private OwnLooks $own) {}
+    public function __construct(private CurrentStudio $studio, private ReadClass $read, private Shelf $shelf, private StudentViews $views, private PrintPages $print, private OwnLooks $own, private ShowDials $dials) {}
 
-    /** @throws ModelNotFoundException for a link that was never given or is taken back */
-    public function __invoke(string $token): OwnPageView
+    /**
+     * @param  bool  $home  as it is sewn on the machine at home, where that is known
+     *
+     * @throws ModelNotFoundException for a link that was never given or is taken back
+     */
+    public function __invoke(string $token, bool $home = false): OwnPageView
     {
-        return $this->within($token, function (Enrolment $enrolment): OwnPageView {
+        return $this->within($token, function (Enrolment $enrolment) use ($home): OwnPageView {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
             $unit = $this->unitOf($class);
             $reading = ($this->read)($class, $unit, $enrolment->student_id);
             $s = $reading->students[$enrolment->student_id];
-            $lesson = $this->lesson($class, $s);
+            $student = $s->enrolment->student;
+            [$room, $machine] = $this->sewnAt($class, $s->enrolment, $home);
+            $lesson = $this->lesson($class, $s->lesson(), $room, $machine);
+            $at = $room->machines->firstWhere('id', $machine);
             $inHand = $this->views->inHand($s, $reading->words, true);
             $next = array_values(array_filter($reading->sessions, fn ($p): bool => $p->starts_at > $reading->now))[0] ?? null;
 
             return new OwnPageView(
-                $s->enrolment->student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
+                $student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
                 $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
                 $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->sampler->pieces !== [],
                 $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
@@ -65,6 +75,11 @@ final readonly class ShowOwnPage
                 AskedView::of($enrolment),
                 $lesson === null ? null : LessonView::of($lesson, $this->shelf->bundle()),
                 ...$this->looks($s),
+                home: $student->atHome()?->machine->name,
+                machine: $at->name ?? '',
+                dials: $at === null || $lesson === null || ! $lesson->machine ? [] : $this->dials->settings($lesson, $at->core(), $room),
+                cannot: $lesson === null ? null : $room->cannotOn($lesson, $machine),
+                also: $at?->core()->also ?? [],
             );
         });
     }
@@ -72,17 +87,31 @@ final readonly class ShowOwnPage
     /**
      * The practice sheet of the next lesson.
      *
+     * @param  bool  $home  as it is sewn on the machine at home
+     *
      * @throws InputError where there is none
      */
-    public function sheet(string $token, Format $format): string
+    public function sheet(string $token, Format $format, bool $home = false): string
     {
-        return $this->within($token, function (Enrolment $enrolment) use ($format): string {
+        return $this->within($token, function (Enrolment $enrolment) use ($format, $home): string {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
-            $lesson = $this->lesson($class, ($this->read)($class, $this->unitOf($class), $enrolment->student_id)->students[$enrolment->student_id])
+            $s = ($this->read)($class, $this->unitOf($class), $enrolment->student_id)->students[$enrolment->student_id];
+            $lesson = $this->lesson($class, $s->lesson(), ...$this->sewnAt($class, $s->enrolment, $home))
                 ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
 
             return $this->print->lesson($lesson, 'sampler', $format);
         });
+    }
+
+    public function homeOf(string $token, KeepHome $keep): HomeView
+    {
+        return $this->within($token, fn (Enrolment $enrolment): HomeView => $keep->show($enrolment->student()->firstOrFail()));
+    }
+
+    /** What they say of their own machine; null: nothing any more. */
+    public function say(string $token, ?HomeMachine $home, KeepHome $keep): void
+    {
+        $this->within($token, fn (Enrolment $enrolment) => $keep($enrolment->student()->firstOrFail(), $home));
     }
 
     /** A question, or the wish that somebody looks, until somebody has. */
@@ -102,7 +131,10 @@ final readonly class ShowOwnPage
     {
         $this->within($token, function (Enrolment $enrolment) use ($id, $lesson, $place, $readings, $keep): void {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
-            $keep($class, $enrolment->student()->firstOrFail(), $id, $lesson, $place, $readings, $this->unitOf($class));
+            $unit = $this->unitOf($class);
+            // Read on the sheet that was shown: as it is sewn on that machine.
+            $shown = $this->lesson($class, $lesson, ...$this->sewnAt($class, $enrolment, $place === OwnLook::HOME));
+            $keep($class, $enrolment->student()->firstOrFail(), $id, $lesson, $place, $readings, $unit, $shown?->way);
         });
     }
 
@@ -130,12 +162,20 @@ final readonly class ShowOwnPage
         return $unit;
     }
 
-    /** As it is sewn at the machine where the student sits. */
-    private function lesson(SewingClass $class, StudentAsRead $s): ?Lesson
+    /** @return array{RoomInventory, string|null} where it is sewn: the machine of the seat, or the one at home where it is known */
+    private function sewnAt(SewingClass $class, Enrolment $enrolment, bool $home): array
     {
-        $lesson = $s->lesson() === null ? null : $this->shelf->taught($class)->lessons[$s->lesson()] ?? null;
+        $own = $home ? RoomInventory::atHome($enrolment->student) : null;
 
-        return $lesson === null ? null : RoomInventory::read($class->studio_id)->onMachine($lesson, $s->enrolment->machine_id) ?? $lesson;
+        return $own === null ? [RoomInventory::read($class->studio_id), $enrolment->machine_id] : [$own, RoomInventory::OWN];
+    }
+
+    /** As it is sewn on a machine. */
+    private function lesson(SewingClass $class, ?string $id, RoomInventory $room, ?string $machine): ?Lesson
+    {
+        $lesson = $id === null ? null : $this->shelf->taught($class)->lessons[$id] ?? null;
+
+        return $lesson === null ? null : $room->onMachine($lesson, $machine) ?? $lesson;
     }
 
     /**

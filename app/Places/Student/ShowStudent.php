@@ -54,7 +54,7 @@ final readonly class ShowStudent
         [$looks, $agreed] = $this->own->of($s);
 
         return new StudentView(
-            $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine, $s->enrolment->student->hand,
+            $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine, $s->enrolment->student->atHome()?->machine->name, $s->enrolment->student->hand,
             array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),

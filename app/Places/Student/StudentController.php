@@ -11,6 +11,7 @@ use App\Http\InQuery;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\Enrolment;
+use App\Models\OwnLook;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
@@ -105,25 +106,25 @@ final readonly class StudentController
     #[OA\Get(
         path: '/api/page/{token}',
         operationId: 'ownPage',
-        parameters: [new InPath('token')],
+        parameters: [new InPath('token'), new InQuery('at', among: OwnLook::PLACES, description: 'where it is sewn')],
         responses: [new Answer(OwnPageView::class, description: 'the student’s own page'), new Problem],
     )]
-    public function page(string $token, ShowOwnPage $show): JsonResponse
+    public function page(Request $request, string $token, ShowOwnPage $show): JsonResponse
     {
-        return new JsonResponse($show($token), 200, ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer']);
+        return new JsonResponse($show($token, $request->query('at') === OwnLook::HOME), 200, ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer']);
     }
 
     #[OA\Get(
         path: '/api/page/{token}/sheet',
         operationId: 'ownSheet',
-        parameters: [new InPath('token'), new InQuery('format', among: ['A4', 'Letter'])],
+        parameters: [new InPath('token'), new InQuery('format', among: ['A4', 'Letter']), new InQuery('at', among: OwnLook::PLACES, description: 'where it is sewn')],
         responses: [new FileAnswer(FileAnswer::PDF, 'the practice sheet at true size'), new Problem],
     )]
     public function sheet(Request $request, string $token, ShowOwnPage $show): Response
     {
         $format = Format::tryFrom($request->string('format', 'A4')->toString()) ?? throw InputError::at('format', $request->query('format'), 'It must be one of: A4, Letter.');
 
-        return new Response($show->sheet($token, $format), 200, ['Content-Type' => 'application/pdf', 'X-Robots-Tag' => 'noindex, nofollow']);
+        return new Response($show->sheet($token, $format, $request->query('at') === OwnLook::HOME), 200, ['Content-Type' => 'application/pdf', 'X-Robots-Tag' => 'noindex, nofollow']);
     }
 
     #[OA\Post(
@@ -151,7 +152,7 @@ final readonly class StudentController
     {
         $show->look($token, $body->word('id'), $body->word('lesson'), $body->word('place'), $body->readings(), $keep);
 
-        return new JsonResponse($show($token), 201);
+        return new JsonResponse($show($token, $body->word('place') === OwnLook::HOME), 201);
     }
 
     #[OA\Delete(

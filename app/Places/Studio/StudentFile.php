@@ -56,7 +56,7 @@ final readonly class StudentFile
         return $sheet->bytes();
     }
 
-    /** @return array{kind: string, name: string, wishes: list<string>, own_machine: bool, hand: string, classes: list<array{name: string, seat: int, note: string, asks: string, left: string|null}>, samples: list<array{id: string, kept_at: string, title: string, said: string, counts: bool, readings: array<string, list<float|null>>, faults: list<string>, settings: array<string, string|null>, way: array<string, mixed>|null, overruled: mixed, verdicts: array<string, string>, notes: list<array{kind: string, text: string, at: string}>}>, given: list<array<string, mixed>>, buttonholes: list<array<string, mixed>>, own_looks: list<array<string, mixed>>, photos: list<array<string, mixed>>} */
+    /** @return array{kind: string, name: string, wishes: list<string>, own_machine: bool, home: array<string, mixed>|null, hand: string, classes: list<array{name: string, seat: int, note: string, asks: string, left: string|null}>, samples: list<array{id: string, kept_at: string, title: string, said: string, counts: bool, readings: array<string, list<float|null>>, faults: list<string>, settings: array<string, string|null>, way: array<string, mixed>|null, overruled: mixed, verdicts: array<string, string>, notes: list<array{kind: string, text: string, at: string}>}>, given: list<array<string, mixed>>, buttonholes: list<array<string, mixed>>, own_looks: list<array<string, mixed>>, photos: list<array<string, mixed>>} */
     private function all(Student $student, bool $pictures): array
     {
         $words = Words::in();
@@ -65,7 +65,7 @@ final readonly class StudentFile
         $notes = SampleNote::query()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $history))->orderBy('turn')->get()->groupBy('sample_id');
 
         return [
-            'kind' => 'open-seam-student', 'name' => $student->name, 'wishes' => $student->wishes, 'own_machine' => $student->own_machine, 'hand' => $student->hand,
+            'kind' => 'open-seam-student', 'name' => $student->name, 'wishes' => $student->wishes, 'own_machine' => $student->own_machine, 'home' => $student->home, 'hand' => $student->hand,
             'classes' => array_values(Enrolment::query()->withTrashed()->with('sewingClass')->where('student_id', $student->id)->orderBy('id')->get()->map(fn (Enrolment $e): array => ['name' => (string) $e->sewingClass?->name, 'seat' => $e->seat, 'note' => $e->note, 'asks' => $e->asks, 'left' => $e->deleted_at?->toIso8601ZuluString()])->all()),
             'samples' => array_map(fn (KeptSample $k): array => [
                 'id' => $k->sample->id, 'kept_at' => $k->past->evidence->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,

@@ -59,6 +59,15 @@ final readonly class LessonRoom
         return new self($able, array_sum(array_map(fn (WayInRoom $w): int => $w->places(), $ways)), array_slice(array_values(array_unique($reasons)), 0, self::MOST_REASONS), $ways);
     }
 
+    /**
+     * @param  array<string, Lesson>  $lessons  by id
+     * @return list<string> those that can be sewn in a room
+     */
+    public static function sewnIn(Room $room, array $lessons): array
+    {
+        return array_values(array_map(fn (Lesson $l): string => $l->id, array_filter($lessons, fn (Lesson $l): bool => self::of($l, $room)->places > 0)));
+    }
+
     /** The lesson as it is sewn on a machine; null where it is not sewn there at all. */
     public function on(string $machine): ?Lesson
     {

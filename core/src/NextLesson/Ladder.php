@@ -55,8 +55,9 @@ final readonly class Ladder
      * @param  list<string>  $wishes  lesson or skill ids the student wants to come to
      * @param  array<string, bool>  $wordOfTeacher  by skill
      * @param  bool  $ownMachine  there is one at home
+     * @param  list<string>|null  $atHome  lessons that machine sews; null: nothing is known of it
      */
-    public function advise(array $samples, DateTimeImmutable $now, array $wishes = [], array $wordOfTeacher = [], bool $ownMachine = false): Advice
+    public function advise(array $samples, DateTimeImmutable $now, array $wishes = [], array $wordOfTeacher = [], bool $ownMachine = false, ?array $atHome = null): Advice
     {
         $record = $this->record($samples, $now, $wordOfTeacher);
         $advice = $this->safety($record)
@@ -68,7 +69,7 @@ final readonly class Ladder
             ?? $this->confirm($record)
             ?? $this->enrich($record, $wishes);
 
-        return $advice->withHomework($record->steps()->homework($ownMachine, $advice->drill));
+        return $advice->withHomework($record->steps()->homework($ownMachine, $advice->drill, $atHome));
     }
 
     /**

@@ -92,15 +92,19 @@ final readonly class Steps
 
     /**
      * The short exercise that is worth most at home: of a lesson sewn before, for a
-     * skill that is not sure; at a machine only where there is one at home.
+     * skill that is not sure; at a machine only where there is one at home, and where
+     * it is known, only what that one can sew with its own feet.
+     *
+     * @param  list<string>|null  $atHome  lessons that the machine at home sews; null: nothing is known of it
      */
-    public function homework(bool $ownMachine, ?Drill $given): ?Drill
+    public function homework(bool $ownMachine, ?Drill $given, ?array $atHome = null): ?Drill
     {
         $best = null;
         $most = 0.0;
         foreach ($this->record->tried() as $id) {
             $lesson = $this->lessons[$id] ?? null;
-            foreach ($lesson !== null && ($ownMachine || ! $lesson->machine) ? $lesson->drills : [] as $drill) {
+            $sewn = $lesson !== null && (! $lesson->machine || ($ownMachine && ($atHome === null || in_array($id, $atHome, true))));
+            foreach ($sewn ? $lesson->drills : [] as $drill) {
                 $gain = $drill === $given || $this->record->isSure($drill->skill) || (! $ownMachine && $this->record->isEnough($drill->skill)) ? 0.0 : self::perMinute($this->gain([$drill->skill]), $drill->minutes);
                 if ($gain > $most) {
                     [$best, $most] = [$drill, $gain];

@@ -192,6 +192,9 @@ final class LadderTest extends TestCase
         self::assertNotSame($home->drill?->id, $home->homework->id, 'the drill of the class is not given twice');
         self::assertNull(Fixtures::ladder()->advise($samples, $now)->homework);
         self::assertNull(Fixtures::ladder()->advise([], $now, ownMachine: true)->homework, 'nothing was sewn yet');
+        self::assertNotContains($home->homework, Fixtures::bundle()->lesson('safe-seat')->drills);
+        self::assertContains(Fixtures::ladder()->advise($samples, $now, ownMachine: true, atHome: [])->homework, [null, ...Fixtures::bundle()->lesson('safe-seat')->drills], 'that machine sews none of them: what wants no machine is left');
+        self::assertSame($home->homework->id, Fixtures::ladder()->advise($samples, $now, ownMachine: true, atHome: array_map(fn ($p): string => $p->lesson, $samples))->homework?->id);
     }
 
     /** What waits for what: against the ladder's own word for every lesson of the course. */

@@ -4,7 +4,7 @@ export const READ = {
     session: ['today', 'bench', 'pulse'],
     looking: ['look', 'photos', 'judged'],
     samples: ['sample', 'next'],
-    class: ['names', 'class', 'student', 'own', 'evidence', 'forecast', 'known', 'goes'],
+    class: ['names', 'class', 'student', 'own', 'home', 'evidence', 'forecast', 'known', 'goes'],
     finder: ['find'],
     plan: ['plan', 'plan-needs', 'plan-costs', 'estimate', 'job'],
     materials: ['materials', 'print'],
@@ -33,6 +33,8 @@ export const TOUCHES = {
     plan: but('lessons', 'workshop', 'studio'),
     /** A student's own page. */
     own: ['class'] as readonly Place[],
+    /** A student's own machine: what is sewn at home, and on it where it is brought along. */
+    home: ['class', 'looking'] as readonly Place[],
     /** Who sits where with what, and who is there. */
     bench: ['session', 'looking', 'class', 'samples', 'plan'] as readonly Place[],
     machines: but('account', 'studio'),

@@ -644,6 +644,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["home"];
+        put: operations["sayHome"];
+        post?: never;
+        delete: operations["forgetHome"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students/{student}/look": {
         parameters: {
             query?: never;
@@ -1823,6 +1839,22 @@ export interface paths {
         put?: never;
         post: operations["ask"];
         delete: operations["askNoMore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownHome"];
+        put: operations["sayOwnHome"];
+        post?: never;
+        delete: operations["forgetOwnHome"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3859,6 +3891,42 @@ export interface components {
             /** @description for good on this day */
             gone_on: string;
         };
+        HomeBody: {
+            /** @description what it is called at home */
+            name: string;
+            /** @enum {string} */
+            drive: "mechanical" | "computerised" | "straight-only";
+            tension_mark: string;
+            facts?: components["schemas"]["MachineFactsSent"];
+            /** @description kinds of feet that belong to it */
+            feet: string[];
+        };
+        /** @description A student's own machine, and what its short form starts from. */
+        HomeView: {
+            facts: components["schemas"]["MachineFacts"] | null;
+            /** @description kinds that belong to it */
+            feet: string[];
+            /** @description machines it may be like: of the room, and the usual one of each drive */
+            starts: {
+                id: string;
+                title: string;
+                facts: components["schemas"]["MachineFacts"];
+            }[];
+            /** @description feet */
+            kinds: {
+                id: string;
+                title: string;
+            }[];
+            mounts: {
+                id: string;
+                title: string;
+            }[];
+            stitches: {
+                id: string;
+                title: string;
+                swings: boolean;
+            }[];
+        };
         HuntBody: {
             /** @description a ULID made where it is opened */
             id: string;
@@ -4719,6 +4787,16 @@ export interface components {
             looks: components["schemas"]["OwnLookView"][];
             /** @description of all looks that the teacher answered */
             agreed: components["schemas"]["AgreementView"];
+            /** @description their own machine, where it is known */
+            home: string | null;
+            /** @description that all of this is shown for; empty: no machine */
+            machine: string;
+            /** @description what to set there */
+            dials: string[];
+            /** @description why it cannot be sewn there */
+            cannot: string | null;
+            /** @description what else that machine has and has to be watched */
+            also: string[];
         };
         /** @description Who is sure of something beside who is not. */
         PairView: {
@@ -5523,6 +5601,8 @@ export interface components {
             machine: string | null;
             note: string;
             own_machine: boolean;
+            /** @description what that machine is called, where it is known what it can do */
+            home: string | null;
             /**
              * @description empty: nobody said
              * @enum {string}
@@ -7505,6 +7585,108 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["GoesView"];
                 };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description their own machine */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    sayHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeBody"];
+            };
+        };
+        responses: {
+            /** @description kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forgetHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description nothing is known of it any more */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description what is wrong */
             default: {
@@ -12501,7 +12683,10 @@ export interface operations {
     };
     ownPage: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description where it is sewn */
+                at?: "home" | "class";
+            };
             header?: never;
             path: {
                 token: string;
@@ -12598,6 +12783,105 @@ export interface operations {
             };
         };
     };
+    ownHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description their own machine */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    sayOwnHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeBody"];
+            };
+        };
+        responses: {
+            /** @description kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    forgetOwnHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description nothing is known of it any more */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     ownLook: {
         parameters: {
             query?: never;
@@ -12639,6 +12923,8 @@ export interface operations {
         parameters: {
             query?: {
                 format?: "A4" | "Letter";
+                /** @description where it is sewn */
+                at?: "home" | "class";
             };
             header?: never;
             path: {

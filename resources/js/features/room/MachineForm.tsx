@@ -4,6 +4,7 @@ import { api, ask, Problem, type View } from '../../api/client'
 import { useChange, useUnit } from '../../api/queries'
 import { useTyped } from '../../keeping/useTyped'
 import type { Unit } from '../../text/lengths'
+import { ALSO } from '../../text/machineParts'
 import { toNumber } from '../../text/numbers'
 import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
@@ -15,14 +16,6 @@ import { lengthsText, listText, readFixed, readLengths, readList } from './lists
 import { MachineDrawing } from './MachineDrawing'
 
 type Facts = View['MachineFacts']
-/** What else it has, with what is said when it is shown. */
-const ALSO: Record<Facts['also'][number], [string, string]> = {
-    'start-stop': [t('room.startAndStopKey'), t('room.unplugThePedalSpeedSlide')],
-    'speed-slide': [t('room.speedSlide'), t('room.slowestForAFirstSeam')],
-    'needle-threader': [t('room.needleThreader'), t('room.needleAtItsHighestFoot')],
-    'stretch-lever': [t('room.stretchLeverOrKey'), t('room.offAgainAfterAStretch')],
-    'free-arm': [t('room.freeArm'), t('room.tableOffForASleeve')],
-}
 const named = (words: Record<string, Key>) => Object.entries(words).map(([id, key]) => ({ id, title: t(key) }))
 
 /** What is typed as text, of a machine's facts. */

@@ -7,6 +7,7 @@ import { useChange, useDials, useLessons, useMe } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useClassInHand } from '../../keeping/classInHand'
+import { usualPaper, type PaperSize } from '../../text/paperSize'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { SchoolSelect } from '../../ui/SchoolSelect'
@@ -263,7 +264,7 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
 
 /** Sheets at true size, on the paper in the printer. */
 function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: string | undefined; sampler: boolean; drills: boolean }) {
-    const [format, setFormat] = useLocalStorage<'A4' | 'Letter'>({ key: 'seam-paper', defaultValue: 'A4' })
+    const [format, setFormat] = useLocalStorage<PaperSize>({ key: 'seam-paper', defaultValue: usualPaper() })
     const of = classId === undefined ? '' : `&class=${classId}`
     const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
     return (

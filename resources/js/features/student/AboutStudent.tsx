@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from '@mantine/core'
+import { Button, Checkbox, Drawer, NativeSelect, Textarea, UnstyledButton } from '@mantine/core'
 import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe } from '../../api/queries'
@@ -9,12 +9,14 @@ import { Choice } from '../../ui/Choice'
 import { Saved } from '../../ui/Saved'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
+import { HomeMachine } from './HomeMachine'
 
 /** The teacher's note, what the student wants to come to, a machine at home; and the page the student sees. */
 export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) {
     const lessons = useLessons(id).data ?? []
     const [note, setNote, forget] = useTyped(`about:${id}:${s.student}`, s.note)
     const [wish, setWish] = useState('')
+    const [home, setHome] = useState(false)
     const path = { params: { path: { class: id, student: s.student } } }
     const keep = useChange('people', (but: Partial<View['StudentBody']>) =>
         ask(
@@ -77,6 +79,17 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                 checked={s.own_machine}
                 onChange={(e) => keep.mutate({ own_machine: e.currentTarget.checked })}
             />
+            {s.own_machine && (
+                <p>
+                    {s.home === null ? t('student.nothingIsKnownOfIt') : <strong>{s.home}</strong>}{' '}
+                    <Button variant="subtle" onClick={() => setHome(true)}>
+                        {s.home === null ? t('student.sayWhatItIs') : t('student.changeTheMachine')}
+                    </Button>
+                </p>
+            )}
+            <Drawer opened={home} onClose={() => setHome(false)} position="right" size="lg" title={t('student.machineAtHomeOf', { name: s.name })}>
+                {home && <HomeMachine of={{ class: id, student: s.student }} onDone={() => setHome(false)} />}
+            </Drawer>
             <Choice
                 label={t('student.sewsWith')}
                 value={s.hand}

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl } from '@mantine/core'
-import { useState, type KeyboardEvent } from 'react'
+import { type KeyboardEvent } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -11,13 +11,17 @@ import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 
+export type OwnPlace = 'class' | 'home'
+
 type Typed = { id: string; readings: Record<string, string[]> }
 
 /** The student reads the sample before the teacher does, or practises at home: the same ruler, the same readings. */
-export function OwnLook({ token, page }: { token: string; page: View['OwnPageView'] }) {
+export function OwnLook({ token, page, place, onPlace }: { token: string; page: View['OwnPageView']; place: OwnPlace; onPlace: (place: OwnPlace) => void }) {
     const lesson = page.lesson
-    const [place, setPlace] = useState<'class' | 'home'>('class')
-    const [typed, setTyped, forget] = useTyped<Typed | null>(`own-look:${token}:${lesson?.id ?? ''}`, null)
+    const [typed, setTyped, forget] = useTyped<Typed | null>(
+        `own-look:${token}:${lesson?.id ?? ''}${page.home !== null && place === 'home' ? ':home' : ''}`,
+        null,
+    )
     const keep = useChange('own', async () => {
         if (lesson === null || typed === null) return
         await ask(
@@ -46,16 +50,7 @@ export function OwnLook({ token, page }: { token: string; page: View['OwnPageVie
             {rows.length > 0 && (
                 <details open={touched}>
                     <summary>{t('student.readIt', { lesson: lesson?.title ?? '' })}</summary>
-                    <SegmentedControl
-                        fullWidth
-                        aria-label={t('student.whereItWasSewn')}
-                        value={place}
-                        onChange={(to) => setPlace(to === 'home' ? 'home' : 'class')}
-                        data={[
-                            { value: 'class', label: t('student.sewnInClass') },
-                            { value: 'home', label: t('student.sewnAtHome') },
-                        ]}
-                    />
+                    {page.home === null && <WherePlace place={place} onPlace={onPlace} home={t('student.sewnAtHome')} />}
                     <div className={cx('own-fields')} onKeyDown={goOn}>
                         {rows.map((row) => (
                             <div key={row.id}>
@@ -85,6 +80,22 @@ export function OwnLook({ token, page }: { token: string; page: View['OwnPageVie
             <Trouble error={keep.error} />
             <OwnLooks looks={page.looks} agreed={page.agreed} zone={page.timezone} />
         </section>
+    )
+}
+
+/** In class or at home: what is read goes with it, and where the machine at home is known, what is shown. */
+export function WherePlace({ place, onPlace, home }: { place: OwnPlace; onPlace: (place: OwnPlace) => void; home: string }) {
+    return (
+        <SegmentedControl
+            fullWidth
+            aria-label={t('student.whereItWasSewn')}
+            value={place}
+            onChange={(to) => onPlace(to === 'home' ? 'home' : 'class')}
+            data={[
+                { value: 'class', label: t('student.sewnInClass') },
+                { value: 'home', label: home },
+            ]}
+        />
     )
 }
 

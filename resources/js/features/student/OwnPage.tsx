@@ -1,23 +1,30 @@
 import { Button, Textarea } from '@mantine/core'
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { OwnUnit, useChange } from '../../api/queries'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useTyped } from '../../keeping/useTyped'
+import { ALSO } from '../../text/machineParts'
+import { usualPaper } from '../../text/paperSize'
 import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
-import { OwnLook } from './OwnLook'
+import { HomeMachine } from './HomeMachine'
+import { OwnLook, WherePlace, type OwnPlace } from './OwnLook'
 import { Threads } from './Threads'
 
 /** What a student sees on a phone, by a private link: what comes next and how far they are. Nothing of others. */
 export default function OwnPage() {
     const token = useParams().token ?? ''
+    const [place, setPlace] = useState<OwnPlace>('class')
+    const [asksHome, setAsksHome] = useState(false)
     const read = useQuery({
-        queryKey: ['own', token],
-        queryFn: () => ask(api.GET('/api/page/{token}', { params: { path: { token } } })),
+        queryKey: ['own', token, place],
+        queryFn: () => ask(api.GET('/api/page/{token}', { params: { path: { token }, query: { at: place } } })),
+        placeholderData: keepPreviousData,
         retry: (n, e) => !(e instanceof Problem && e.status >= 400) && n < 2,
     })
     const p = read.data
@@ -43,6 +50,17 @@ export default function OwnPage() {
                     <h2>{p.title === '' ? t('student.theCourseIsDoneWell') : p.title}</h2>
                     {p.change !== '' && <p className={cx('own-change')}>{p.change}</p>}
                     {p.why !== '' && <p>{p.why}</p>}
+                    {p.home !== null && <WherePlace place={place} onPlace={setPlace} home={t('student.onMachine', { machine: p.home })} />}
+                    {p.cannot !== null && (
+                        <p className={cx('refused mild')} role="status">
+                            {p.cannot}
+                        </p>
+                    )}
+                    {p.cannot === null && p.dials.length > 0 && (
+                        <p className={cx('own-dials')}>
+                            <strong>{p.machine}</strong> {p.dials.join(' · ')}
+                        </p>
+                    )}
                     {p.drill === null && p.drawing !== null && (
                         <div className={cx('own-drawing')}>
                             <SamplerDrawing drawing={p.drawing} title={t('common.drawnToScale', { lesson: p.title })} />
@@ -53,6 +71,15 @@ export default function OwnPage() {
                             {p.cautions.map((c) => (
                                 <p key={c}>{c}</p>
                             ))}
+                            {p.lesson?.machine === true &&
+                                p.also.map((one) => {
+                                    const [part, watch] = ALSO[one as keyof typeof ALSO]
+                                    return (
+                                        <p key={one}>
+                                            {part}: {watch}
+                                        </p>
+                                    )
+                                })}
                         </div>
                     )}
                     {p.drill !== null && (
@@ -77,7 +104,11 @@ export default function OwnPage() {
                     )}
                     {p.sheet && (
                         <p>
-                            <Button component="a" href={`/api/page/${token}/sheet`} target="_blank" rel="noreferrer">
+                            <Button
+                                component="a"
+                                href={`/api/page/${token}/sheet?${new URLSearchParams({ at: place, format: usualPaper() }).toString()}`}
+                                target="_blank"
+                                rel="noreferrer">
                                 {t('student.practiceSheetPdfTrueSize')}
                             </Button>
                         </p>
@@ -91,7 +122,7 @@ export default function OwnPage() {
                         </p>
                     </section>
                 )}
-                <OwnLook token={token} page={p} />
+                <OwnLook token={token} page={p} place={place} onPlace={setPlace} />
                 <Asking token={token} asked={p.asked} />
                 {p.earlier.length > 0 && (
                     <section>
@@ -110,6 +141,21 @@ export default function OwnPage() {
                 <section>
                     <h2>{t('student.whatYouCanDo')}</h2>
                     <Threads skills={p.skills} />
+                </section>
+                <section>
+                    <h2>{t('student.yourMachine')}</h2>
+                    <details open={asksHome} onToggle={(e) => setAsksHome(e.currentTarget.open)}>
+                        <summary>{p.home ?? t('student.haveOneAtHome')}</summary>
+                        {asksHome && (
+                            <HomeMachine
+                                of={{ token }}
+                                onDone={() => {
+                                    setAsksHome(false)
+                                    setPlace('home')
+                                }}
+                            />
+                        )}
+                    </details>
                 </section>
                 <p className={cx('quiet')}>{t('student.theMachinesManualAndYour')}</p>
             </main>

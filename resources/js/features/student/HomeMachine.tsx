@@ -1,0 +1,178 @@
+import { Button, Checkbox, TextInput } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
+import { useState, type SubmitEvent } from 'react'
+import { api, ask, type View } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { toNumber } from '../../text/numbers'
+import { t } from '../../text/words'
+import { Choice } from '../../ui/Choice'
+import { NumberField } from '../../ui/NumberField'
+import { Trouble, Waiting } from '../../ui/Trouble'
+import { cx } from './dress'
+
+type Facts = View['MachineFacts']
+type Body = View['HomeBody']
+
+interface FormProps {
+    home: View['HomeView']
+    saving: boolean
+    error: unknown
+    onKeep: (body: Body) => void
+    onForget: () => void
+}
+
+/** What is asked of it in so few words; the rest is as on the machine it is like. */
+const SIZES = [
+    ['longest_stitch_mm', 'student.longestStitch', 1, 12],
+    ['widest_swing_mm', 'student.widestZigzag', 0, 12],
+] as const
+
+/** Said by the teacher of a student, or by the student behind their own link. */
+type Of = { class: string; student: string } | { token: string }
+
+/** A student's own machine: asked for when it is opened. */
+export function HomeMachine({ of, onDone }: { of: Of; onDone: () => void }) {
+    const read = useQuery({
+        queryKey: ['home', of],
+        queryFn: () =>
+            ask(
+                'token' in of
+                    ? api.GET('/api/page/{token}/home', { params: { path: of } })
+                    : api.GET('/api/classes/{class}/students/{student}/home', { params: { path: of } }),
+            ),
+    })
+    const keep = useChange('home', async (body: Body | null) => {
+        if (body === null)
+            await ask(
+                'token' in of
+                    ? api.DELETE('/api/page/{token}/home', { params: { path: of } })
+                    : api.DELETE('/api/classes/{class}/students/{student}/home', { params: { path: of } }),
+            )
+        else
+            await ask(
+                'token' in of
+                    ? api.PUT('/api/page/{token}/home', { params: { path: of }, body })
+                    : api.PUT('/api/classes/{class}/students/{student}/home', { params: { path: of }, body }),
+            )
+        onDone()
+    })
+    if (read.data === undefined) return read.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={read.error} />
+    return <Form home={read.data} saving={keep.isPending} error={keep.error} onKeep={(body) => keep.mutate(body)} onForget={() => keep.mutate(null)} />
+}
+
+/** "Like Window 3, but": it starts from a machine one knows, and says where this one is otherwise. */
+function Form({ home, saving, error, onKeep, onForget }: FormProps) {
+    const start = (id: string) => home.starts.find((s) => s.id === id)?.facts ?? home.starts[0]?.facts
+    const [like, setLike] = useState(home.starts[0]?.id ?? '')
+    const [facts, setFacts] = useState<Facts | undefined>(home.facts === null ? start(like) : home.facts)
+    const [name, setName] = useState(home.facts?.name ?? '')
+    const [typed, setTyped] = useState<Record<string, string>>({})
+    const [feet, setFeet] = useState(home.facts === null ? ['standard'] : home.feet)
+    if (facts === undefined) return null
+    const straight = facts.drive === 'straight-only'
+    const from = (id: string) => {
+        setLike(id)
+        setFacts(start(id))
+        setTyped({})
+    }
+    const size = (of: (typeof SIZES)[number][0]) => typed[of] ?? String(facts[of])
+    const submit = (event: SubmitEvent) => {
+        event.preventDefault()
+        const sizes = Object.fromEntries(SIZES.map(([of]) => [of, toNumber(size(of)) ?? size(of)])) as Pick<Facts, 'longest_stitch_mm' | 'widest_swing_mm'>
+        onKeep({ name, drive: facts.drive, tension_mark: facts.tension_mark, facts: { ...facts, ...sizes, name }, feet })
+    }
+    return (
+        <form className={cx('home-machine')} onSubmit={submit}>
+            {home.facts === null && <Choice label={t('student.itIs')} value={like} options={home.starts} onChange={from} />}
+            <TextInput
+                label={t('student.whatItIsCalled')}
+                placeholder={t('student.myMachine')}
+                value={name}
+                required
+                maxLength={40}
+                onChange={(e) => setName(e.currentTarget.value)}
+            />
+            <TextInput
+                label={t('student.tensionMark')}
+                description={t('student.tensionMarkIs')}
+                value={facts.tension_mark}
+                required
+                maxLength={10}
+                onChange={(e) => setFacts({ ...facts, tension_mark: e.currentTarget.value })}
+            />
+            {SIZES.filter(([of]) => !straight || of !== 'widest_swing_mm').map(([of, label, min, max]) => (
+                <NumberField
+                    key={of}
+                    label={t(label)}
+                    unit="mm"
+                    value={size(of)}
+                    min={min}
+                    max={max}
+                    step={0.5}
+                    slider={false}
+                    onChange={(v) => setTyped({ ...typed, [of]: v })}
+                />
+            ))}
+            <Choice
+                label={t('room.feetAre')}
+                value={facts.mount}
+                options={home.mounts}
+                onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })}
+            />
+            <fieldset>
+                <legend>{t('student.feetItHas')}</legend>
+                <div className={cx('home-feet')}>
+                    {home.kinds.map((kind) => (
+                        <Checkbox
+                            key={kind.id}
+                            label={kind.title}
+                            checked={feet.includes(kind.id)}
+                            onChange={(e) => setFeet(e.currentTarget.checked ? [...feet, kind.id] : feet.filter((id) => id !== kind.id))}
+                        />
+                    ))}
+                </div>
+            </fieldset>
+            <fieldset>
+                <legend>{t('student.stitchesItHas')}</legend>
+                {home.stitches
+                    .filter((s) => !straight || !s.swings)
+                    .map((s) => (
+                        <div key={s.id} className={cx('home-stitch')}>
+                            <Checkbox
+                                label={s.title}
+                                checked={facts.stitch_names[s.id] !== undefined}
+                                onChange={(e) =>
+                                    setFacts({
+                                        ...facts,
+                                        stitch_names: e.currentTarget.checked
+                                            ? { ...facts.stitch_names, [s.id]: '' }
+                                            : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)),
+                                    })
+                                }
+                            />
+                            {facts.stitch_names[s.id] !== undefined && (
+                                <TextInput
+                                    aria-label={t('room.onItsDial', { stitch: s.title })}
+                                    placeholder={t('student.onTheDial')}
+                                    value={facts.stitch_names[s.id]}
+                                    maxLength={20}
+                                    onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })}
+                                />
+                            )}
+                        </div>
+                    ))}
+            </fieldset>
+            <Trouble error={error} />
+            <p>
+                <Button type="submit" disabled={saving || name.trim() === ''}>
+                    {t('student.keepMyMachine')}
+                </Button>{' '}
+                {home.facts !== null && (
+                    <Button variant="default" disabled={saving} onClick={onForget}>
+                        {t('student.forgetMyMachine')}
+                    </Button>
+                )}
+            </p>
+        </form>
+    )
+}

@@ -1,0 +1,10 @@
+import { t } from './words'
+
+/** What else some machines have, with what is said when it is shown. */
+export const ALSO: Record<'start-stop' | 'speed-slide' | 'needle-threader' | 'stretch-lever' | 'free-arm', [string, string]> = {
+    'start-stop': [t('room.startAndStopKey'), t('room.unplugThePedalSpeedSlide')],
+    'speed-slide': [t('room.speedSlide'), t('room.slowestForAFirstSeam')],
+    'needle-threader': [t('room.needleThreader'), t('room.needleAtItsHighestFoot')],
+    'stretch-lever': [t('room.stretchLeverOrKey'), t('room.offAgainAfterAStretch')],
+    'free-arm': [t('room.freeArm'), t('room.tableOffForASleeve')],
+}
