@@ -115,6 +115,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::delete('classes/{class}/students/{student}/ask', [StudentController::class, 'answered'])->name('student.answered');
         Route::get('classes/{class}/students/{student}/look', [LookController::class, 'look'])->name('look.look');
         Route::get('classes/{class}/students/{student}/photos', [PhotoController::class, 'index'])->name('photo.index');
+        Route::get('classes/{class}/students/{student}/samples', [SampleController::class, 'newest'])->name('sample.newest');
         Route::post('samples/preview', [SampleController::class, 'preview'])->name('sample.preview');
         Route::post('samples', [SampleController::class, 'store'])->name('sample.store');
         Route::get('samples/{sample}', [SampleController::class, 'show'])->name('sample.show');

@@ -125,6 +125,36 @@ final class OfflineTest extends TestCase
         self::assertSame(array_map(fn (int $n): int => $n + self::EACH, $before), array_map($this->kept(...), $students));
     }
 
+    public function test_a_sample_whose_sheet_was_never_opened_is_put_right_without_a_line(): void
+    {
+        $student = $this->students()[5];
+        $newest = fn (): mixed => json_decode((string) $this->script("fetch('/api/classes/$this->class/students/$student/samples').then((r) => r.text()).then(done)"), true);
+        $before = count((array) $newest());
+        $this->browser->go("/look/$this->class/$student?lesson=safe-seat")->see('Safe seat')->find('[data-reading]');
+        $this->browser->keys('y', 'y', 'n');
+        $this->browser->chord("\u{E009}", "\u{E007}");
+        $this->browser->until('it is kept', fn (): bool => count((array) $newest()) === $before + 1);
+        $kept = $newest()[0]['id'];
+        self::assertIsString($kept);
+        // Read ahead, and nobody has looked at it.
+        $this->fetchedAhead(count($this->students()));
+        $this->browser->until('it lies on the device', fn (): bool => $this->script("const open = indexedDB.open('open-seam-seen'); open.onsuccess = () => { const all = open.result.transaction('answers').objectStore('answers').getAllKeys(); all.onsuccess = () => done(all.result.includes('[\"sample\",\"$kept\"]')); }") === true, 60.0);
+        $this->line->cut();
+        $this->browser->go("/look/$this->class/$student?replaces=$kept")->see('correction');
+        $no = fn (): int => (int) $this->browser->driver->executeScript('return [...document.querySelectorAll("[role=radio][aria-checked=true]")].filter((r) => r.textContent === "no").length');
+        $this->browser->until('it stands as it was typed', fn (): bool => $no() === 1);
+        $this->browser->driver->executeScript('[...document.querySelectorAll("[role=radiogroup]")][2].querySelector("[role=radio]").click()');
+        $this->browser->until('it is put right', fn (): bool => $no() === 0);
+        $this->browser->press('Keep it');
+        $this->browser->until('it waits', fn (): bool => $this->waiting() === 1);
+        $this->line->mend();
+        $this->browser->until('it is sent', fn (): bool => $this->waiting() === 0, 60.0);
+        $now = $newest();
+        self::assertCount($before + 1, (array) $now);
+        self::assertSame(2, count($now[0]['versions']), 'corrected, once');
+        self::assertNotSame($kept, $now[0]['id']);
+    }
+
     public function test_nothing_of_the_studio_stays_on_the_device_after_signing_out(): void
     {
         $this->fetchedAhead(count($this->students()));

@@ -147,6 +147,25 @@ final class CorrectingTest extends TestCase
         }
     }
 
+    public function test_the_newest_samples_are_there_to_be_put_right_without_asking_again(): void
+    {
+        $class = $this->sewingClass($this->teacher());
+        $student = $this->student($class);
+        $address = "/api/classes/{$class->id}/students/$student/samples";
+        $this->getJson($address)->assertOk()->assertExactJson([]);
+        $first = $this->seam($class, $student);
+        $this->postJson('/api/samples', $first)->assertCreated();
+        $this->postJson('/api/samples', $this->seam($class, $student, ['replaces' => strtolower($first['id'])]))->assertCreated();
+        $second = $this->seam($class, $student, ['settings' => ['foot' => 'Standard'], 'sure' => true]);
+        $this->postJson('/api/samples', $second)->assertCreated();
+        $newest = $this->getJson($address)->assertOk()->assertJsonCount(2)->assertJsonPath('0.id', strtolower($second['id']))->assertJsonCount(2, '1.versions')->assertJsonPath('0.sheet', null)->assertJsonPath('0.lesson', 'first-seam');
+        $sheet = $this->getJson("/api/classes/{$class->id}/students/$student/look?replaces=".strtolower($second['id']))->json('replaced');
+        self::assertSame($sheet, $newest->json('0.typed'), 'as on the sheet itself');
+        self::assertSame($newest->json('1'), $this->getJson('/api/samples/'.strtolower($first['id']))->json(), 'each as when it is opened alone');
+        $this->actingAs($this->teacher('Next door'));
+        $this->getJson($address)->assertNotFound();
+    }
+
     public function test_another_studio_neither_sees_nor_touches_a_sample(): void
     {
         $class = $this->sewingClass($this->teacher());

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Places\Look;
 
+use App\Records\KeptSample;
 use JsonSerializable;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\Measure\Unit;
 
 /** The sample that is corrected, as it was typed. */
 #[OA\Schema]
@@ -25,6 +29,15 @@ final readonly class ReplacedView implements JsonSerializable
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $settings,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(required: ['verdict', 'because'], properties: [new OA\Property(property: 'verdict', type: 'string', enum: ['met', 'near', 'not-yet']), new OA\Property(property: 'because', type: 'string')], type: 'object'))] public array $overruled,
     ) {}
+
+    /** As it is typed on the sheet of the lesson it was sewn by. */
+    public static function of(KeptSample $old, Lesson $lesson, Unit $unit): self
+    {
+        return new self(
+            $old->sample->id, $old->past->evidence->at->format('Y-m-d\TH:i:s\Z'), $old->readings->written($lesson->sampler, $unit), array_map(fn (Fault $f): string => $f->id, $old->grade->faults),
+            array_filter($old->sample->settings, fn (?string $v): bool => $v !== null && $v !== ''), $old->sample->overruled ?? [],
+        );
+    }
 
     /** @return array<string, mixed> with an empty object where nothing is in it, not an empty list */
     public function jsonSerialize(): array

@@ -26,6 +26,9 @@ use OpenSeam\Core\InputError;
 /** Looking at samples and keeping them. */
 final readonly class SampleController
 {
+    /** Older ones are put right where there is a line. */
+    private const NEWEST = 12;
+
     public function __construct(private Shelf $shelf) {}
 
     #[OA\Post(
@@ -61,6 +64,19 @@ final readonly class SampleController
             $overruled ? Titles::of($this->shelf->bundle(), $sample->choice->lesson, $sample->choice->drill) : Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id),
             $overruled,
         ), 201);
+    }
+
+    #[OA\Get(
+        path: '/api/classes/{class}/students/{student}/samples',
+        operationId: 'newestSamples',
+        parameters: [new InPath('class'), new InPath('student')],
+        responses: [new Answer(SampleView::class, list: true, description: 'their newest samples, to put them right also where there is no line'), new Problem],
+    )]
+    public function newest(Request $request, SewingClass $class, Student $student, ShowSample $show): JsonResponse
+    {
+        Enrolment::query()->where('class_id', $class->id)->where('student_id', $student->id)->firstOrFail();
+
+        return new JsonResponse($show->newest($student->id, Who::asks($request), self::NEWEST));
     }
 
     #[OA\Get(

@@ -24,7 +24,6 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Way;
-use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 
@@ -70,7 +69,7 @@ final readonly class ShowLook
             $after === null ? null : new NamedView($after->enrolment->student_id, $after->enrolment->student->name),
             $room->cannot($found) ?? $room->cannotOn($found, $at),
             array_values($room->feet->map(FootView::of(...))->all()),
-            $old === null ? null : self::replaced($old, $found, $unit),
+            $old === null ? null : ReplacedView::of($old, $found, $unit),
             $sewnOn === null || ! $found->machine ? [] : $this->dials->settings($found, $sewnOn->core(), $room),
             self::begun($reading),
         );
@@ -112,13 +111,5 @@ final readonly class ShowLook
             }
         }
         throw InputError::at('replaces', $id, 'This sample cannot be corrected: it was withdrawn, or belongs to somebody else.');
-    }
-
-    private static function replaced(KeptSample $old, Lesson $lesson, Unit $unit): ReplacedView
-    {
-        return new ReplacedView(
-            $old->sample->id, $old->past->evidence->at->format('Y-m-d\TH:i:s\Z'), $old->readings->written($lesson->sampler, $unit), array_map(fn (Fault $f): string => $f->id, $old->grade->faults),
-            array_filter($old->sample->settings, fn (?string $v): bool => $v !== null && $v !== ''), $old->sample->overruled ?? [],
-        );
     }
 }

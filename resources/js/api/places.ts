@@ -3,7 +3,7 @@ export const READ = {
     account: ['me', 'devices', 'registration', 'join'],
     session: ['today', 'bench', 'pulse'],
     looking: ['look', 'photos', 'judged'],
-    samples: ['sample', 'next'],
+    samples: ['sample', 'newest', 'next'],
     class: ['names', 'class', 'student', 'own', 'home', 'evidence', 'forecast', 'known', 'goes'],
     finder: ['find'],
     plan: ['plan', 'plan-needs', 'plan-costs', 'estimate', 'job'],

@@ -84,6 +84,17 @@ export function useKeptSample(sample: string) {
     return useQuery({ queryKey: ['sample', sample], queryFn: () => ask(api.GET('/api/samples/{sample}', { params: { path: { sample } } })) })
 }
 
+/** Their newest samples, read at once: each is at hand as one that was opened. */
+export const newestOf = (id: string, student: string) =>
+    queryOptions({
+        queryKey: ['newest', id, student],
+        queryFn: async () => {
+            const samples = await ask(api.GET('/api/classes/{class}/students/{student}/samples', { params: { path: { class: id, student } } }))
+            for (const sample of samples) for (const version of sample.versions) queries.setQueryData(['sample', version.id], sample)
+            return samples.length
+        },
+    })
+
 const PULSE_MS = 4_000
 
 /** What others keep in the class meanwhile is seen within five seconds: one cheap question, and everything is read again when the answer changes. */

@@ -772,6 +772,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/students/{student}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["newestSamples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/students/{student}/seat": {
         parameters: {
             query?: never;
@@ -5280,6 +5296,10 @@ export interface components {
             withdrawn: boolean;
             /** @description whoever asks may correct and withdraw it */
             may: boolean;
+            lesson: string;
+            sheet: components["schemas"]["LessonView"] | null;
+            /** @description as it was typed: to put it right where nobody can be asked */
+            typed: components["schemas"]["ReplacedView"];
             /** @description newest first */
             versions: components["schemas"]["SampleVersionView"][];
             /** @description newest first */
@@ -8012,6 +8032,40 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    newestSamples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description their newest samples, to put them right also where there is no line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleView"][];
                 };
             };
             /** @description what is wrong */

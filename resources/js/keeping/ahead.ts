@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 import { Problem, type View } from '../api/client'
-import { classOf, faultsOf, findable, lessonsOf, lookAt, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
+import { classOf, faultsOf, findable, lessonsOf, lookAt, newestOf, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
 import { seen } from './seen'
 
 /** What was seen so long ago is fetched again. */
@@ -43,6 +43,11 @@ const page = (id: string, student: string): Wanted => {
     return { key: of.queryKey, read: () => queries.query({ ...of, ...NOW }) }
 }
 
+const newest = (id: string, student: string): Wanted => {
+    const of = newestOf(id, student)
+    return { key: of.queryKey, read: () => queries.query({ ...of, ...NOW }) }
+}
+
 /** What whoever is in the room needs of a class. */
 const ofRoom = (id: string): Wanted[] => [
     { key: todayOf(id).queryKey, read: () => queries.query({ ...todayOf(id), ...NOW }) },
@@ -58,7 +63,7 @@ const ofTeaching = (id: string): Wanted[] => [
     { key: planOf(id).queryKey, read: () => queries.query({ ...planOf(id), ...NOW }) },
 ]
 
-/** Fetches what the session in hand may need when the line has gone: every student's sheet and page, lessons, room, plan. */
+/** Fetches what the session in hand may need when the line has gone: every student's sheet, newest samples and page, lessons, room, plan. */
 export function useAhead(classId: string | undefined, role: View['MeView']['role']): void {
     useEffect(() => {
         if (classId === undefined) return
@@ -68,7 +73,7 @@ export function useAhead(classId: string | undefined, role: View['MeView']['role
             await fetchAhead(ofRoom(classId), gone)
             const students = (seen.of(todayOf(classId).queryKey) as View['TodayView'] | undefined)?.students ?? []
             await fetchAhead(
-                students.map((s) => sheet(classId, s.student)),
+                students.flatMap((s) => [sheet(classId, s.student), newest(classId, s.student)]),
                 gone,
             )
             if (role === 'helper') return
@@ -86,7 +91,8 @@ export function useAhead(classId: string | undefined, role: View['MeView']['role
 
 /** What was kept of a student changes their sheet: it is read again, for the next time. */
 export function lookAhead(classId: string, student: string): void {
-    void sheet(classId, student)
-        .read()
-        .catch(() => undefined)
+    for (const of of [sheet, newest])
+        void of(classId, student)
+            .read()
+            .catch(() => undefined)
 }

@@ -8,3 +8,6 @@ export const ALSO: Record<'start-stop' | 'speed-slide' | 'needle-threader' | 'st
     'stretch-lever': [t('room.stretchLeverOrKey'), t('room.offAgainAfterAStretch')],
     'free-arm': [t('room.freeArm'), t('room.tableOffForASleeve')],
 }
+
+/** Those that a beginner must know of before the first stitch. */
+export const WATCHED: readonly string[] = ['start-stop', 'speed-slide'] satisfies (keyof typeof ALSO)[]

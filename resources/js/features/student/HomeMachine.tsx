@@ -119,8 +119,16 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                 options={home.mounts}
                 onChange={(mount) => setFacts({ ...facts, mount: mount as Facts['mount'] })}
             />
-            <fieldset>
-                <legend>{t('student.feetItHas')}</legend>
+            <details>
+                <summary>
+                    {t('student.feetItHas')}{' '}
+                    <small>
+                        {home.kinds
+                            .filter((kind) => feet.includes(kind.id))
+                            .map((kind) => kind.title)
+                            .join(', ')}
+                    </small>
+                </summary>
                 <div className={cx('home-feet')}>
                     {home.kinds.map((kind) => (
                         <Checkbox
@@ -131,9 +139,11 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                         />
                     ))}
                 </div>
-            </fieldset>
-            <fieldset>
-                <legend>{t('student.stitchesItHas')}</legend>
+            </details>
+            <details>
+                <summary>
+                    {t('student.stitchesItHas')} <small>{t('student.soMany', { n: Object.keys(facts.stitch_names).length })}</small>
+                </summary>
                 {home.stitches
                     .filter((s) => !straight || !s.swings)
                     .map((s) => (
@@ -161,7 +171,7 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                             )}
                         </div>
                     ))}
-            </fieldset>
+            </details>
             <Trouble error={error} />
             <p>
                 <Button type="submit" disabled={saving || name.trim() === ''}>

@@ -6,7 +6,7 @@ import { api, ask, Problem, type View } from '../../api/client'
 import { OwnUnit, useChange } from '../../api/queries'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useTyped } from '../../keeping/useTyped'
-import { ALSO } from '../../text/machineParts'
+import { ALSO, WATCHED } from '../../text/machineParts'
 import { usualPaper } from '../../text/paperSize'
 import { clock, day, zoneNote } from '../../text/time'
 import { t } from '../../text/words'
@@ -72,14 +72,16 @@ export default function OwnPage() {
                                 <p key={c}>{c}</p>
                             ))}
                             {p.lesson?.machine === true &&
-                                p.also.map((one) => {
-                                    const [part, watch] = ALSO[one as keyof typeof ALSO]
-                                    return (
-                                        <p key={one}>
-                                            {part}: {watch}
-                                        </p>
-                                    )
-                                })}
+                                p.also
+                                    .filter((one) => WATCHED.includes(one))
+                                    .map((one) => {
+                                        const [part, watch] = ALSO[one as keyof typeof ALSO]
+                                        return (
+                                            <p key={one}>
+                                                {part}: {watch}
+                                            </p>
+                                        )
+                                    })}
                         </div>
                     )}
                     {p.drill !== null && (
