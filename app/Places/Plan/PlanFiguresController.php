@@ -10,6 +10,7 @@ use App\Http\Problem;
 use App\Models\SewingClass;
 use App\Models\User;
 use App\Records\ForecastClass;
+use App\Support\Who;
 use App\Views\ForecastView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,9 +26,9 @@ final readonly class PlanFiguresController
         parameters: [new InPath('class')],
         responses: [new Answer(PlanNeedsView::class, list: true, description: 'what must stand ready on each day'), new Problem],
     )]
-    public function needs(SewingClass $class, ShowPlanNeeds $needs): JsonResponse
+    public function needs(Request $request, SewingClass $class, ShowPlanNeeds $needs): JsonResponse
     {
-        return new JsonResponse($needs($class));
+        return new JsonResponse($needs($class, Who::asks($request)->unit));
     }
 
     #[OA\Get(

@@ -11,6 +11,7 @@ use App\Records\Shelf;
 use App\Views\DayFootView;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Material\Need;
+use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Words;
 
 /** What must stand ready on each day of a plan: machines, feet, cloth. */
@@ -19,10 +20,10 @@ final readonly class ShowPlanNeeds
     public function __construct(private Shelf $shelf, private CountMaterials $count) {}
 
     /** @return list<PlanNeedsView> */
-    public function __invoke(SewingClass $class): array
+    public function __invoke(SewingClass $class, Unit $unit): array
     {
         $shop = ClassShop::of($class);
-        $words = Words::in();
+        $words = Words::in($unit);
         $needs = [];
         foreach ($shop->sessions as $i => $session) {
             $machines = 0;
@@ -43,7 +44,7 @@ final readonly class ShowPlanNeeds
             $needs[] = new PlanNeedsView(
                 $i + 1, $machines,
                 array_map(fn (string $kind): DayFootView => new DayFootView(FootBook::standard()->get($kind)->title, $feet[$kind]['wanted'], $feet[$kind]['have']), array_map(strval(...), array_keys($feet))),
-                array_values(array_map(fn (Need $n): string => "{$words->number($n->amount, 1)} m {$n->title}", $cloth)),
+                array_values(array_map(fn (Need $n): string => "{$words->cloth($n->amount)} {$n->title}", $cloth)),
             );
         }
 

@@ -200,4 +200,19 @@ final class ReadAsATeacherTest extends TestCase
         self::assertGreaterThan($earlier->version, Fixtures::bundle()->lesson($earlier->id)->version);
         self::assertNull(BundleFiles::earlier(self::FOLDER, '../bundle', 1));
     }
+
+    /** Its lengths are values, which everybody reads by their own ruler; what a dial says stays in mm (common practice, no source). */
+    #[DataProvider('archived')]
+    public function test_lengths_of_an_earlier_lesson_are_values(string $file): void
+    {
+        $said = (string) preg_replace('/\{[^{}"]*\}/', '', (string) file_get_contents($file));
+        preg_match_all('/"(value|label|allows)": "([^"]*\d ?mm\b[^"]*)"|\d ?mm\b/', $said, $all, PREG_SET_ORDER);
+        foreach ($all as $found) {
+            self::assertTrue(
+                ($found[2] ?? '') === '2.5 mm' || str_starts_with($found[2] ?? '', 'Stitches in 10 mm') || (str_contains($file, 'zigzag-ladder') && ($found[1] ?? '') === 'allows'),
+                "$file says {$found[0]}",
+            );
+        }
+        $this->addToAssertionCount(1);
+    }
 }
