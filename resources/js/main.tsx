@@ -9,6 +9,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { queries } from './api/queries'
 import { App } from './app/App'
+import { printLight } from './app/paper'
 import { theme, variables } from './app/theme'
 import { seen } from './keeping/seen'
 import { keeping } from './keeping/store'
@@ -34,6 +35,7 @@ const start = () => {
     )
 }
 
+printLight()
 void Promise.all([keeping.ready, seen.open()])
     .then(start, start)
     .then(() => version.start())

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+
 /** What a term brings: a session is ended and caught up, words are explained, another ruler is laid, a student asks. */
 final class TermTest extends BrowserCase
 {
@@ -49,6 +51,33 @@ final class TermTest extends BrowserCase
         $browser->keys("\u{E00C}");
         $browser->until('it is closed', fn (): bool => ! str_contains($browser->text(), 'Find a word'));
         self::assertQuiet();
+    }
+
+    /** Wherever the device thinks it is, a session stands at the hour of the studio's own clock, and on its day. */
+    public function test_the_hours_are_the_studios_in_every_zone(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->classId();
+        $tools = new ChromeDevToolsDriver($browser->driver);
+        $seen = [];
+        foreach (['UTC', 'Pacific/Kiritimati', 'America/St_Johns'] as $zone) {
+            $tools->execute('Emulation.setTimezoneOverride', ['timezoneId' => $zone]);
+            self::assertSame($zone, $browser->driver->executeScript('return Intl.DateTimeFormat().resolvedOptions().timeZone'));
+            foreach ([[1280, false], [390, true]] as [$width, $touch]) {
+                $browser->size($width, 800, $touch);
+                $browser->go("/today/$class")->see('session ');
+                $head = (string) $browser->driver->executeScript('return [...document.querySelectorAll("main p")].find((p) => /^session \\d/.test(p.innerText)).innerText');
+                $browser->go("/plan/$class")->see('session 1');
+                $seen[$head.' | '.$browser->driver->executeScript('return [...document.querySelectorAll("main ol > li")].map((li) => li.innerText.split("\\n").slice(0, 3).join(" ")).join("; ")')] = true;
+            }
+        }
+        $tools->execute('Emulation.setTimezoneOverride', ['timezoneId' => '']);
+        $browser->size(1280, 800);
+        // Abroad the zone is named beside the hour; the hour and the day stay.
+        self::assertCount(2, $seen, implode("\n", array_keys($seen)));
+        [$here, $abroad] = array_keys($seen);
+        self::assertStringNotContainsString('UTC', $here);
+        self::assertSame($here, str_replace(' UTC', '', $abroad));
     }
 
     public function test_who_measures_in_inches_reads_inches(): void

@@ -45,6 +45,12 @@ interface ErrorAnswer {
     error?: { field?: string; message?: string; kept?: string; all?: Record<string, string> }
 }
 
+/** Requests that got no answer, one after the other. */
+let unanswered = 0
+
+/** Asked again and still no answer: until something is answered, nothing is asked twice. */
+export const lineIsDown = () => unanswered > 1
+
 /** The answer, or a Problem in words. */
 export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     let answer: Answer<T>
@@ -53,8 +59,10 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     } catch (cause) {
         // Given up, or a trouble of the browser's own (its database, say), is no trouble of the line.
         if (cause instanceof DOMException && cause.name !== 'NetworkError') throw cause
+        unanswered++
         throw new Problem(0, '(line)', t('shell.theLineIsDown', { product: PRODUCT }), t('shell.keptOnThisDevice'))
     }
+    unanswered = 0
     if (!answer.response.ok) {
         const said = (answer.error as ErrorAnswer | undefined)?.error
         throw new Problem(answer.response.status, said?.field ?? '', said?.message ?? t('shell.somethingWentWrong'), said?.kept ?? '', said?.all ?? {})

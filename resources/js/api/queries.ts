@@ -1,7 +1,7 @@
 import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useEffect, useRef } from 'react'
 import type { Unit } from '../text/lengths'
-import { api, ask, Problem, type View } from './client'
+import { api, ask, lineIsDown, Problem, type View } from './client'
 import { TOUCHES, touched } from './places'
 
 export const queries = new QueryClient({
@@ -13,7 +13,7 @@ export const queries = new QueryClient({
             staleTime: 10_000,
             // What was read stays in hand while the tab is open: without a line there is nothing else.
             gcTime: Infinity,
-            retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 1,
+            retry: (count, error) => !(error instanceof Problem && error.status >= 400) && count < 1 && !lineIsDown(),
             retryDelay: 400,
             refetchOnWindowFocus: true,
         },

@@ -4,6 +4,7 @@ import {
     Checkbox,
     createTheme,
     Input,
+    Menu,
     Progress,
     Radio,
     SegmentedControl,
@@ -36,9 +37,16 @@ export const theme = () =>
         respectReducedMotion: true,
         components: {
             // Locking the scroll would write a style sheet of its own, which the content policy refuses.
-            Modal: { defaultProps: { lockScroll: false, closeButtonProps: { 'aria-label': t('common.close') } } },
-            Drawer: { defaultProps: { lockScroll: false, closeButtonProps: { 'aria-label': t('common.close') } } },
+            // The head of a dialog is no banner of the page.
+            Modal: {
+                defaultProps: { attributes: { header: { role: 'presentation' } }, lockScroll: false, closeButtonProps: { 'aria-label': t('common.close') } },
+            },
+            Drawer: {
+                defaultProps: { attributes: { header: { role: 'presentation' } }, lockScroll: false, closeButtonProps: { 'aria-label': t('common.close') } },
+            },
             PasswordInput: { defaultProps: { visibilityToggleButtonProps: { 'aria-label': t('common.showWhatIsTyped') } } },
+            // Where it was opened, and nothing in it but what can be chosen.
+            Menu: Menu.extend({ defaultProps: { withinPortal: false, withInitialFocusPlaceholder: false }, classNames: { item: look.choice } }),
             Anchor: Anchor.extend({ classNames: { root: look.anchor } }),
             Slider: Slider.extend({ defaultProps: { size: 'sm' }, classNames: { bar: look.bar, thumb: look.thumb, track: look.track } }),
             Button: Button.extend({ defaultProps: { variant: 'filled' }, classNames: { root: look.button, inner: look.inner, label: look.words } }),

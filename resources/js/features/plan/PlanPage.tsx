@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useMe, usePlan } from '../../api/queries'
@@ -26,6 +27,7 @@ export default function PlanPage() {
     const [touched, setTouched] = useState<string | null>(null)
     const [wishing, setWishing] = useState(false)
     const change = usePlanning(id, plan.data)
+    useHotkeys([['mod+Z', () => change.canUndo && !change.busy && change.back.mutate(undefined)]])
     if (plan.data === undefined) return plan.error === null ? <Waiting what={t('plan.unrollingThePlan')} /> : <Trouble error={plan.error} />
     const p = plan.data
     const without = (lesson: string) => ({
@@ -77,7 +79,7 @@ export default function PlanPage() {
                 <div className={cx('plan-acts')}>
                     {change.canUndo && (
                         <Button variant="default" disabled={change.busy} onClick={() => change.back.mutate(undefined)}>
-                            {t('common.undo')}
+                            {t('common.undo')} <kbd>{t('common.ctrlZ')}</kbd>
                         </Button>
                     )}
                     <Button variant="default" disabled={change.busy} onClick={() => change.mend.mutate(undefined)}>

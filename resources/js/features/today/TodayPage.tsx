@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core'
-import { useDebouncedCallback } from '@mantine/hooks'
+import { useDebouncedCallback, useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useLessons, useMe, usePulse, useToday } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
@@ -28,11 +28,16 @@ export default function TodayPage() {
     const me = useMe()
     const zone = me.data?.timezone ?? 'UTC'
     const teaches = me.data?.role !== 'helper'
+    // What waits on this device is kept as well as what the server has.
+    const students = today.data?.students.map((s) => ({ ...s, ...saidHere(s, waiting, acts) })) ?? []
+    const first = today.data?.session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
+    const navigate = useNavigate()
+    // Where nothing has the focus, Enter is the work.
+    useHotkeys([
+        ['Enter', () => first !== undefined && ['BODY', 'MAIN'].includes(document.activeElement?.tagName ?? 'BODY') && void navigate(`/look/${id}/${first}`)],
+    ])
     if (today.data === undefined) return today.error === null ? <Waiting what={t('today.layingOutTheEvening')} /> : <Trouble error={today.error} />
     const { session, now } = today.data
-    // What waits on this device is kept as well as what the server has.
-    const students = today.data.students.map((s) => ({ ...s, ...saidHere(s, waiting, acts) }))
-    const first = session?.state === 'running' ? students.find((s) => !s.looked && s.state === 'here')?.student : undefined
     return (
         <div className={cx('today')}>
             <div className={cx('today-head')}>
@@ -270,7 +275,7 @@ function StudentRow({
                     variant={next ? 'filled' : 'default'}
                     to={`/look/${id}/${s.student}`}
                     aria-label={t('today.lookAtTheSampleOf', { name: s.name })}>
-                    {t('common.lookAtTheSample')}
+                    {t('common.lookAtTheSample')} {next && <kbd aria-hidden="true">↵</kbd>}
                 </Button>
                 <SamplePanel sample={panel} onClose={() => setPanel(null)} />
                 {choosing && <ChooseLesson id={id} student={s.student} name={s.name} onClose={() => setChoosing(false)} />}

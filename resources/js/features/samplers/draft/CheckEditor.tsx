@@ -22,7 +22,7 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
         onChange(`check ${id} ${what}`, (r) => ({ ...r, checks: r.checks.map((c) => (c.id === id ? by(c) : c)) }))
     return (
         <div className={cx('draft-checks')}>
-            <h3>{t('samplers.checks')}</h3>
+            <h2>{t('samplers.checks')}</h2>
             {row.checks.map((c) => (
                 <div key={c.id} className={cx('draft-check')}>
                     <TextInput

@@ -1,4 +1,5 @@
 import { Button, UnstyledButton } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
@@ -35,6 +36,12 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
     const unit = useUnit()
     const shelf = text.lesson
     const draft = useDraft(studio, shelf, text.version)
+    // In a field these keys are the field's own.
+    useHotkeys([
+        ['mod+Z', draft.undo],
+        ['mod+shift+Z', draft.redo],
+        ['mod+Y', draft.redo],
+    ])
     const lesson = draft.draft
     const navigate = useNavigate()
     const [part, setPart] = useState<(typeof PARTS)[number]>('rows')
@@ -73,7 +80,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     {draft.changed ? t('samplers.draftKeptOnThisDevice') : t('samplers.nothingChangedYet')}
                 </span>
                 <Button variant="default" disabled={!draft.canUndo} onClick={draft.undo}>
-                    {t('common.undo')}
+                    {t('common.undo')} <kbd>{t('common.ctrlZ')}</kbd>
                 </Button>
                 <Button variant="default" disabled={!draft.canRedo} onClick={draft.redo}>
                     {t('samplers.redo')}

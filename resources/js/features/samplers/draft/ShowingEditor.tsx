@@ -21,7 +21,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
     const wrong = (what: string, next: DraftMistake[]) => onChange(`mistakes ${what}`, (l) => ({ ...l, mistakes: next }))
     return (
         <>
-            <h3>{t('samplers.showIt')}</h3>
+            <h2>{t('samplers.showIt')}</h2>
             <TextInput
                 label={t('samplers.whatTheLastRowOf')}
                 value={setup}
@@ -70,7 +70,7 @@ export function ShowingEditor({ lesson, onChange }: Props) {
                     {t('samplers.oneActMore')}
                 </Button>
             )}
-            <h3>{t('samplers.usualMistakes')}</h3>
+            <h2>{t('samplers.usualMistakes')}</h2>
             {mistakes.map((m, i) => (
                 <div key={i} className={cx('draft-act two')}>
                     <Textarea

@@ -65,7 +65,7 @@ export function WordsEditor({ lesson, onChange }: Props) {
                 {minutes('sew', t('samplers.sew'))}
                 {minutes('inspect', t('samplers.look'))}
             </div>
-            <h3>{t('samplers.set')}</h3>
+            <h2>{t('samplers.set')}</h2>
             {lesson.settings.map((s, i) => (
                 <div key={i} className={cx('draft-setting')}>
                     <TextInput
