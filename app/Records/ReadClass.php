@@ -23,10 +23,11 @@ final readonly class ReadClass
     /**
      * @param  string|null  $only  one student's id
      * @param  bool  $planned  with what is planned in each session
+     * @param  bool  $theirs  said to the student, not to the teacher
      */
-    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false): ClassAsRead
+    public function __invoke(SewingClass $class, Unit $unit, ?string $only = null, bool $planned = false, bool $theirs = false): ClassAsRead
     {
-        $words = Words::in($unit);
+        $words = $theirs ? Words::in($unit)->theirs() : Words::in($unit);
         $now = Clock::now();
         $sessions = array_values(PlanSession::ofClass($class->id, $planned)->get()->all());
         $enrolments = Enrolment::seated($class->id, $only);

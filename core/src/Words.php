@@ -37,6 +37,17 @@ final readonly class Words
         return new self($loaded[$language], $unit);
     }
 
+    /** The same said to the student who sews: where a phrase speaks to the teacher, "their." and its name speaks to the student. */
+    public function theirs(): self
+    {
+        $theirs = [];
+        foreach ($this->phrases as $key => $phrase) {
+            str_starts_with($key, 'their.') && $theirs[substr($key, 6)] = $phrase;
+        }
+
+        return new self([...$this->phrases, ...$theirs], $this->unit);
+    }
+
     /**
      * @param  array<string, string>  $with
      *

@@ -65,6 +65,8 @@ final class StudentTest extends TestCase
         $this->app?->make('auth')->forgetGuards();
 
         $page = $this->getJson("/api/page/$token")->assertOk()->assertJsonPath('name', 'Ona')->assertJsonPath('title', 'Safe seat')->assertJsonPath('sheet', false)->assertHeader('X-Robots-Tag', 'noindex, nofollow');
+        // Said to who sews; the teacher reads what the teacher does.
+        $page->assertJsonPath('change', 'New: watch it shown, then sew the sampler.');
         $text = (string) $page->getContent();
         foreach (['secret of the teacher', 'Pim', 'Rue', $this->student, 'known'] as $private) {
             self::assertStringNotContainsString($private, $text);

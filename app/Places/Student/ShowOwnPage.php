@@ -54,7 +54,7 @@ final readonly class ShowOwnPage
         return $this->within($token, function (Enrolment $enrolment) use ($home): OwnPageView {
             $class = SewingClass::query()->findOrFail($enrolment->class_id);
             $unit = $this->unitOf($class);
-            $reading = ($this->read)($class, $unit, $enrolment->student_id);
+            $reading = ($this->read)($class, $unit, $enrolment->student_id, theirs: true);
             $s = $reading->students[$enrolment->student_id];
             $student = $s->enrolment->student;
             [$room, $machine] = $this->sewnAt($class, $s->enrolment, $home);

@@ -102,4 +102,17 @@ final class DataTest extends TestCase
         }
         self::assertGreaterThan(25, $asked);
     }
+
+    public function test_what_speaks_to_the_teacher_is_said_otherwise_to_who_sews(): void
+    {
+        $words = Words::in(Unit::Inch);
+        self::assertSame('First time: show it, then let them sew the sampler.', $words->say('change.first-time'));
+        self::assertSame('New: watch it shown, then sew the sampler.', $words->theirs()->say('change.first-time'));
+        self::assertSame($words->say('change.other-way'), $words->theirs()->say('change.other-way'), 'with the same ruler');
+        /** @var array<string, string> $phrases */
+        $phrases = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/resources/phrases.en.json'), true);
+        foreach (array_keys($phrases) as $key) {
+            str_starts_with($key, 'their.') && self::assertArrayHasKey(substr($key, 6), $phrases, 'it is said to both');
+        }
+    }
 }
