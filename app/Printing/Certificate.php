@@ -6,19 +6,17 @@ namespace App\Printing;
 
 use App\Views\StudentSkillView;
 use Carbon\CarbonImmutable;
+use OpenSeam\Core\Skill\Level;
 
 /** What somebody has shown, to take home at the end of a course. No marks: what is not shown yet is not on it. */
 final class Certificate
 {
     private const LINE_MM = 7.4;
 
-    /** What counts as shown: surely, also where it is a while ago. */
-    private const SHOWN = ['sure', 'refresh-due'];
-
     /** @param  list<StudentSkillView>  $skills */
     public static function add(Sheet $sheet, string $name, string $class, string $studio, ?CarbonImmutable $from, ?CarbonImmutable $to, array $skills): void
     {
-        $shown = array_values(array_filter($skills, fn (StudentSkillView $s): bool => in_array($s->level, self::SHOWN, true)));
+        $shown = array_values(array_filter($skills, fn (StudentSkillView $s): bool => Level::from($s->level)->isShown()));
         $sheet->page($name);
         $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM + 14, $sheet->innerWidth(), $studio, 12, false, 'C') + 10;
         $y = $sheet->text(Sheet::MARGIN_MM, $y, $sheet->innerWidth(), $name, 30, true, 'C') + 4;

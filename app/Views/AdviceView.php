@@ -41,7 +41,7 @@ final readonly class AdviceView
             new ChangeView($advice->change->kind, $advice->change->text),
             array_map(fn (Reason $r): ReasonView => new ReasonView($r->text, array_map(fn (array $e): EvidenceView => new EvidenceView(...$e), $r->evidence)), $advice->reasons),
             array_map(fn (Candidate $c): CandidateView => new CandidateView($c->kind->value, $c->lesson, Titles::of($bundle, $c->lesson, $c->drill?->id), $c->drill?->id, $c->minutes, $c->ready, $c->passed, $cannot($c->lesson)), $advice->candidates),
-            $advice->warmUp === null ? null : DrillView::of($advice->warmUp),
+            DrillView::orNull($advice->warmUp),
             $cannot($advice->lesson),
         );
     }

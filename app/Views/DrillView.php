@@ -19,6 +19,11 @@ final readonly class DrillView
         #[OA\Property(nullable: true, description: 'its short rows on scrap, where it is sewn')] public ?DrawingView $drawing,
     ) {}
 
+    public static function orNull(?Drill $drill): ?self
+    {
+        return $drill === null ? null : self::of($drill);
+    }
+
     public static function of(Drill $drill): self
     {
         return new self($drill->id, $drill->title, $drill->text, $drill->minutes, DrawingView::of($drill));

@@ -87,13 +87,7 @@ final readonly class StudentViews
 
     private function drillText(?string $lesson, ?string $drill): ?string
     {
-        foreach ($lesson === null ? [] : $this->shelf->bundle()->lesson($lesson)->drills as $candidate) {
-            if ($candidate->id === $drill) {
-                return $candidate->text;
-            }
-        }
-
-        return null;
+        return $lesson === null ? null : $this->shelf->bundle()->lesson($lesson)->drill($drill)?->text;
     }
 
     /** @return list<StudentSkillView> skills of the course, and others that were tried */

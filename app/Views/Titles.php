@@ -14,13 +14,9 @@ final class Titles
     public static function of(Bundle $bundle, ?string $lesson, ?string $drill = null): string
     {
         $found = $lesson === null ? null : ($bundle->lessons[$lesson] ?? null);
-        foreach ($found->drills ?? [] as $candidate) {
-            if ($found !== null && $candidate->id === $drill) {
-                return Words::in()->say('drill.title', ['lesson' => $found->title, 'drill' => $candidate->title]);
-            }
-        }
+        $sewn = $found?->drill($drill);
 
-        return $found->title ?? '';
+        return $found === null || $sewn === null ? $found->title ?? '' : Words::in()->say('drill.title', ['lesson' => $found->title, 'drill' => $sewn->title]);
     }
 
     /** A kept sample's, with the schools it was sewn by where they were not the usual ones. */

@@ -249,7 +249,7 @@ final class PlanTest extends TestCase
         self::assertStringContainsString('seat', $found->firstWhere('title', 'Sol')['detail'] ?? '');
         self::assertSame('/samplers/square-spiral', $found->firstWhere('title', 'Square spiral')['address'] ?? null);
         // Every kind there is has a name to be found by.
-        self::assertSame(['class', 'fault', 'foot', 'lesson', 'machine', 'skill', 'student', 'tool'], $found->pluck('kind')->unique()->sort()->values()->all());
+        self::assertSame(['class', 'fault', 'foot', 'lesson', 'machine', 'skill', 'student'], $found->pluck('kind')->unique()->sort()->values()->all());
     }
 
     public function test_a_machine_out_of_use_makes_lessons_longer(): void

@@ -52,10 +52,22 @@ final readonly class ShowClass
                 array_map(fn (SkillView $skill): string => $r->level($skill->id, $class->school)->value, $skills),
                 Titles::of($bundle, $r->lesson, $r->drill),
                 count(array_filter($r->standings, fn (Standing $s): bool => $s->level($class->school) === Level::Sure)),
+                $this->at($r, $class, $skills, fn (Level $l): bool => $l->isShown()),
+                $this->at($r, $class, $skills, fn (Level $l): bool => ! $l->isShown() && $l !== Level::NotTried),
             ), $rows)),
             array_map(fn (array $g): GapView => new GapView($g['skill'], $title($g['skill']), array_map($name, $g['open']), $g['tried'], $g['again']), $gaps->gaps),
             array_map(fn (array $p): PairView => new PairView($name($p['helper']), $name($p['learner']), $title($p['skill'])), $gaps->pairs),
         );
+    }
+
+    /**
+     * @param  list<SkillView>  $skills
+     * @param  callable(Level): bool  $is
+     * @return list<string> skills of a student at such a level, by id
+     */
+    private function at(MatrixRow $row, SewingClass $class, array $skills, callable $is): array
+    {
+        return array_values(array_filter(array_map(fn (SkillView $s): string => $s->id, $skills), fn (string $id): bool => $is($row->level($id, $class->school))));
     }
 
     /**

@@ -12,11 +12,9 @@ use App\Records\Shelf;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Curriculum\Bundle;
 
-/** Everything in this studio that has a name: what is typed is looked for among it where it is typed, with and without a line. */
+/** Everything in this studio that has a name, and nothing of the program itself: what is typed is looked for among it where it is typed, with and without a line. */
 final readonly class FindAnything
 {
-    private const TOOLS = ['stitch' => 'Stitch picture', 'buttonhole' => 'Buttonhole and button', 'faults' => 'Fault finder', 'picture' => 'Picture ruler', 'worked' => 'What worked', 'guide' => 'Guide finder', 'clearance' => 'Clearance', 'needle' => 'Needle and thread', 'dial' => 'Dial translator', 'tension' => 'Tension', 'feet' => 'Which feet'];
-
     /** Enough for many years of a studio; the newest stay. */
     private const MOST_STUDENTS = 3_000;
 
@@ -38,7 +36,6 @@ final readonly class FindAnything
             ...array_values($classes->map(fn (SewingClass $c): FoundView => new FoundView('class', $c->name, '', "/today/$c->id"))->all()),
             ...array_values(array_map(fn (Lesson $l): FoundView => new FoundView('lesson', $l->title, $l->why, "/samplers/$l->id"), $bundle->lessons)),
             ...self::skills($bundle), ...array_values($faults), ...array_values($machines), ...array_values($feet),
-            ...array_map(fn (string $id, string $name): FoundView => new FoundView('tool', $name, 'Workshop', "/workshop/$id"), array_keys(self::TOOLS), self::TOOLS),
         ];
     }
 

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class FoundView
 {
     public function __construct(
-        #[OA\Property(enum: ['student', 'class', 'lesson', 'skill', 'fault', 'machine', 'foot', 'tool'])] public string $kind,
+        #[OA\Property(enum: ['student', 'class', 'lesson', 'skill', 'fault', 'machine', 'foot'])] public string $kind,
         #[OA\Property] public string $title,
         #[OA\Property] public string $detail,
         #[OA\Property] public string $address,

@@ -21,7 +21,6 @@ use App\Views\MachineView;
 use App\Views\NamedView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\InputError;
@@ -60,7 +59,7 @@ final readonly class ShowLook
         return new LookView(
             $student, $s->enrolment->student->name, $s->enrolment->seat,
             LessonView::of($found, $this->shelf->bundle()),
-            array_values(array_map(DrillView::of(...), array_filter($found->drills, fn (Drill $d): bool => $d->id === $drill)))[0] ?? null,
+            DrillView::orNull($found->drill($drill)),
             count($earlier) + 1,
             $this->views->inHand($s, $reading->words),
             array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse($earlier)),

@@ -30,7 +30,6 @@ use App\Views\LessonView;
 use App\Views\OwnLookView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\HomeMachine;
@@ -67,10 +66,10 @@ final readonly class ShowOwnPage
                 $student->name, $class->name, $next?->starts_at->toIso8601ZuluString(), Studio::query()->whereKey($class->studio_id)->firstOrFail()->timezone,
                 $inHand->title, $lesson->why ?? '', $inHand->change, $lesson === null ? null : DrawingView::of($lesson),
                 $lesson->steps ?? [], $lesson->cautions ?? [], $lesson !== null && $lesson->sampler->pieces !== [],
-                $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
+                DrillView::orNull($s->advice->homework),
                 $this->views->skills($class, $s),
                 $unit->value,
-                self::drill($lesson, $s->drill()),
+                DrillView::orNull($lesson?->drill($s->drill())),
                 array_map(fn (KeptSample $k): LastSampleView => $this->views->last($k, $reading->words), array_reverse(array_slice($s->samples, -self::MOST_SHOWN))),
                 AskedView::of($enrolment),
                 $lesson === null ? null : LessonView::of($lesson, $this->shelf->bundle()),
@@ -144,13 +143,6 @@ final readonly class ShowOwnPage
         [$views, $agreed] = $this->own->of($s);
 
         return [array_slice($views, 0, self::MOST_SHOWN), AgreementView::from($agreed)];
-    }
-
-    private static function drill(?Lesson $lesson, ?string $drill): ?DrillView
-    {
-        $found = array_values(array_filter($lesson->drills ?? [], fn (Drill $d): bool => $d->id === $drill))[0] ?? null;
-
-        return $found === null ? null : DrillView::of($found);
     }
 
     /** Whoever sews by the link reads the ruler that the class is taught with. */

@@ -59,7 +59,7 @@ final readonly class ShowStudent
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
             $this->views->skills($class, $s), $this->seam($reading, $s), $this->struck($student, $reading->words), $this->blocked($class, $reading, $s),
-            $s->advice->homework === null ? null : DrillView::of($s->advice->homework),
+            DrillView::orNull($s->advice->homework),
             $forecast->students[0], $forecast->lessons, $this->settings->of(array_reverse($s->samples)),
             array_map(fn (LessonAssignment $g): GivenView => new GivenView(
                 $g->assigned_at->toIso8601ZuluString(), Titles::of($bundle, $g->lesson, $g->drill), $g->overruled ? Titles::of($bundle, $g->proposed_lesson, $g->proposed_drill) : null, $g->overruled_because, $g->by_bench,

@@ -64,6 +64,18 @@ final readonly class Lesson
         return $way->isUsual() ? $usual : ($this->ways?->of($way) ?? $usual);
     }
 
+    /** One of its drills; null where it has none of that id. */
+    public function drill(?string $id): ?Drill
+    {
+        foreach ($this->drills as $drill) {
+            if ($drill->id === $id) {
+                return $drill;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * In the same way, with its sampler made from the machine's own stitches where the lesson asks for that and the machine has them.
      *

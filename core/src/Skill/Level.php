@@ -21,6 +21,12 @@ enum Level: string
         };
     }
 
+    /** It was shown surely, also where that is a while ago. */
+    public function isShown(): bool
+    {
+        return $this === self::Sure || $this === self::RefreshDue;
+    }
+
     /**
      * The one that asks for work first.
      *

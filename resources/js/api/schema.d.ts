@@ -3863,7 +3863,7 @@ export interface components {
         /** @description Something that can be found. */
         FoundView: {
             /** @enum {string} */
-            kind: "student" | "class" | "lesson" | "skill" | "fault" | "machine" | "foot" | "tool";
+            kind: "student" | "class" | "lesson" | "skill" | "fault" | "machine" | "foot";
             title: string;
             detail: string;
             address: string;
@@ -5570,6 +5570,10 @@ export interface components {
             levels: ("not-tried" | "begun" | "coming" | "sure" | "refresh-due")[];
             next_title: string;
             sure: number;
+            /** @description skills that a certificate says, by id */
+            shown: string[];
+            /** @description skills that were tried and are not shown yet, by id */
+            open: string[];
         };
         StateBody: {
             student: string;

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { findable, queries } from '../api/queries'
+import { TOOL_IDS, TOOL_NAMES } from '../text/tools'
 import { t, type Key } from '../text/words'
 import { cx } from './dress'
 import { finderOf, recent, remember, type Findable } from './finding'
@@ -46,6 +47,7 @@ function ofProgram(id: string | undefined): Findable[] {
         ['setting', 'shell.namePasswordDevices', '/account'],
         ['setting', 'shell.setPeople', '/studio'],
     ]
+    for (const tool of TOOL_IDS) all.push(['tool', TOOL_NAMES[tool], `/workshop/${tool}`])
     return all.filter(([, , , ofClass]) => ofClass !== true || id !== undefined).map(([kind, key, address]) => ({ kind, title: t(key), detail: '', address }))
 }
 

@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch'
 import type { View } from '../api/client'
 
 export interface Findable {
-    kind: View['FoundView']['kind'] | 'place' | 'action' | 'setting'
+    kind: View['FoundView']['kind'] | 'tool' | 'place' | 'action' | 'setting'
     title: string
     detail: string
     address: string

@@ -17,7 +17,7 @@ export default function EndPage() {
     const { skills, students } = read.data
     const last = plan.data.sessions.at(-1)
     const over = last !== undefined && Date.parse(last.starts_at) + last.minutes * 60_000 < Date.parse(me.now)
-    const taught = skills.map((skill, at) => ({ skill, at })).filter(({ skill }) => skill.taught)
+    const taught = skills.filter((skill) => skill.taught)
     return (
         <div className={cx('end-page')}>
             <div className={cx('class-head')}>
@@ -55,9 +55,8 @@ export default function EndPage() {
                     </thead>
                     <tbody>
                         {students.map((s) => {
-                            const at = (levels: string[]) =>
-                                taught.filter((x) => levels.includes(s.levels[x.at] ?? 'not-tried')).map(({ skill }) => skill.title)
-                            const [shown, open] = [at(['sure', 'refresh-due']), at(['begun', 'coming'])]
+                            const among = (ids: string[]) => taught.filter((skill) => ids.includes(skill.id)).map((skill) => skill.title)
+                            const [shown, open] = [among(s.shown), among(s.open)]
                             const never = taught.length - shown.length - open.length
                             return (
                                 <tr key={s.student}>

@@ -1,5 +1,6 @@
 import { NavLink, useParams } from 'react-router'
 import { useMe, useRoom } from '../../api/queries'
+import { TOOL_IDS, TOOL_NAMES, type ToolId } from '../../text/tools'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { ButtonholeTool } from './ButtonholeTool'
@@ -15,43 +16,39 @@ import { StitchTool } from './StitchTool'
 import { TensionTool } from './TensionTool'
 import { WorkedTool } from './WorkedTool'
 
-const TOOLS = [
-    { id: 'stitch', name: 'workshop.stitchPicture', Tool: StitchTool },
-    { id: 'faults', name: 'workshop.faultFinder', Tool: FaultTool },
-    { id: 'picture', name: 'workshop.pictureRuler', Tool: PictureTool },
-    { id: 'worked', name: 'workshop.whatWorked', Tool: WorkedTool },
-    { id: 'buttonhole', name: 'workshop.buttonholeAndButton', Tool: ButtonholeTool },
-    { id: 'guide', name: 'workshop.guideFinder', Tool: GuideTool },
-    { id: 'clearance', name: 'workshop.clearance', Tool: ClearanceTool },
-    { id: 'needle', name: 'workshop.needleAndThread', Tool: NeedleTool },
-    { id: 'dial', name: 'workshop.dialTranslator', Tool: DialTool },
-    { id: 'tension', name: 'common.tension', Tool: TensionTool },
-    { id: 'feet', name: 'workshop.whichFeet', Tool: FeetTool },
-] as const
+const TOOLS = {
+    stitch: StitchTool,
+    faults: FaultTool,
+    picture: PictureTool,
+    worked: WorkedTool,
+    buttonhole: ButtonholeTool,
+    guide: GuideTool,
+    clearance: ClearanceTool,
+    needle: NeedleTool,
+    dial: DialTool,
+    tension: TensionTool,
+    feet: FeetTool,
+} as const satisfies Record<ToolId, unknown>
 
 /** The calculators as a bench: each answers from the core, for this room's machines and feet. */
 export default function WorkshopPage() {
-    const id = useParams().tool ?? 'stitch'
+    const asked = useParams().tool
+    const id = TOOL_IDS.find((tool) => tool === asked) ?? 'stitch'
     const room = useRoom(undefined)
     const me = useMe()
-    const [first] = TOOLS
-    const { Tool, name } = TOOLS.find((tool) => tool.id === id) ?? first
+    const Tool = TOOLS[id]
     if (room.data === undefined) return room.error === null ? <Waiting what={t('workshop.openingTheWorkshop')} /> : <Trouble error={room.error} />
     return (
         <div className={cx('workshop')}>
             <nav className={cx('bench')} aria-label={t('workshop.tools')}>
-                {TOOLS.map((tool) => (
-                    <NavLink
-                        key={tool.id}
-                        to={`/workshop/${tool.id}`}
-                        className={cx(tool.id === id ? 'on' : '')}
-                        aria-current={tool.id === id ? 'page' : undefined}>
-                        {t(tool.name)}
+                {TOOL_IDS.map((tool) => (
+                    <NavLink key={tool} to={`/workshop/${tool}`} className={cx(tool === id ? 'on' : '')} aria-current={tool === id ? 'page' : undefined}>
+                        {t(TOOL_NAMES[tool])}
                     </NavLink>
                 ))}
             </nav>
             <section className={cx('tool')}>
-                <h1>{t(name)}</h1>
+                <h1>{t(TOOL_NAMES[id])}</h1>
                 <Tool key={id} room={room.data} unit={me.data?.unit ?? 'mm'} />
             </section>
         </div>
