@@ -26,6 +26,9 @@ export function cloth(metres: number, unit: Unit): string {
     return unit === 'in' ? `${fraction(Math.ceil((metres / YARD_M) * 8 - 1e-6) * 2)} yd` : `${mm(Math.ceil(metres * 10 - 1e-6) / 10, 1)} m`
 }
 
+/** Thread that a row takes: metres, or yards. */
+export const thread = (value: number, unit: Unit): string => `${mm(value / 1000 / clothBy(unit).metres, 2)} ${clothBy(unit).name}`
+
 /** How wide cloth lies: centimetres, or inches. */
 export const wide = (value: number, unit: Unit): string => (unit === 'in' ? `${mm(value / MM_IN, 0)} in` : `${mm(value / 10)} cm`)
 

@@ -3,10 +3,11 @@ import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { api, ask } from '../../api/client'
-import { useChange, useDials, useLessons, useMe } from '../../api/queries'
+import { useChange, useDials, useLessons, useMe, useUnit } from '../../api/queries'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useClassInHand } from '../../keeping/classInHand'
+import { thread } from '../../text/lengths'
 import { usualPaper, type PaperSize } from '../../text/paperSize'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
@@ -17,6 +18,7 @@ import { cx } from './dress'
 
 /** One lesson: what, why, cautions beside the act, steps, checks with where they come from. */
 export default function LessonPage() {
+    const unit = useUnit()
     const id = useParams().lessonId
     const me = useMe().data
     const inHand = useClassInHand(me?.classes ?? [])
@@ -81,7 +83,7 @@ export default function LessonPage() {
                                             <td>
                                                 {t('samplers.stitchesMOfEachThread', {
                                                     n: r.stitches,
-                                                    m: (r.thread_mm / 1000).toFixed(2),
+                                                    thread: thread(r.thread_mm, unit),
                                                     min: r.minutes.toFixed(1),
                                                 })}
                                             </td>

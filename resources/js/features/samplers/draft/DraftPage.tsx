@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
 import { useChange, useLessonText, useMe, useRoom, useUnit } from '../../../api/queries'
-import { length } from '../../../text/lengths'
+import { length, thread } from '../../../text/length, threads'
 import { mm } from '../../../text/numbers'
 import { t } from '../../../text/words'
 import { Choice } from '../../../ui/Choice'
@@ -130,7 +130,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                             {t('samplers.minForABeginnerM', {
                                 rows: t('samplers.rows2', { n: sewn }),
                                 min: read.minutes.toFixed(1),
-                                m: (read.thread_mm / 1000).toFixed(2),
+                                thread: thread(read.thread_mm, unit),
                             })}
                         </p>
                     )}
