@@ -64,7 +64,7 @@ final class NamesTest extends TestCase
         $this->postJson('/api/samples', $this->seam($class, $student))->assertCreated();
         $body = ['name' => 'The next one', 'students' => [], 'returning' => [$student], 'starts_on' => '2030-09-03', 'time' => '18:30', 'sessions' => 4, 'minutes' => 120, 'helpers' => 0, 'machines' => 4, 'from' => $class->id];
         $next = (string) $this->postJson('/api/classes', $body)->assertCreated()->json('id');
-        $this->getJson("/api/classes/$next/students/$student")->assertOk()->assertJsonPath('seam.0.sample.lesson', 'first-seam')->assertJsonPath('way_in', null);
+        $this->getJson("/api/classes/$next/students/$student")->assertOk()->assertJsonPath('seam.0.sample.lesson', 'first-seam')->assertJsonPath('seam.0.elsewhere', $class->name)->assertJsonPath('way_in', null);
         $this->assertProblem($this->postJson('/api/classes', ['students' => [], 'returning' => []] + $body), 422, 'students', '');
         self::assertStringStartsWith('%PDF', (string) $this->get("/api/classes/$next/print?what=certificates")->assertOk()->getContent());
     }

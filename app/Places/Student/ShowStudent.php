@@ -86,10 +86,14 @@ final readonly class ShowStudent
             $number[$session->id] = $session->position + 1;
         }
 
-        return array_map(function (KeptSample $k) use ($reading, $number): SeamStitchView {
+        $classes = SewingClass::query()->whereKey(array_values(array_unique(array_filter(array_map(fn (KeptSample $k): ?string => $k->sample->class_id, $s->samples), fn (?string $id): bool => $id !== $reading->class->id))))->pluck('name', 'id')->all();
+
+        return array_map(function (KeptSample $k) use ($reading, $number, $classes): SeamStitchView {
             $poorest = array_map(fn (string $skill): float => $k->past->evidence->showing($skill) ?? 0.0, $k->past->evidence->skills());
 
-            return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, $this->views->last($k, $reading->words), $poorest === [] ? 0.0 : min($poorest));
+            $elsewhere = $classes[$k->sample->class_id ?? ''] ?? null;
+
+            return new SeamStitchView($number[$k->sample->plan_session_id ?? ''] ?? null, is_string($elsewhere) ? $elsewhere : null, $this->views->last($k, $reading->words), $poorest === [] ? 0.0 : min($poorest));
         }, $s->samples);
     }
 

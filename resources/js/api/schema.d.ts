@@ -5348,6 +5348,8 @@ export interface components {
         SeamStitchView: {
             /** @description number of the session it was sewn in */
             session: number | null;
+            /** @description another class it was sewn in, by name */
+            elsewhere: string | null;
             sample: components["schemas"]["LastSampleView"];
             /**
              * Format: float

@@ -40,11 +40,11 @@ export function LongSeam({
                 <DrawingFrame width={long} height={HIGH}>
                     <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className={cx('guide-line')} />
                     {seam.map((s, i) =>
-                        i > 0 && s.session === seam[i - 1]?.session ? null : (
+                        i > 0 && s.session === seam[i - 1]?.session && s.elsewhere === seam[i - 1]?.elsewhere ? null : (
                             <g key={s.sample.id}>
                                 <line x1={x(i) - step / 2} x2={x(i) - step / 2} y1={6} y2={HIGH - 8} className={cx('session-chalk')} />
                                 <text x={x(i) - step / 2 + 5} y={HIGH - 10} className="draw-label">
-                                    {s.session === null ? t('student.apart') : t('common.session', { n: s.session })}
+                                    {s.session === null ? (s.elsewhere ?? t('student.betweenSessions')) : t('common.session', { n: s.session })}
                                 </text>
                             </g>
                         ),
