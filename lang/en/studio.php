@@ -13,7 +13,7 @@ return [
         'asked' => 'until you, or the studio, have it deleted',
         'days' => 'for :days days after the course at most',
         'lines' => [
-            'Of a student we keep the name you go by in the room, the samples you sewed with what the ruler said, photos of samples where we took some, what you would like to sew, whether you have a machine at home, and a short note of the teacher. No address, no birthday, no full name.',
+            'Of a student we keep the name you go by in the room, the samples you sewed with what the ruler said, photos of samples where we took some, what you would like to sew, whether you have a machine at home and what it can do where you said so, what you asked or read by yourself on your own page, and a short note of the teacher. No address, no birthday, no full name.',
             'Only the people of this studio see it. A helper sees the samples of the evening, not the notes. Nobody else does: nothing is sent to anybody, and no log holds it.',
             'Classes that are over are put away after :archive days. We keep what you sewed :delete, so that it is there when you come back.',
             'You may see everything, have it as a file, have it put right, and have it deleted. Deleted things can be brought back for :undo days; then they are gone for good, photos too. In backups they end when those do.',
