@@ -36,6 +36,7 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
                     />
                     <Numbers
                         check={c}
+                        lengths={isByRuler(row.readings.find((r) => r.id === c.of))}
                         onChange={(what, next) =>
                             change(c.id, what, (x) => {
                                 const y = { ...x, ...next }
@@ -94,6 +95,11 @@ export function CheckEditor({ row, allows, teaches, onChange }: Props) {
     )
 }
 
+/** A length that a ruler reads: not a count, and not the width of a stitch, which is read to a tenth. */
+const isByRuler = (reading: DraftReading | undefined) => reading?.kind.startsWith('length') === true && (reading.step ?? RULER_STEP_MM) >= RULER_STEP_MM
+
+const RULER_STEP_MM = 0.5
+
 function without(row: DraftRow, id: string): DraftRow {
     const checks = row.checks.filter((c) => c.id !== id)
     const of = row.checks.find((c) => c.id === id)?.of
@@ -102,8 +108,10 @@ function without(row: DraftRow, id: string): DraftRow {
     return { ...row, checks, readings }
 }
 
-function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: string, next: Partial<DraftCheck>) => void }) {
-    const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = 'mm', step = 0.1) => (
+function Numbers({ check: c, lengths, onChange }: { check: DraftCheck; lengths: boolean; onChange: (what: string, next: Partial<DraftCheck>) => void }) {
+    // What is set on a dial stays in mm; what a ruler reads is in the reader's own unit.
+    const [by, fine] = lengths ? ['length', 'fine'] : ['mm', 'mm']
+    const num = (label: string, name: 'target_mm' | 'met_mm' | 'near_mm' | 'met_percent' | 'near_percent', unit = by, step = 0.1) => (
         <Num label={label} unit={unit} step={step} value={c[name]} onChange={(v) => onChange(name, { [name]: v })} />
     )
     if (c.kind === 'yes' || c.kind === 'choice')
@@ -120,7 +128,7 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
             c[name]?.[side] === undefined ? null : (
                 <Num
                     label={label}
-                    unit=""
+                    unit={lengths ? 'length' : ''}
                     step={0.5}
                     value={c[name][side]}
                     onChange={(v) => onChange(`${name} ${side}`, { [name]: { ...c[name], [side]: v } })}
@@ -137,9 +145,9 @@ function Numbers({ check: c, onChange }: { check: DraftCheck; onChange: (what: s
     }
     return (
         <>
-            {c.kind !== 'spread' && num(t('samplers.target'), 'target_mm', 'mm', 0.1)}
-            {num(c.kind === 'spread' ? t('samplers.metUpTo') : t('samplers.met'), 'met_mm')}
-            {num(c.kind === 'spread' ? t('samplers.nearUpTo') : t('samplers.near'), 'near_mm')}
+            {c.kind !== 'spread' && num(t('samplers.target'), 'target_mm')}
+            {num(c.kind === 'spread' ? t('samplers.metUpTo') : t('samplers.met'), 'met_mm', fine)}
+            {num(c.kind === 'spread' ? t('samplers.nearUpTo') : t('samplers.near'), 'near_mm', fine)}
         </>
     )
 }

@@ -11,13 +11,15 @@ interface Props {
     value: number | undefined
     onChange: (value: number) => void
     step?: number
-    /** "length": in the reader's own unit; else what stands behind the number. */
+    /** "length": in the reader's own unit; "fine": the same, finer than a ruler is read; else what stands behind the number. */
     unit?: string
     /** Only the field; the label is for those who do not see it. */
     bare?: boolean
 }
 
-const SIXTEENTH_MM = 25.4 / 16
+const MM_IN = 25.4
+const SIXTEENTH_MM = MM_IN / 16
+const FINE_STEP_MM = MM_IN / 200
 /** Typed with its own unit: "5/8 in" for who measures in mm, "16 mm" for who does in inches. */
 const WITH_UNIT = /^(.*?)\s*(mm|in|inch|inches|"|″)$/i
 
@@ -33,7 +35,9 @@ function read(typed: string, reader: 'mm' | 'in'): number | null {
 export function Num({ label, value, onChange, step = 0.5, unit = 'length', bare = false }: Props) {
     const reader = useUnit()
     const [typed, setTyped] = useState<string | null>(null)
-    const isLength = unit === 'length'
+    const isLength = unit === 'length' || unit === 'fine'
+    // Thousandths of an inch: a sixteenth would swallow most of what is allowed.
+    const inInches = (mm: number) => (unit === 'fine' ? String(Number((mm / MM_IN).toFixed(3))) : inUnit(mm, 'in'))
     const of = (text: string) => (isLength ? read(text, reader) : toNumber(text))
     const settle = (text: string | null) => {
         const number = text === null ? null : of(text)
@@ -42,7 +46,7 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'length', bare 
     }
     const move = (up: number) => {
         setTyped(null)
-        const by = isLength && reader === 'in' ? SIXTEENTH_MM : step
+        const by = isLength && reader === 'in' ? (unit === 'fine' ? FINE_STEP_MM : SIXTEENTH_MM) : step
         onChange(Math.round(((value ?? 0) + up * by) * 1000) / 1000)
     }
     const wrong = typed !== null && of(typed) === null && typed.trim() !== ''
@@ -53,7 +57,7 @@ export function Num({ label, value, onChange, step = 0.5, unit = 'length', bare 
             {says !== '' && <small> {says}</small>}
         </>
     )
-    const plain = value === undefined ? '' : isLength && reader === 'in' ? inUnit(value, 'in') : String(value)
+    const plain = value === undefined ? '' : isLength && reader === 'in' ? inInches(value) : String(value)
     return (
         <StepField
             name={label}
