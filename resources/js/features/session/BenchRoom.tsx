@@ -1,5 +1,5 @@
 import { Button, UnstyledButton } from '@mantine/core'
-import type { DragEvent } from 'react'
+import type { DragEvent, ReactNode } from 'react'
 import { useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { useLessons } from '../../api/queries'
@@ -13,12 +13,14 @@ interface Props {
     bench: View['BenchView']
     /** Whose place is being chosen. */
     picked: string | null
+    /** On a narrow screen what is said of them stands under them, where the finger is. */
+    panel: ReactNode
     onPick: (student: string | null) => void
     onMove: (student: string, machine: string) => void
 }
 
 /** The room as it stands: a place for each machine, with who sews there and after whom; a student is dragged or touched, then the place. */
-export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
+export function BenchRoom({ bench, picked, panel, onPick, onMove }: Props) {
     const lessons = useLessons(useParams().classId).data ?? []
     const drop = (machine: string) => ({
         onDragOver: (e: DragEvent) => e.preventDefault(),
@@ -57,6 +59,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
             </span>
         </UnstyledButton>
     )
+    const cards = (of: Seat[]) => of.flatMap((s) => [card(s), ...(s.student === picked && panel !== null ? [<div key="panel">{panel}</div>] : [])])
     const at = (machine: string | null) => bench.students.filter((s) => s.round > 0 && s.machine === machine).sort((a, b) => a.round - b.round)
     const table = at(null)
     return (
@@ -71,7 +74,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                             </Button>
                         )}
                     </div>
-                    {at(m.id).map(card)}
+                    {cards(at(m.id))}
                     {at(m.id).length === 0 && <p className={cx('quiet')}>{t('common.free')}</p>}
                 </div>
             ))}
@@ -80,7 +83,7 @@ export function BenchRoom({ bench, picked, onPick, onMove }: Props) {
                     <div className={cx('bench-machine')}>
                         <strong>{t('session.atTheTable')}</strong>
                     </div>
-                    {table.map(card)}
+                    {cards(table)}
                 </div>
             )}
         </div>

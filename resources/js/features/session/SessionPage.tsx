@@ -1,4 +1,5 @@
 import { Button, UnstyledButton } from '@mantine/core'
+import { useMediaQuery } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useMe } from '../../api/queries'
@@ -20,6 +21,7 @@ export default function SessionPage() {
     const zone = useMe().data?.timezone ?? 'UTC'
     const navigate = useNavigate()
     const [picked, setPicked] = useState<string | null>(null)
+    const narrow = useMediaQuery('(max-width: 900px)')
     const { bench } = b
     if (bench === undefined)
         return b.shown.error === null ? (
@@ -40,8 +42,28 @@ export default function SessionPage() {
         })
     }
     const running = bench.state === 'running'
-    const seated = bench.students.filter((s) => s.round > 0)
+    const seated: (typeof seat)[] = bench.students.filter((s) => s.round > 0)
     const end = new Date(Date.parse(bench.starts_at) + bench.minutes * 60_000).toISOString()
+    const panel =
+        seat === undefined ? null : (
+            <SeatPanel
+                seat={seat}
+                busy={busy}
+                onState={(state) => b.note.mutate({ student: seat.student, state })}
+                onLesson={(lesson) =>
+                    b.attempt.mutate({
+                        what: t('session.sews', { name: seat.name, lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson }),
+                        change: (w) => ({ ...w, held: { ...w.held, [seat.student]: { ...w.held[seat.student], lesson } } }),
+                    })
+                }
+                onFree={() =>
+                    b.attempt.mutate({
+                        what: t('session.isFreeAgain', { name: seat.name }),
+                        change: (w) => ({ ...w, held: Object.fromEntries(Object.entries(w.held).filter(([s]) => s !== seat.student)) }),
+                    })
+                }
+            />
+        )
     return (
         <div className={cx('session-page')}>
             <div className={cx('today-head')}>
@@ -129,27 +151,9 @@ export default function SessionPage() {
                         zone={zone}
                     />
                     <div className={cx('bench-grid')}>
-                        <BenchRoom bench={bench} picked={picked} onPick={setPicked} onMove={move} />
+                        <BenchRoom bench={bench} picked={picked} panel={narrow ? panel : null} onPick={setPicked} onMove={move} />
                         <aside>
-                            {seat !== undefined && (
-                                <SeatPanel
-                                    seat={seat}
-                                    busy={busy}
-                                    onState={(state) => b.note.mutate({ student: seat.student, state })}
-                                    onLesson={(lesson) =>
-                                        b.attempt.mutate({
-                                            what: t('session.sews', { name: seat.name, lesson: seat.choices.find((c) => c.id === lesson)?.title ?? lesson }),
-                                            change: (w) => ({ ...w, held: { ...w.held, [seat.student]: { ...w.held[seat.student], lesson } } }),
-                                        })
-                                    }
-                                    onFree={() =>
-                                        b.attempt.mutate({
-                                            what: t('session.isFreeAgain', { name: seat.name }),
-                                            change: (w) => ({ ...w, held: Object.fromEntries(Object.entries(w.held).filter(([s]) => s !== seat.student)) }),
-                                        })
-                                    }
-                                />
-                            )}
+                            {(!narrow || !seated.includes(seat)) && panel}
                             {seat === undefined && <p className={cx('quiet')}>{t('session.touchAStudentToSee')}</p>}
                             <Aside bench={bench} onPick={setPicked} />
                         </aside>
