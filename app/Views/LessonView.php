@@ -33,6 +33,7 @@ final readonly class LessonView
      * @param  list<FaultView>  $faults
      * @param  list<DrillView>  $drills
      * @param  list<array{show: string, say: string, watch: string}>  $acts
+     * @param  list<FoldView>  $folds
      * @param  list<array{mistake: string, looks: string}>  $mistakes
      */
     public function __construct(
@@ -63,6 +64,7 @@ final readonly class LessonView
         #[OA\Property(nullable: true, description: 'cloth, thread and stitch for showing it to a room')] public ?string $demo_setup,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['show', 'say', 'watch'], properties: [new OA\Property(property: 'show', type: 'string'), new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'watch', type: 'string')], type: 'object'), description: 'how it is shown')] public array $acts,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['mistake', 'looks'], properties: [new OA\Property(property: 'mistake', type: 'string'), new OA\Property(property: 'looks', type: 'string')], type: 'object'))] public array $mistakes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FoldView::class), description: 'how something of it is folded, act after act')] public array $folds,
         #[OA\Property(description: 'it is drawn and judged in')] public WayView $way,
         #[OA\Property(description: 'a buttonhole is sewn in it')] public bool $buttonhole,
     ) {}
@@ -86,7 +88,7 @@ final readonly class LessonView
             DrawingView::of($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->sampler->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
-            array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, WayView::of($lesson->way),
+            array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, array_map(FoldView::of(...), $lesson->folds), WayView::of($lesson->way),
             array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->stitch->kind->generator === 'buttonhole') !== [],
         );
     }

@@ -18,6 +18,7 @@ final class AccessTest extends BrowserCase
         yield 'class' => ['/class/{class}', 'Keep the allowance'];
         yield 'samplers' => ['/samplers', 'Square spiral'];
         yield 'lesson' => ['/samplers/guides', 'Look for'];
+        yield 'lesson with a fold' => ['/samplers/blind-hem', 'The fold back'];
         yield 'drafting table' => ['/samplers/zigzag-ladder/draft', 'machines sew it'];
         yield 'shelf' => ['/samplers/shelf', 'The shelf as it came'];
         yield 'room' => ['/room', 'Window 1'];

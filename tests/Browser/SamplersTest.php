@@ -81,4 +81,19 @@ final class SamplersTest extends BrowserCase
         $browser->driver->executeScript('indexedDB.databases().then((all) => all.forEach((d) => indexedDB.deleteDatabase(d.name)))');
         self::assertQuiet();
     }
+
+    /** Cloth folded act by act, by touch and by the arrows: what the needle holds, and what shows on the right side. */
+    public function test_a_fold_is_stepped_through(): void
+    {
+        $browser = $this->signIn()->go('/samplers/blind-hem')->see('The fold back')->see('Wrong side up, the edge of the hem');
+        $browser->press('Next step: The fold back')->see('Fold the hem up and press.');
+        $browser->keys("\u{E014}", "\u{E014}")->see('Fold all of it back under: 5 mm of the hem lie beside the fold.');
+        $browser->keys("\u{E014}", "\u{E014}")->see('The swing bites one or two threads of the fold');
+        $shapes = fn (string $role): int => (int) $browser->driver->executeScript('return document.querySelectorAll(`figure path[class*="fold-${arguments[0]}"]`).length', [$role]);
+        self::assertSame([1, 1], [$shapes('needle'), $shapes('basted')]);
+        $browser->keys("\u{E014}", "\u{E014}", "\u{E014}")->see('On the right side only the bites show.')->see('8 / 8');
+        self::assertSame(2, $shapes('row-sewn'), 'the bite, on both sides of where the fold was; nothing of the straight stitches');
+        $browser->press('Back: The fold back')->see('7 / 8');
+        self::assertQuiet();
+    }
 }

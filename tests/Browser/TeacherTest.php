@@ -78,6 +78,10 @@ final class TeacherTest extends BrowserCase
         $browser->until('the focus in the finder', fn (): bool => $browser->driver->executeScript('return document.activeElement.getAttribute("role")') === 'combobox');
         $browser->keys('spir')->see('Eight corners in one row');
         $browser->keys(self::ENTER)->see('Look for')->see('within ±1 mm; ±2 mm near');
+        // A tool by its name.
+        $browser->driver->executeScript('document.activeElement.blur()');
+        $browser->keys('/', 'dial tr')->see('Dial translator');
+        $browser->keys(self::ENTER)->see('Comes out');
         self::assertQuiet();
     }
 

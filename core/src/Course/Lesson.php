@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Course;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\OwnStitch;
+use OpenSeam\Core\Picture\FoldStory;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\Sampler;
 
@@ -45,6 +46,8 @@ final readonly class Lesson
         public array $drills,
         public ?Demonstration $demonstration = null,
         public array $mistakes = [],
+        /** @var list<FoldStory> how something of it is folded and sewn */
+        public array $folds = [],
         /** How it is sewn here. */
         public Way $way = new Way,
         private ?Ways $ways = null,

@@ -17,6 +17,7 @@ use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Picture\FoldStory;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Sampler;
@@ -139,6 +140,7 @@ final class BundleReader
             sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $sampler->rows), $data->parts('sews')),
             drills: array_map(self::drill(...), $data->parts('drills')),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
+            folds: array_map(FoldStory::read(...), $data->parts('folds')),
             mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
             way: $way,
             ways: $ways,

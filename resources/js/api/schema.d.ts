@@ -2873,6 +2873,40 @@ export interface components {
                 mistake: string;
                 looks: string;
             }[];
+            /** @description how something of it is folded and sewn, drawn act by act */
+            folds?: {
+                id: string;
+                title: string;
+                /** @description how it lies before anything is done */
+                say: string;
+                thickness_mm?: number;
+                /** @description it lies so; else wrong side up */
+                right_side_up?: boolean;
+                /** @description of the strip, from its beginning */
+                parts: {
+                    name: string;
+                    mm: number;
+                }[];
+                acts: {
+                    say: string;
+                    fold?: {
+                        at_mm: number;
+                        /** @enum {unknown} */
+                        moves?: "start" | "rest";
+                        /** @enum {unknown} */
+                        goes?: "over" | "under";
+                    };
+                    /** @description all of it is turned over */
+                    turn?: boolean;
+                    stitch?: {
+                        at_mm: number;
+                        /** @enum {unknown} */
+                        how?: "sewn" | "basted" | "pinned";
+                        /** @description parts that it holds, the top one first */
+                        through: string[];
+                    };
+                }[];
+            }[];
         };
         BundlePath: {
             /** @enum {string} */
@@ -3665,6 +3699,28 @@ export interface components {
             /** @description the values it takes, in order */
             values: components["schemas"]["FieldValueView"][];
         };
+        /** @description How something is folded and sewn, act after act: a section across the creases, and what is seen from above. */
+        FoldView: {
+            id: string;
+            title: string;
+            /**
+             * Format: float
+             * @description mm between two layers as they are drawn
+             */
+            apart: number;
+            /** @description mm, room for every step */
+            box: {
+                left: number;
+                right: number;
+                top: number;
+                deep: number;
+            };
+            steps: {
+                say: string;
+                section: components["schemas"]["ShapeView"][];
+                above: components["schemas"]["ShapeView"][];
+            }[];
+        };
         FootBody: {
             facts: components["schemas"]["FootFactsSent"];
         };
@@ -4259,6 +4315,8 @@ export interface components {
                 mistake: string;
                 looks: string;
             }[];
+            /** @description how something of it is folded, act after act */
+            folds: components["schemas"]["FoldView"][];
             /** @description it is drawn and judged in */
             way: components["schemas"]["WayView"];
             /** @description a buttonhole is sewn in it */
@@ -5463,6 +5521,13 @@ export interface components {
             /** @description good samples with just these */
             times: number;
             last_at: string;
+        };
+        /** @description A line of a picture. */
+        ShapeView: {
+            /** @description what it stands for */
+            role: string;
+            /** @description mm, x to the right and y down */
+            points: number[][];
         };
         /** @description The studio's shelf and how it came to be. */
         ShelfView: {

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { api, ask } from '../../api/client'
 import { useChange, useDials, useLessons, useMe, useUnit } from '../../api/queries'
+import { FoldPicture } from '../../drawing/FoldPicture'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useClassInHand } from '../../keeping/classInHand'
@@ -63,6 +64,9 @@ export default function LessonPage() {
                         <li key={s}>{s}</li>
                     ))}
                 </ol>
+                {lesson.folds.map((fold) => (
+                    <FoldPicture key={fold.id} fold={fold} />
+                ))}
                 <h2>{t('samplers.say')}</h2>
                 <ul>
                     {lesson.points.map((s) => (

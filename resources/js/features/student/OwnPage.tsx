@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { OwnUnit, useChange } from '../../api/queries'
+import { FoldPicture } from '../../drawing/FoldPicture'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useTyped } from '../../keeping/useTyped'
 import { ALSO, WATCHED } from '../../text/machineParts'
@@ -104,6 +105,9 @@ export default function OwnPage() {
                             </ol>
                         </details>
                     )}
+                    {p.lesson?.folds.map((fold) => (
+                        <FoldPicture key={fold.id} fold={fold} />
+                    ))}
                     {p.sheet && (
                         <p>
                             <Button

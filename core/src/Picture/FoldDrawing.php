@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Picture;
+
+/**
+ * A step of a fold story as shapes: the section across the creases, and below it
+ * what is seen from above. Across the table everything is to scale; layers are
+ * drawn further apart than they lie, or nobody could tell them from each other.
+ */
+final class FoldDrawing
+{
+    /** Between two layers in the drawing, for the length of the whole strip. */
+    private const APART = 0.04;
+
+    /** Points of half a turn. */
+    private const TURN_POINTS = 8;
+
+    /** Of what is seen from above, for the length of the strip. */
+    private const DEEP = 0.3;
+
+    /** @return list<Shape> the section; the table is at y = 0 */
+    public static function section(FoldStory $story, FoldStep $step): array
+    {
+        $apart = self::apart($story);
+        $y = fn (FoldedPiece $p): float => -($p->level + 0.5) * $apart;
+        $cloth = self::along($step->strip, $apart);
+        $shapes = [new Shape('cloth', $cloth), new Shape('right-side', self::beside($cloth, ($step->strip->isRightUp($step->strip->pieces[0]) ? 1 : -1) * $step->strip->pieces[0]->way * $apart * 0.22))];
+        foreach ($step->seams as $seam) {
+            foreach (self::held($step->strip, $seam) as [$x, $from, $to]) {
+                $shapes[] = new Shape($seam->how, [[$x, $y($from) - $apart * 0.45], [$x, $y($to) + $apart * 0.45]]);
+            }
+        }
+        if ($step->needle !== null) {
+            $top = $step->strip->under($step->needle)[0] ?? $step->strip->pieces[0];
+            $shapes[] = new Shape('needle', [[$step->needle, $y($top) - $apart * 3.4], [$step->needle, $apart * 0.3]]);
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> what is seen from above; its far edge is at y = 0 */
+    public static function above(FoldStory $story, FoldStep $step): array
+    {
+        $deep = $step->strip->length() * self::DEEP;
+        $shapes = [];
+        foreach ($step->strip->seen() as [$from, $to, $piece]) {
+            $shapes[] = new Shape($step->strip->isRightUp($piece) ? 'above-right' : 'above-wrong', [[$from, 0.0], [$to, 0.0], [$to, $deep], [$from, $deep]]);
+            foreach ([[$piece->left(), $piece->way === 1 ? $piece->from : $piece->to], [$piece->right(), $piece->way === 1 ? $piece->to : $piece->from]] as [$x, $place]) {
+                // An edge of the cloth is cut, one between two pieces is folded.
+                if ($place > FoldedStrip::NEAR_MM && $place < $step->strip->length() - FoldedStrip::NEAR_MM && $x >= $from - FoldedStrip::NEAR_MM && $x <= $to + FoldedStrip::NEAR_MM) {
+                    $shapes[] = new Shape('crease', [[$x, 0.0], [$x, $deep]]);
+                }
+            }
+        }
+        foreach ($step->seams as $seam) {
+            foreach ($seam->places as $place) {
+                $x = $step->strip->x($place);
+                $top = $step->strip->under($x)[0] ?? null;
+                if ($top !== null && $step->strip->pieceAt($place) === $top) {
+                    $shapes[] = new Shape("row-$seam->how", [[$x, 0.0], [$x, $deep]]);
+                }
+            }
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * Room for every step of the story, so that nothing jumps from one to the next.
+     *
+     * @return array{left: float, right: float, top: float, deep: float} mm; top: above the table, deep: of what is seen from above
+     */
+    public static function box(FoldStory $story): array
+    {
+        $x = [];
+        $top = 1;
+        foreach ($story->steps as $step) {
+            foreach ($step->strip->pieces as $p) {
+                array_push($x, $p->left(), $p->right());
+                $top = max($top, $p->level + 1);
+            }
+        }
+        $apart = self::apart($story);
+
+        return ['left' => min($x ?: [0.0]) - $apart, 'right' => max($x ?: [0.0]) + $apart, 'top' => ($top + 3) * $apart, 'deep' => $story->lengthMm * self::DEEP];
+    }
+
+    public static function apart(FoldStory $story): float
+    {
+        return max($story->thicknessMm, $story->lengthMm * self::APART);
+    }
+
+    /** @return list<array{float, float}> the middle of the cloth from its beginning to its end, round every crease */
+    private static function along(FoldedStrip $strip, float $apart): array
+    {
+        $points = [];
+        foreach ($strip->pieces as $i => $p) {
+            $y = -($p->level + 0.5) * $apart;
+            array_push($points, [$p->x, $y], [$p->at($p->to), $y]);
+            $next = $strip->pieces[$i + 1] ?? null;
+            if ($next === null || $next->way === $p->way) {
+                continue;
+            }
+            $to = -($next->level + 0.5) * $apart;
+            for ($k = 1; $k < self::TURN_POINTS; $k++) {
+                $turn = M_PI * $k / self::TURN_POINTS;
+                $points[] = [$p->at($p->to) + $p->way * sin($turn) * min(abs($to - $y) / 2, $apart), $y + ($to - $y) * (1 - cos($turn)) / 2];
+            }
+        }
+
+        return $points;
+    }
+
+    /**
+     * A line beside another one.
+     *
+     * @param  list<array{float, float}>  $line
+     * @param  float  $by  to its left as one goes along, y down
+     * @return list<array{float, float}>
+     */
+    private static function beside(array $line, float $by): array
+    {
+        $beside = [];
+        foreach ($line as $i => [$x, $y]) {
+            [$ax, $ay] = $line[max(0, $i - 1)];
+            [$bx, $by2] = $line[min(count($line) - 1, $i + 1)];
+            $long = hypot($bx - $ax, $by2 - $ay) ?: 1.0;
+            $beside[] = [$x + ($by2 - $ay) / $long * $by, $y - ($bx - $ax) / $long * $by];
+        }
+
+        return $beside;
+    }
+
+    /**
+     * Where a seam goes through now: layers that still lie over each other in one go.
+     *
+     * @return list<array{float, FoldedPiece, FoldedPiece}>
+     */
+    private static function held(FoldedStrip $strip, Seam $seam): array
+    {
+        $held = [];
+        foreach ($seam->places as $place) {
+            $piece = $strip->pieceAt($place);
+            $x = $piece->at($place);
+            $last = count($held) - 1;
+            if ($last >= 0 && abs($held[$last][0] - $x) < FoldedStrip::NEAR_MM) {
+                $both = [$held[$last][1], $held[$last][2], $piece];
+                usort($both, fn (FoldedPiece $a, FoldedPiece $b): int => $b->level <=> $a->level);
+                $held[$last] = [$x, $both[0], $both[2]];
+            } else {
+                $held[] = [$x, $piece, $piece];
+            }
+        }
+
+        return $held;
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Picture;
+
+/** How a strip lies after an act, with what has been sewn by then. */
+final readonly class FoldStep
+{
+    /** @param  list<Seam>  $seams */
+    public function __construct(
+        public string $say,
+        public FoldedStrip $strip,
+        public array $seams,
+        /** @var float|null the needle stands there now, across the table */
+        public ?float $needle = null,
+    ) {}
+}
