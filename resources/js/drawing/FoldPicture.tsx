@@ -35,13 +35,13 @@ export function FoldPicture({ fold }: { fold: View['FoldView'] }) {
             />
         ))
     return (
-        <figure className={cx('fold')} role="group" aria-labelledby={name} onKeyDown={onKey}>
+        <div className={cx('fold')} role="group" aria-labelledby={name} onKeyDown={onKey}>
             <svg viewBox={`${left} ${-top} ${right - left} ${top + gap + deep}`} role="img" aria-label={`${fold.title}: ${step.say}`}>
                 {shapes(step.section)}
                 <line x1={left} x2={right} y1={0} y2={0} className={cx('fold-table')} />
                 <g transform={`translate(0 ${gap})`}>{shapes(step.above)}</g>
             </svg>
-            <figcaption>
+            <div>
                 <strong id={name}>{fold.title}</strong>{' '}
                 <small>
                     {at + 1} / {last + 1}
@@ -53,7 +53,7 @@ export function FoldPicture({ fold }: { fold: View['FoldView'] }) {
                 <Button variant="default" disabled={at === last} onClick={() => go(at + 1)} aria-label={t('common.nextStepOf', { name: fold.title })}>
                     {t('common.nextStep')}
                 </Button>
-            </figcaption>
-        </figure>
+            </div>
+        </div>
     )
 }
