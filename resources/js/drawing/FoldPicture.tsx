@@ -8,6 +8,9 @@ type Points = number[][]
 
 const line = (points: Points) => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('')
 
+/** There is no further step; the button keeps the focus, and the arrows go on. */
+const ended = (is: boolean) => (is ? { 'aria-disabled': true, 'data-disabled': true } : {})
+
 /** Cloth as it is folded and sewn, step by step: cut across the folds, and below it from above. The right side is the heavy line. */
 export function FoldPicture({ fold }: { fold: View['FoldView'] }) {
     const [at, setAt] = useState(0)
@@ -47,10 +50,10 @@ export function FoldPicture({ fold }: { fold: View['FoldView'] }) {
                     {at + 1} / {last + 1}
                 </small>
                 <p aria-live="polite">{step.say}</p>
-                <Button variant="default" disabled={at === 0} onClick={() => go(at - 1)} aria-label={t('common.stepBackOf', { name: fold.title })}>
+                <Button variant="default" {...ended(at === 0)} onClick={() => go(at - 1)} aria-label={t('common.stepBackOf', { name: fold.title })}>
                     {t('common.back')}
                 </Button>{' '}
-                <Button variant="default" disabled={at === last} onClick={() => go(at + 1)} aria-label={t('common.nextStepOf', { name: fold.title })}>
+                <Button variant="default" {...ended(at === last)} onClick={() => go(at + 1)} aria-label={t('common.nextStepOf', { name: fold.title })}>
                     {t('common.nextStep')}
                 </Button>
             </div>
