@@ -9,6 +9,7 @@ import { toNumber } from '../../text/numbers'
 import { t, type Key } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
+import { StitchNames } from '../../ui/StitchNames'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 import { HoleQuestions } from './HoleQuestions'
@@ -284,34 +285,11 @@ export function MachineForm({ room, machine, onDone }: Props) {
             )}
             <fieldset className={cx('stitch-names')}>
                 <legend>{t('room.stitchesItHasWithIts')}</legend>
-                {room.stitches
-                    .filter((s) => s.made_of === null && (!straight || !s.swings))
-                    .map((s) => (
-                        <div key={s.id}>
-                            <Checkbox
-                                label={s.title}
-
-                                checked={facts.stitch_names[s.id] !== undefined}
-                                onChange={(e) =>
-                                    setFacts({
-                                        ...facts,
-                                        stitch_names: e.currentTarget.checked
-                                            ? { ...facts.stitch_names, [s.id]: '' }
-                                            : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)),
-                                    })
-                                }
-                            />
-                            {facts.stitch_names[s.id] !== undefined && (
-                                <TextInput
-                                    classNames={{ input: cx('num') }}
-                                    aria-label={t('room.onItsDial', { stitch: s.title })}
-                                    value={facts.stitch_names[s.id]}
-                                    maxLength={20}
-                                    onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })}
-                                />
-                            )}
-                        </div>
-                    ))}
+                <StitchNames
+                    stitches={room.stitches.filter((s) => s.made_of === null && (!straight || !s.swings))}
+                    names={facts.stitch_names}
+                    onChange={(stitch_names) => setFacts({ ...facts, stitch_names })}
+                />
             </fieldset>
             <Trouble error={save.error ?? (retire.error instanceof Problem && retire.error.status === 409 ? null : retire.error)} />
             <div className={cx('keep-acts')}>

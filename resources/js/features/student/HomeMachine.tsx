@@ -7,6 +7,7 @@ import { toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { NumberField } from '../../ui/NumberField'
+import { StitchNames } from '../../ui/StitchNames'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
 
@@ -144,33 +145,11 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                 <summary>
                     {t('student.stitchesItHas')} <small>{t('student.soMany', { n: Object.keys(facts.stitch_names).length })}</small>
                 </summary>
-                {home.stitches
-                    .filter((s) => !straight || !s.swings)
-                    .map((s) => (
-                        <div key={s.id} className={cx('home-stitch')}>
-                            <Checkbox
-                                label={s.title}
-                                checked={facts.stitch_names[s.id] !== undefined}
-                                onChange={(e) =>
-                                    setFacts({
-                                        ...facts,
-                                        stitch_names: e.currentTarget.checked
-                                            ? { ...facts.stitch_names, [s.id]: '' }
-                                            : Object.fromEntries(Object.entries(facts.stitch_names).filter(([id]) => id !== s.id)),
-                                    })
-                                }
-                            />
-                            {facts.stitch_names[s.id] !== undefined && (
-                                <TextInput
-                                    aria-label={t('room.onItsDial', { stitch: s.title })}
-                                    placeholder={t('student.onTheDial')}
-                                    value={facts.stitch_names[s.id]}
-                                    maxLength={20}
-                                    onChange={(e) => setFacts({ ...facts, stitch_names: { ...facts.stitch_names, [s.id]: e.currentTarget.value } })}
-                                />
-                            )}
-                        </div>
-                    ))}
+                <StitchNames
+                    stitches={home.stitches.filter((s) => !straight || !s.swings)}
+                    names={facts.stitch_names}
+                    onChange={(stitch_names) => setFacts({ ...facts, stitch_names })}
+                />
             </details>
             <Trouble error={error} />
             <p>
