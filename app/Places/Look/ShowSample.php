@@ -57,19 +57,20 @@ final readonly class ShowSample
         $names = User::query()->where('studio_id', $reader->studio_id)->pluck('name', 'id')->all();
         $classes = array_map(strval(...), Enrolment::query()->where('student_id', $student)->pluck('class_id')->all());
         $name = Student::query()->findOrFail($student)->name;
-        $class = SewingClass::query()->find($classes[0] ?? '');
-        $taught = $class === null ? [] : $this->shelf->taught($class)->lessons;
+        // Each as it is taught in the class where it is put right.
+        $taught = SewingClass::query()->whereKey($classes)->get()->mapWithKeys(fn (SewingClass $c): array => [$c->id => $this->shelf->taught($c)->lessons])->all();
 
         return array_map(function (array $chain) use ($notes, $names, $classes, $taught, $name, $student, $reader, $words): SampleView {
             $newest = $chain[0];
             $sample = $newest->sample;
             $first = $chain[count($chain) - 1]->sample;
+            // The class it was sewn in, or one the student is in now.
+            $class = in_array($first->class_id, $classes, true) ? (string) $first->class_id : ($classes[0] ?? '');
 
             return new SampleView(
-                // The class it was sewn in, or one the student is in now.
-                $sample->id, in_array($first->class_id, $classes, true) ? (string) $first->class_id : ($classes[0] ?? ''), $student, $name,
+                $sample->id, $class, $student, $name,
                 $this->views->last($newest, $words)->title, $sample->withdrawn, $reader->can('change', $sample),
-                $sample->lesson, $this->sheet($newest->lesson, $taught), ReplacedView::of($newest, $newest->lesson, $reader->unit),
+                $sample->lesson, $this->sheet($newest->lesson, $taught[$class] ?? []), ReplacedView::of($newest, $newest->lesson, $reader->unit),
                 array_map(fn (KeptSample $k): SampleVersionView => new SampleVersionView(
                     $k->sample->id, $k->sample->kept_at->toIso8601ZuluString(), is_string($names[$k->sample->kept_by ?? ''] ?? null) ? $names[$k->sample->kept_by ?? ''] : null, $this->views->last($k, $words),
                     array_values(array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), array_filter($k->grade->checks, fn (GradedCheck $c): bool => $c->result !== null))),

@@ -1,8 +1,9 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
-import { useState, type SubmitEvent } from 'react'
+import { type SubmitEvent } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
+import { useTyped } from '../../keeping/useTyped'
 import { toNumber } from '../../text/numbers'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
@@ -15,11 +16,13 @@ type Facts = View['MachineFacts']
 type Body = View['HomeBody']
 
 interface FormProps {
+    /** Of whom it is typed. */
+    of: string
     home: View['HomeView']
     saving: boolean
     error: unknown
-    onKeep: (body: Body) => void
-    onForget: () => void
+    /** null: nothing is known of it any more. What was typed is forgotten when it has been sent. */
+    onKeep: (body: Body | null, sent: () => void) => void
 }
 
 /** What is asked of it in so few words; the rest is as on the machine it is like. */
@@ -27,6 +30,14 @@ const SIZES = [
     ['longest_stitch_mm', 'student.longestStitch', 1, 12],
     ['widest_swing_mm', 'student.widestZigzag', 0, 12],
 ] as const
+
+interface Typed {
+    like: string
+    facts: Facts | undefined
+    name: string
+    sizes: Record<string, string>
+    feet: string[]
+}
 
 /** Said by the teacher of a student, or by the student behind their own link. */
 type Of = { class: string; student: string } | { token: string }
@@ -42,7 +53,7 @@ export function HomeMachine({ of, onDone }: { of: Of; onDone: () => void }) {
                     : api.GET('/api/classes/{class}/students/{student}/home', { params: { path: of } }),
             ),
     })
-    const keep = useChange('home', async (body: Body | null) => {
+    const keep = useChange('home', async ({ body, sent }: { body: Body | null; sent: () => void }) => {
         if (body === null)
             await ask(
                 'token' in of
@@ -55,32 +66,44 @@ export function HomeMachine({ of, onDone }: { of: Of; onDone: () => void }) {
                     ? api.PUT('/api/page/{token}/home', { params: { path: of }, body })
                     : api.PUT('/api/classes/{class}/students/{student}/home', { params: { path: of }, body }),
             )
+        sent()
         onDone()
     })
     if (read.data === undefined) return read.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={read.error} />
-    return <Form home={read.data} saving={keep.isPending} error={keep.error} onKeep={(body) => keep.mutate(body)} onForget={() => keep.mutate(null)} />
+    return (
+        <Form
+            of={'token' in of ? of.token : of.student}
+            home={read.data}
+            saving={keep.isPending}
+            error={keep.error}
+            onKeep={(body, sent) => keep.mutate({ body, sent })}
+        />
+    )
 }
 
 /** "Like Window 3, but": it starts from a machine one knows, and says where this one is otherwise. */
-function Form({ home, saving, error, onKeep, onForget }: FormProps) {
+function Form({ of, home, saving, error, onKeep }: FormProps) {
     const start = (id: string) => home.starts.find((s) => s.id === id)?.facts ?? home.starts[0]?.facts
-    const [like, setLike] = useState(home.starts[0]?.id ?? '')
-    const [facts, setFacts] = useState<Facts | undefined>(home.facts === null ? start(like) : home.facts)
-    const [name, setName] = useState(home.facts?.name ?? '')
-    const [typed, setTyped] = useState<Record<string, string>>({})
-    const [feet, setFeet] = useState(home.facts === null ? ['standard'] : home.feet)
+    const first = home.starts[0]?.id ?? ''
+    // What is typed stays typed when the form is closed.
+    const [all, put, forget] = useTyped<Typed>(`home:${of}`, {
+        like: first,
+        facts: home.facts ?? start(first),
+        name: home.facts?.name ?? '',
+        sizes: {},
+        feet: home.facts === null ? ['standard'] : home.feet,
+    })
+    const { like, facts, name, sizes: typed, feet } = all
     if (facts === undefined) return null
+    const setFacts = (next: Facts) => put({ ...all, facts: next })
+    const setFeet = (next: string[]) => put({ ...all, feet: next })
     const straight = facts.drive === 'straight-only'
-    const from = (id: string) => {
-        setLike(id)
-        setFacts(start(id))
-        setTyped({})
-    }
+    const from = (id: string) => put({ ...all, like: id, facts: start(id), sizes: {} })
     const size = (of: (typeof SIZES)[number][0]) => typed[of] ?? String(facts[of])
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
         const sizes = Object.fromEntries(SIZES.map(([of]) => [of, toNumber(size(of)) ?? size(of)])) as Pick<Facts, 'longest_stitch_mm' | 'widest_swing_mm'>
-        onKeep({ name, drive: facts.drive, tension_mark: facts.tension_mark, facts: { ...facts, ...sizes, name }, feet })
+        onKeep({ name, drive: facts.drive, tension_mark: facts.tension_mark, facts: { ...facts, ...sizes, name }, feet }, forget)
     }
     return (
         <form className={cx('home-machine')} onSubmit={submit}>
@@ -91,7 +114,7 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                 value={name}
                 required
                 maxLength={40}
-                onChange={(e) => setName(e.currentTarget.value)}
+                onChange={(e) => put({ ...all, name: e.currentTarget.value })}
             />
             <TextInput
                 label={t('student.tensionMark')}
@@ -111,7 +134,7 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                     max={max}
                     step={0.5}
                     slider={false}
-                    onChange={(v) => setTyped({ ...typed, [of]: v })}
+                    onChange={(v) => put({ ...all, sizes: { ...typed, [of]: v } })}
                 />
             ))}
             <Choice
@@ -157,7 +180,7 @@ function Form({ home, saving, error, onKeep, onForget }: FormProps) {
                     {t('student.keepMyMachine')}
                 </Button>{' '}
                 {home.facts !== null && (
-                    <Button variant="default" disabled={saving} onClick={onForget}>
+                    <Button variant="default" disabled={saving} onClick={() => onKeep(null, forget)}>
                         {t('student.forgetMyMachine')}
                     </Button>
                 )}
