@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Course;
 
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\OwnStitch;
@@ -48,6 +49,8 @@ final readonly class Lesson
         public array $mistakes = [],
         /** @var list<FoldStory> how something of it is folded and sewn */
         public array $folds = [],
+        /** @var list<Data|null> a picture of each step (PictureBook); null where none was chosen */
+        public array $stepPictures = [],
         /** How it is sewn here. */
         public Way $way = new Way,
         private ?Ways $ways = null,

@@ -141,6 +141,7 @@ final class BundleReader
             drills: array_map(self::drill(...), $data->parts('drills')),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
             folds: array_map(FoldStory::read(...), $data->parts('folds')),
+            stepPictures: self::pictures($data),
             mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
             way: $way,
             ways: $ways,
@@ -149,7 +150,26 @@ final class BundleReader
 
     private static function demonstration(Data $d): Demonstration
     {
-        return new Demonstration($d->text('setup'), array_map(fn (Data $a): array => ['show' => $a->text('show'), 'say' => $a->text('say'), 'watch' => $a->text('watch')], $d->parts('acts')));
+        $acts = $d->parts('acts');
+
+        return new Demonstration(
+            $d->text('setup'), array_map(fn (Data $a): array => ['show' => $a->text('show'), 'say' => $a->text('say'), 'watch' => $a->text('watch')], $acts),
+            array_map(fn (Data $a): ?Data => $a->has('picture') ? $a->part('picture') : null, $acts),
+        );
+    }
+
+    /**
+     * @return list<Data|null> one for each step
+     *
+     * @throws InputError for more pictures than steps
+     */
+    private static function pictures(Data $d): array
+    {
+        $steps = count($d->items('steps'));
+        $pictures = $d->parts('step_pictures');
+        count($pictures) <= $steps || throw InputError::at($d->path('step_pictures'), count($pictures), "One picture for each of its $steps steps.");
+
+        return array_pad($pictures, $steps, null);
     }
 
     private static function drill(Data $d): Drill

@@ -19,10 +19,12 @@ final readonly class FootKind
         public string $caution,
         /** Measures to start from. */
         public Data $usual,
+        /** What is seen on it beside its measures. */
+        public Data $look,
     ) {}
 
     public static function read(Data $d): self
     {
-        return new self($d->text('id'), $d->text('title'), $d->text('about'), $d->flag('straight_only'), $d->flag('sticky'), $d->text('caution'), $d->part('usual'));
+        return new self($d->text('id'), $d->text('title'), $d->text('about'), $d->flag('straight_only'), $d->flag('sticky'), $d->text('caution'), $d->part('usual'), $d->part('look'));
     }
 }

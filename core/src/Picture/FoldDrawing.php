@@ -14,8 +14,14 @@ final class FoldDrawing
     /** Between two layers in the drawing, for the length of the whole strip. */
     private const APART = 0.04;
 
+    /** Of the room of a layer, how much of it is cloth. */
+    private const FULL = 0.62;
+
     /** Points of half a turn. */
     private const TURN_POINTS = 8;
+
+    /** Between the table and what is seen from above, in layers. */
+    private const GAP = 1.6;
 
     /** Of what is seen from above, for the length of the strip. */
     private const DEEP = 0.3;
@@ -25,8 +31,10 @@ final class FoldDrawing
     {
         $apart = self::apart($story);
         $y = fn (FoldedPiece $p): float => -($p->level + 0.5) * $apart;
-        $cloth = self::along($step->strip, $apart);
-        $shapes = [new Shape('cloth', $cloth), new Shape('right-side', self::beside($cloth, ($step->strip->isRightUp($step->strip->pieces[0]) ? 1 : -1) * $step->strip->pieces[0]->way * $apart * 0.22))];
+        $first = $step->strip->pieces[0];
+        $pen = new Pen;
+        ClothLayer::draw($pen, self::along($step->strip, $apart), $apart * self::FULL, ($step->strip->isRightUp($first) ? 1 : -1) * $first->way);
+        $shapes = $pen->picture()->shapes;
         foreach ($step->seams as $seam) {
             foreach (self::held($step->strip, $seam) as [$x, $from, $to]) {
                 $shapes[] = new Shape($seam->how, [[$x, $y($from) - $apart * 0.45], [$x, $y($to) + $apart * 0.45]]);
@@ -65,6 +73,17 @@ final class FoldDrawing
         }
 
         return $shapes;
+    }
+
+    /** The section, and below it what is seen from above, as one picture; every step of a story has the same room. */
+    public static function whole(FoldStory $story, FoldStep $step): Picture
+    {
+        $box = self::box($story);
+        $down = self::apart($story) * self::GAP;
+        $pen = new Pen;
+        $pen->add(new Picture(self::section($story, $step)))->line('thin', $box['left'], 0.0, $box['right'], 0.0)->add(new Picture(self::above($story, $step)), 1.0, 0.0, $down);
+
+        return $pen->picture(false, [$box['left'], -$box['top'], $box['right'], $down + $box['deep']]);
     }
 
     /**
@@ -111,26 +130,6 @@ final class FoldDrawing
         }
 
         return $points;
-    }
-
-    /**
-     * A line beside another one.
-     *
-     * @param  list<array{float, float}>  $line
-     * @param  float  $by  to its left as one goes along, y down
-     * @return list<array{float, float}>
-     */
-    private static function beside(array $line, float $by): array
-    {
-        $beside = [];
-        foreach ($line as $i => [$x, $y]) {
-            [$ax, $ay] = $line[max(0, $i - 1)];
-            [$bx, $by2] = $line[min(count($line) - 1, $i + 1)];
-            $long = hypot($bx - $ax, $by2 - $ay) ?: 1.0;
-            $beside[] = [$x + ($by2 - $ay) / $long * $by, $y - ($bx - $ax) / $long * $by];
-        }
-
-        return $beside;
     }
 
     /**

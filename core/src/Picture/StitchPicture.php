@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Picture;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Stitch\NeedlePoints;
+use OpenSeam\Core\Stitch\StitchBook;
+use OpenSeam\Core\Stitch\StitchSettings;
+
+/**
+ * Rows of stitches from above, to scale, as the machine sews them or bent by what
+ * went wrong: needle points are worked out, then moved by the measured amount.
+ */
+final class StitchPicture implements Drawer
+{
+    private const FACES = ['top', 'under'];
+
+    private const MOST_ROWS = 8;
+
+    public function draw(Data $d, Shown $of): Picture
+    {
+        $rows = $d->parts('rows');
+        count($rows) >= 1 && count($rows) <= self::MOST_ROWS || throw InputError::at($d->path('rows'), count($rows), sprintf('From 1 to %d rows are drawn.', self::MOST_ROWS));
+        $long = $d->numberWithin('long_mm', 30.0, 5, 200);
+        $pen = new Pen;
+        $y = 0.0;
+        $drawn = [];
+        foreach ($rows as $row) {
+            $settings = StitchSettings::of(StitchBook::standard()->get($row->text('stitch', 'straight'), $row->path('stitch')), $row->numberOrNull('length_mm'), $row->numberOrNull('width_mm'));
+            $half = max(2.6, $settings->widthMm / 2 + 1.4);
+            $drawn[] = [$row, $settings, $y + $half];
+            $y += 2 * $half;
+        }
+        $edge = $d->numberOrNull('edge_mm');
+        $left = $d->flag('names') ? -2.0 : -3.0;
+        $below = $edge ?? 2.0;
+        $bend = Bend::none();
+        foreach ($drawn as [$row]) {
+            $bend = Bend::read($row->part('bend'));
+            $bend->puckersMm > 0 && $edge ??= 4.0;
+        }
+        $this->cloth($pen, $left, -1.6, $long + 3.0, $y + ($edge === null ? 1.6 : $below - $y / 2), $bend->puckersMm);
+        foreach ($drawn as [$row, $settings, $at]) {
+            $bent = Bend::read($row->part('bend'));
+            $bent->tunnelMm > 0 && $pen->box('cloth-back', 0, $at - $settings->widthMm / 2, $long, $at + $settings->widthMm / 2);
+            $face = $row->among('face', self::FACES, $d->among('face', self::FACES, 'top'));
+            $points = $bent->of(array_map(fn (array $p): array => [$p[0], $p[1] + $at], NeedlePoints::along($settings, $long)));
+            $bent->isShifted() && $pen->line('chalk', 0, $at, $long, $at);
+            StitchThread::draw($pen, $points, $settings, $face, $bent);
+            $d->flag('names') && $pen->say('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
+        }
+        if ($edge !== null) {
+            $to = $y / 2 + $edge;
+            $d->flag('measure') && $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $to)->say('length', $long * 0.5 + 2, ($y / 2 + $to) / 2 + 1, 'start', $edge);
+        }
+        $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
+
+        return $pen->picture(true);
+    }
+
+    /** Its edge goes up and down where the row draws the cloth together. */
+    private function cloth(Pen $pen, float $left, float $top, float $right, float $bottom, float $pucker): void
+    {
+        if ($pucker <= 0) {
+            $pen->box('cloth-face', $left, $top, $right, $bottom);
+
+            return;
+        }
+        $points = [];
+        for ($i = 0; $i <= 40; $i++) {
+            $points[] = [$left + ($right - $left) * $i / 40, $top - $pucker * sin($i * 1.4)];
+        }
+        for ($i = 40; $i >= 0; $i--) {
+            $points[] = [$left + ($right - $left) * $i / 40, $bottom + $pucker * sin($i * 1.4)];
+        }
+        $pen->shape('cloth-face', $points);
+        for ($i = 1; $i < 12; $i++) {
+            $x = $left + ($right - $left) * $i / 12;
+            $pen->line('thin', $x, $top + 0.6, $x + 0.6, $bottom - 0.6);
+        }
+    }
+
+    private function scale(Pen $pen, float $y, float $long): void
+    {
+        $bar = $long >= 40 ? 20.0 : 10.0;
+        $pen->line('heavy', 0, $y + 1.8, $bar, $y + 1.8)->line('heavy', 0, $y + 1.2, 0, $y + 2.4)->line('heavy', $bar, $y + 1.2, $bar, $y + 2.4)->say('bar', $bar + 1.0, $y + 2.8, 'start', $bar);
+    }
+}
