@@ -9,6 +9,7 @@ use App\Places\Class\ClassController;
 use App\Places\Class\SoundnessController;
 use App\Places\Class\TableController;
 use App\Places\Finder\FindController;
+use App\Places\Front\FrontController;
 use App\Places\Look\ImportController;
 use App\Places\Look\LookController;
 use App\Places\Look\PhotoController;
@@ -68,6 +69,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     Route::get('page/{token}/home', [HomeController::class, 'showOwn'])->name('home.show-own')->middleware('throttle:own-page');
     Route::put('page/{token}/home', [HomeController::class, 'sayOwn'])->name('home.say-own')->middleware('throttle:own-page');
     Route::delete('page/{token}/home', [HomeController::class, 'forgetOwn'])->name('home.forget-own')->middleware('throttle:own-page');
+    Route::get('page/{token}/pictures', [StudentController::class, 'pictures'])->name('student.pictures')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {
@@ -82,6 +84,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('find', FindController::class)->name('find');
         Route::get('lessons', [LessonController::class, 'index'])->name('lesson.index');
         Route::get('lessons/{lesson}/dials', [LessonController::class, 'dials'])->name('lesson.dials');
+        Route::get('lessons/{lesson}/pictures', [LessonController::class, 'pictures'])->name('lesson.pictures');
         Route::get('lessons/{lesson}/print', [LessonPrintController::class, 'lesson'])->name('lesson-print.lesson');
         Route::get('lessons/{lesson}/svg', [LessonPrintController::class, 'svg'])->name('lesson-print.svg');
         Route::get('print/paper-drive', [LessonPrintController::class, 'paperDrive'])->name('lesson-print.paper-drive');
@@ -110,6 +113,8 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('buttonholes/{buttonhole}/print', [ButtonholeController::class, 'print'])->name('buttonhole.print');
         Route::get('buttonholes/{buttonhole}/svg', [ButtonholeController::class, 'svg'])->name('buttonhole.svg');
         Route::get('answers', [WorkshopController::class, 'index'])->name('workshop.index');
+        Route::get('classes/{class}/front', [FrontController::class, 'show'])->name('front.show');
+        Route::put('classes/{class}/front', [FrontController::class, 'turn'])->name('front.turn');
         Route::get('classes/{class}/today', [TodayController::class, 'today'])->name('today.today');
         Route::get('classes/{class}/pulse', [TodayController::class, 'pulse'])->name('today.pulse');
         Route::delete('classes/{class}/students/{student}/ask', [StudentController::class, 'answered'])->name('student.answered');

@@ -6,30 +6,33 @@ namespace App\Views;
 
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Picture\FoldDrawing;
-use OpenSeam\Core\Picture\FoldStep;
 use OpenSeam\Core\Picture\FoldStory;
+use OpenSeam\Core\Words;
 
 /** How something is folded and sewn, act after act: a section across the creases, and what is seen from above. */
 #[OA\Schema]
 final readonly class FoldView
 {
-    /**
-     * @param  array{left: float, right: float, top: float, deep: float}  $box
-     * @param  list<array{say: string, section: list<ShapeView>, above: list<ShapeView>}>  $steps
-     */
+    /** @param  list<array{say: string, moves: list<PictureView>, picture: PictureView}>  $steps */
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $title,
-        #[OA\Property(description: 'mm between two layers as they are drawn')] public float $apart,
-        #[OA\Property(type: 'object', required: ['left', 'right', 'top', 'deep'], properties: [new OA\Property(property: 'left', type: 'number'), new OA\Property(property: 'right', type: 'number'), new OA\Property(property: 'top', type: 'number'), new OA\Property(property: 'deep', type: 'number')], description: 'mm, room for every step')] public array $box,
-        #[OA\Property(type: 'array', items: new OA\Items(required: ['say', 'section', 'above'], properties: [new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'section', type: 'array', items: new OA\Items(ref: ShapeView::class)), new OA\Property(property: 'above', type: 'array', items: new OA\Items(ref: ShapeView::class))], type: 'object'))] public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['say', 'moves', 'picture'], properties: [new OA\Property(property: 'say', type: 'string'), new OA\Property(property: 'moves', type: 'array', items: new OA\Items(ref: PictureView::class), description: 'on the way there from the step before'), new OA\Property(property: 'picture', ref: PictureView::class)], type: 'object'))] public array $steps,
     ) {}
 
     public static function of(FoldStory $story): self
     {
-        return new self(
-            $story->id, $story->title, FoldDrawing::apart($story), FoldDrawing::box($story),
-            array_map(fn (FoldStep $s): array => ['say' => $s->say, 'section' => array_map(ShapeView::of(...), FoldDrawing::section($story, $s)), 'above' => array_map(ShapeView::of(...), FoldDrawing::above($story, $s))], $story->steps),
-        );
+        $words = Words::in();
+        $steps = [];
+        foreach ($story->steps as $i => $step) {
+            $before = $story->steps[$i - 1] ?? null;
+            $steps[] = [
+                'say' => $step->say,
+                'moves' => $before === null ? [] : array_map(fn ($p): PictureView => PictureView::of($p, $words), FoldDrawing::moves($story, $before, $step)),
+                'picture' => PictureView::of(FoldDrawing::whole($story, $step), $words),
+            ];
+        }
+
+        return new self($story->id, $story->title, $steps);
     }
 }

@@ -12,7 +12,7 @@ use PHPat\Test\PHPat;
 final class ArchitectureTest
 {
     /** Each may call acts of those before it: there is no way round in a circle. */
-    private const PLACES = ['Account', 'Room', 'Session', 'Materials', 'Samplers', 'Studio', 'Class', 'Plan', 'Look', 'Student', 'Today', 'Workshop', 'Finder'];
+    private const PLACES = ['Account', 'Room', 'Session', 'Front', 'Materials', 'Samplers', 'Studio', 'Class', 'Plan', 'Look', 'Student', 'Today', 'Workshop', 'Finder'];
 
     /** The core's rooms: each may look into those before it. There is no way round in a circle. */
     private const ROOMS = ['Measure', 'Skill', 'Stitch', 'Fault', 'Machine', 'Buttonhole', 'Advice', 'Sampler', 'Picture', 'Course', 'Scan', 'Curriculum', 'Grading', 'Material', 'NextLesson', 'Bench', 'Compute'];

@@ -11,13 +11,20 @@ use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\SewingClass;
 use App\Places\Room\ShowDials;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
+use App\Support\Who;
 use App\Views\DialView;
+use App\Views\LessonPicturesView;
 use App\Views\LessonView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonPictures;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Picture\MachineLook;
+use OpenSeam\Core\Words;
 
 /** The lessons on the shelf, as a class is taught them where one is named. */
 final readonly class LessonController
@@ -44,6 +51,28 @@ final readonly class LessonController
     public function dials(Request $request, string $lesson, Shelf $shelf, ShowDials $show): JsonResponse
     {
         return new JsonResponse($show($shelf->asTaught($request->string('class')->toString())->lesson($lesson)));
+    }
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/pictures',
+        operationId: 'lessonPictures',
+        parameters: [
+            new InPath('lesson'),
+            new InQuery('class', description: 'in the way this class is taught'),
+            new InQuery('machine', description: 'of the room, that it is shown on; without one the first that is in use'),
+            new InQuery('hand', among: ['right', 'left'], description: 'of who is shown it'),
+        ],
+        responses: [new Answer(LessonPicturesView::class), new Problem],
+    )]
+    public function pictures(Request $request, string $lesson, Shelf $shelf): JsonResponse
+    {
+        $machines = RoomInventory::read()->machines->where('usable', true);
+        $asked = $request->string('machine')->toString();
+        $machine = $asked === '' ? $machines->first() : $machines->firstWhere('id', $asked) ?? throw InputError::at('machine', $asked, 'There is no such machine in use in the room.');
+        $found = $shelf->asTaught($request->string('class')->toString())->lesson($lesson);
+        $pictures = LessonPictures::of($found, $machine === null ? new MachineLook : MachineLook::of($machine->core()), $request->query('hand') === 'left');
+
+        return new JsonResponse(LessonPicturesView::of($pictures, Words::in(Who::asks($request)->unit)));
     }
 
     #[OA\Put(

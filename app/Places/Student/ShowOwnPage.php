@@ -26,14 +26,18 @@ use App\Views\AskedView;
 use App\Views\DrawingView;
 use App\Views\DrillView;
 use App\Views\LastSampleView;
+use App\Views\LessonPicturesView;
 use App\Views\LessonView;
 use App\Views\OwnLookView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\HomeMachine;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Picture\MachineLook;
+use OpenSeam\Core\Words;
 
 /** The page behind a private link: one student's own next lesson and progress. */
 final readonly class ShowOwnPage
@@ -99,6 +103,27 @@ final readonly class ShowOwnPage
                 ?? throw InputError::at('sheet', null, 'The course is done: there is no sheet to print.');
 
             return $this->print->lesson($lesson, 'sampler', $format);
+        });
+    }
+
+    /**
+     * The steps of the next lesson, drawn as they are on that machine and for that hand.
+     *
+     * @param  bool  $home  as it is sewn on the machine at home
+     */
+    public function pictures(string $token, bool $home = false): LessonPicturesView
+    {
+        return $this->within($token, function (Enrolment $enrolment) use ($home): LessonPicturesView {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $unit = $this->unitOf($class);
+            $s = ($this->read)($class, $unit, $enrolment->student_id)->students[$enrolment->student_id];
+            [$room, $machine] = $this->sewnAt($class, $s->enrolment, $home);
+            $lesson = $this->lesson($class, $s->lesson(), $room, $machine);
+            $at = $room->machines->firstWhere('id', $machine)?->core();
+
+            return $lesson === null ? new LessonPicturesView([], []) : LessonPicturesView::of(
+                LessonPictures::of($lesson, $at === null ? new MachineLook : MachineLook::of($at), $s->enrolment->student->hand === 'left'), Words::in($unit),
+            );
         });
     }
 

@@ -23,6 +23,7 @@ use App\Records\Shelf;
 use App\Support\Link;
 use App\Support\OwnPageEnd;
 use App\Support\Who;
+use App\Views\LessonPicturesView;
 use App\Views\StudentView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -112,6 +113,17 @@ final readonly class StudentController
     public function page(Request $request, string $token, ShowOwnPage $show): JsonResponse
     {
         return new JsonResponse($show($token, $request->query('at') === OwnLook::HOME), 200, ['X-Robots-Tag' => 'noindex, nofollow', 'Referrer-Policy' => 'no-referrer']);
+    }
+
+    #[OA\Get(
+        path: '/api/page/{token}/pictures',
+        operationId: 'ownPictures',
+        parameters: [new InPath('token'), new InQuery('at', among: OwnLook::PLACES, description: 'where it is sewn')],
+        responses: [new Answer(LessonPicturesView::class, description: 'steps of the next lesson, drawn'), new Problem],
+    )]
+    public function pictures(Request $request, string $token, ShowOwnPage $show): JsonResponse
+    {
+        return new JsonResponse($show->pictures($token, $request->query('at') === OwnLook::HOME), 200, ['X-Robots-Tag' => 'noindex, nofollow']);
     }
 
     #[OA\Get(

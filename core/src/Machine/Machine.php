@@ -18,7 +18,7 @@ final readonly class Machine
     public const BOBBIN_METRES = 30.0;
 
     /** What else some machines have and a teacher shows: common practice, no source. */
-    public const ALSO = ['start-stop', 'speed-slide', 'needle-threader', 'stretch-lever', 'free-arm'];
+    public const ALSO = ['start-stop', 'speed-slide', 'needle-threader', 'stretch-lever', 'free-arm', 'drop-in-bobbin', 'side-threading', 'hand-crank'];
 
     /** @param  list<string>  $also  of ALSO */
     private function __construct(

@@ -20,6 +20,9 @@ final class FoldDrawing
     /** Points of half a turn. */
     private const TURN_POINTS = 8;
 
+    /** Parts of a half turn that are drawn on the way. */
+    private const MOVES = 4;
+
     /** Between the table and what is seen from above, in layers. */
     private const GAP = 1.6;
 
@@ -84,6 +87,75 @@ final class FoldDrawing
         $pen->add(new Picture(self::section($story, $step)))->line('thin', $box['left'], 0.0, $box['right'], 0.0)->add(new Picture(self::above($story, $step)), 1.0, 0.0, $down);
 
         return $pen->picture(false, [$box['left'], -$box['top'], $box['right'], $down + $box['deep']]);
+    }
+
+    /**
+     * On the way from one step to the next: the part that moves goes about its crease.
+     * What stands higher than the picture is drawn flatter.
+     *
+     * @return list<Picture>
+     */
+    public static function moves(FoldStory $story, FoldStep $before, FoldStep $after): array
+    {
+        $crease = $after->crease;
+        if ($crease === null) {
+            return [];
+        }
+        $box = self::box($story);
+        $apart = self::apart($story);
+        $deep = self::whole($story, $after)->window[3] ?? 0.0;
+        $lies = self::lies($before->strip, $crease['at'], $apart);
+        [$hx, $hy] = self::hinge($lies, $crease['at']);
+        $moving = array_filter($lies, fn (array $p): bool => $crease['start'] ? $p[0] < $crease['at'] : $p[0] > $crease['at']);
+        $reach = max([0.1, ...array_map(fn (array $p): float => abs($p[1] - $hx), $moving)]);
+        $flat = min(1.0, ($box['top'] - $apart * 2) / $reach);
+        $first = $before->strip->pieces[0];
+        $up = (array_sum(array_map(fn (array $p): float => $p[1] - $hx, $moving)) < 0 ? -1 : 1) * ($crease['over'] ? 1 : -1);
+        $moves = [];
+        for ($i = 1; $i < self::MOVES; $i++) {
+            $turn = M_PI * $i / self::MOVES;
+            $points = array_map(function (array $p) use ($crease, $hx, $hy, $turn, $up, $flat): array {
+                [$dx, $dy] = [$p[1] - $hx, $p[2] - $hy];
+                $moves = $crease['start'] ? $p[0] < $crease['at'] : $p[0] > $crease['at'];
+
+                return $moves ? [$hx + $dx * cos($turn) + $up * $dy * sin($turn), $hy - $up * $dx * sin($turn) * $flat + $dy * cos($turn)] : [$p[1], $p[2]];
+            }, $lies);
+            $pen = new Pen;
+            ClothLayer::draw($pen, $points, $apart * self::FULL, ($before->strip->isRightUp($first) ? 1 : -1) * $first->way);
+            $pen->line('thin', $box['left'], 0.0, $box['right'], 0.0);
+            $moves[] = $pen->picture(false, [$box['left'], -$box['top'], $box['right'], $deep]);
+        }
+
+        return $moves;
+    }
+
+    /** @return list<array{float, float, float}> place along the cloth, x, y: ends of its pieces and the crease */
+    private static function lies(FoldedStrip $strip, float $crease, float $apart): array
+    {
+        $lies = [];
+        foreach ($strip->pieces as $p) {
+            $y = -($p->level + 0.5) * $apart;
+            foreach ([$p->from, ...($crease > $p->from && $crease < $p->to ? [$crease] : []), $p->to] as $place) {
+                $lies[] = [$place, $p->at($place), $y];
+            }
+        }
+
+        return $lies;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $lies
+     * @return array{float, float}
+     */
+    private static function hinge(array $lies, float $crease): array
+    {
+        foreach ($lies as [$place, $x, $y]) {
+            if (abs($place - $crease) < FoldedStrip::NEAR_MM) {
+                return [$x, $y];
+            }
+        }
+
+        return [0.0, 0.0];
     }
 
     /**

@@ -14,5 +14,7 @@ final readonly class FoldStep
         public array $seams,
         /** @var float|null the needle stands there now, across the table */
         public ?float $needle = null,
+        /** @var array{at: float, start: bool, over: bool}|null the crease it was folded about to lie like this: its place along the cloth, which side moved, and how */
+        public ?array $crease = null,
     ) {}
 }

@@ -31,17 +31,18 @@ final readonly class FoldStory
         $steps = [new FoldStep($d->text('say'), $strip, [])];
         $seams = [];
         foreach ($d->parts('acts') as $act) {
-            $needle = null;
+            $needle = $crease = null;
             if ($act->has('fold')) {
                 $fold = $act->part('fold');
-                $strip = $strip->fold($fold->number('at_mm'), $fold->among('moves', ['start', 'rest'], 'start') === 'start', $fold->among('goes', ['over', 'under'], 'over') === 'over', $fold->path('at_mm'));
+                $crease = ['at' => $fold->number('at_mm'), 'start' => $fold->among('moves', ['start', 'rest'], 'start') === 'start', 'over' => $fold->among('goes', ['over', 'under'], 'over') === 'over'];
+                $strip = $strip->fold($crease['at'], $crease['start'], $crease['over'], $fold->path('at_mm'));
             } elseif ($act->flag('turn')) {
                 $strip = $strip->turnedOver();
             } elseif ($act->has('stitch')) {
                 $seams[] = self::stitched($act->part('stitch'), $strip, $parts);
                 $needle = $strip->x($act->part('stitch')->number('at_mm'));
             }
-            $steps[] = new FoldStep($act->text('say'), $strip, $seams, $needle);
+            $steps[] = new FoldStep($act->text('say'), $strip, $seams, $needle, $crease);
         }
 
         return new self($d->text('id'), $d->text('title'), $parts, $strip->length(), $thickness, $steps);

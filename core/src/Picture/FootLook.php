@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Picture;
 
-use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\FootBook;
 

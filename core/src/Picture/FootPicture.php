@@ -7,7 +7,6 @@ namespace OpenSeam\Core\Picture;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Foot;
-use OpenSeam\Core\Machine\FootBook;
 
 /**
  * A presser foot to scale: from above as it lies before who sews, its sole, or

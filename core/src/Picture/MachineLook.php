@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Picture;
 
+use OpenSeam\Core\Machine\Drive;
+use OpenSeam\Core\Machine\Machine;
+
 /** How a machine looks from where one sits: what is the same for most machines of its kind. */
 final readonly class MachineLook
 {
-    public const BOBBINS = ['front', 'drop-in'];
-
     public function __construct(
         /** @var 'front'|'drop-in' where the bobbin goes in */
         public string $bobbin = 'front',
@@ -19,4 +20,11 @@ final readonly class MachineLook
         /** Stitches are chosen by keys beside a screen, not by a dial. */
         public bool $screen = false,
     ) {}
+
+    public static function of(Machine $machine): self
+    {
+        $has = fn (string $also): bool => in_array($also, $machine->also, true);
+
+        return new self($has('drop-in-bobbin') ? 'drop-in' : 'front', $has('side-threading'), $has('hand-crank'), $machine->drive === Drive::Computerised);
+    }
 }

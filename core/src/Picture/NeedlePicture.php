@@ -24,6 +24,8 @@ final class NeedlePicture implements Drawer
     public function draw(Data $d, Shown $of): Picture
     {
         $state = $d->among('state', self::STATES, 'seated');
+        // Shown as it is threaded on this machine.
+        $state = $state === 'threaded-front' && $of->machine->sideThreading ? 'threaded-side' : $state;
         $size = $d->numberWithin('size', 80.0, 60, 120, 'hundredths of a mm') / 100;
         $pen = new Pen;
         if ($state === 'sizes') {

@@ -72,7 +72,7 @@ final readonly class Picture
             $x = array_column($s->points, 0);
             $y = array_column($s->points, 1);
 
-            return $x !== [] && max($x) >= $left && min($x) <= $right && max($y) >= $top && min($y) <= $bottom;
+            return $x !== [] && $y !== [] && max($x) >= $left && min($x) <= $right && max($y) >= $top && min($y) <= $bottom;
         });
 
         return new self(array_values($seen), $this->labels, $this->toScale, $this->window);

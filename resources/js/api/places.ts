@@ -1,14 +1,14 @@
 /** What is read of each place, by the first word of a query's key. A change names the places it touches; only those are read again. */
 export const READ = {
     account: ['me', 'devices', 'registration', 'join'],
-    session: ['today', 'bench', 'pulse'],
+    session: ['today', 'bench', 'pulse', 'front'],
     looking: ['look', 'photos', 'judged'],
     samples: ['sample', 'newest', 'next'],
-    class: ['names', 'class', 'student', 'own', 'home', 'evidence', 'forecast', 'known', 'goes'],
+    class: ['names', 'class', 'student', 'own', 'own-pictures', 'home', 'evidence', 'forecast', 'known', 'goes'],
     finder: ['find'],
     plan: ['plan', 'plan-needs', 'plan-costs', 'estimate', 'job'],
     materials: ['materials', 'print'],
-    lessons: ['lessons', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
+    lessons: ['lessons', 'pictures', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
     room: ['room', 'machines'],
     workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run'],
     studio: ['studio', 'soundness'],

@@ -197,6 +197,18 @@ export function useAnswers(of: { lesson?: string; student?: string }) {
     return useQuery({ queryKey: ['answers', of], queryFn: () => ask(api.GET('/api/answers', { params: { query: of } })) })
 }
 
+/** A lesson drawn, act by act and step by step, as a class is taught it. */
+export const picturesOf = (lesson: string, classId?: string) =>
+    queryOptions({
+        queryKey: ['pictures', lesson, classId ?? ''],
+        queryFn: () => ask(api.GET('/api/lessons/{lesson}/pictures', { params: { path: { lesson }, query: classId === undefined ? {} : { class: classId } } })),
+        staleTime: 600_000,
+    })
+
+export function usePictures(lesson: string, classId: string | undefined) {
+    return useQuery(picturesOf(lesson, classId)).data
+}
+
 export function useDials(lesson: string, classId: string | undefined) {
     return useQuery({
         queryKey: ['dials', lesson, classId ?? ''],

@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class}/front": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["front"];
+        put: operations["turnFront"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class}/goes": {
         parameters: {
             query?: never;
@@ -1668,6 +1684,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessonPictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/print": {
         parameters: {
             query?: never;
@@ -1886,6 +1918,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ownLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownPictures"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2760,6 +2808,11 @@ export interface components {
             cautions: string[];
             teaching_points: string[];
             steps: string[];
+            /** @description a picture of each step, in their order */
+            step_pictures?: {
+                /** @enum {string} */
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "beside";
+            }[];
             sampler: {
                 pieces: {
                     /** @description an id: small letters, digits and single hyphens */
@@ -2866,6 +2919,11 @@ export interface components {
                     show: string;
                     say: string;
                     watch: string;
+                    /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
+                    picture?: {
+                        /** @enum {string} */
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "beside";
+                    };
                 }[];
             };
             /** @description common ones, with what they look like */
@@ -3703,22 +3761,11 @@ export interface components {
         FoldView: {
             id: string;
             title: string;
-            /**
-             * Format: float
-             * @description mm between two layers as they are drawn
-             */
-            apart: number;
-            /** @description mm, room for every step */
-            box: {
-                left: number;
-                right: number;
-                top: number;
-                deep: number;
-            };
             steps: {
                 say: string;
-                section: components["schemas"]["ShapeView"][];
-                above: components["schemas"]["ShapeView"][];
+                /** @description on the way there from the step before */
+                moves: components["schemas"]["PictureView"][];
+                picture: components["schemas"]["PictureView"];
             }[];
         };
         FootBody: {
@@ -3923,6 +3970,21 @@ export interface components {
             title: string;
             detail: string;
             address: string;
+        };
+        FrontBody: {
+            lesson: string;
+            at: number;
+            begun_at: unknown;
+        };
+        /** @description What the screen at the front shows: which lesson, which of its pictures, since when. Nobody's name. */
+        FrontView: {
+            /** @description of the turn of a page; a screen follows what is newer than what it shows */
+            version: number;
+            lesson: string | null;
+            /** @description which picture, from 0 */
+            at: number;
+            /** @description the demonstration began */
+            begun_at: string | null;
         };
         /** @description A skill that several of a class tried and are not sure of. */
         GapView: {
@@ -4257,6 +4319,11 @@ export interface components {
             /** @description a ULID of the caller, to ask how far it is and to stop it */
             job?: string;
         };
+        /** @description A lesson drawn: each act of its demonstration and each step, in their order. */
+        LessonPicturesView: {
+            acts: components["schemas"]["PictureView"][];
+            steps: components["schemas"]["PictureView"][];
+        };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {
             lesson: components["schemas"]["BundleLesson"];
@@ -4461,7 +4528,7 @@ export interface components {
                 [key: string]: string;
             };
             /** @description what else it has and is shown on it */
-            also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+            also: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
         };
         MachineFactsSent: {
             /** @description what it is called in the room */
@@ -4560,7 +4627,7 @@ export interface components {
                 [key: string]: string;
             };
             /** @description what else it has and is shown on it */
-            also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+            also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
         };
         /** @description A machine of the room. */
         MachineView: {
@@ -4912,6 +4979,36 @@ export interface components {
             /** @description standard uncertainty of a distance to the edge */
             edge_u_mm?: number | null;
             way?: components["schemas"]["WayView"] | null;
+        };
+        /** @description A picture: what is drawn first lies below. */
+        PictureView: {
+            /** @description mm, x to the right and y down */
+            box: {
+                left: number;
+                top: number;
+                width: number;
+                height: number;
+            };
+            /**
+             * Format: float
+             * @description height of its words, mm
+             */
+            word: number;
+            /** @description one mm in it is one mm of what it shows */
+            to_scale: boolean;
+            shapes: {
+                /** @description what it stands for */
+                role: string;
+                /** @description its path, mm */
+                d: string;
+            }[];
+            labels: {
+                text: string;
+                x: number;
+                y: number;
+                /** @enum {string} */
+                anchor: "start" | "middle" | "end";
+            }[];
         };
         /** @description A piece in mm. */
         PieceView: {
@@ -5521,13 +5618,6 @@ export interface components {
             /** @description good samples with just these */
             times: number;
             last_at: string;
-        };
-        /** @description A line of a picture. */
-        ShapeView: {
-            /** @description what it stands for */
-            role: string;
-            /** @description mm, x to the right and y down */
-            points: number[][];
         };
         /** @description The studio's shelf and how it came to be. */
         ShelfView: {
@@ -6697,6 +6787,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForecastView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    front: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what it shows */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrontView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    turnFront: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FrontBody"];
+            };
+        };
+        responses: {
+            /** @description what it shows from now on */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrontView"];
                 };
             };
             /** @description what is wrong */
@@ -8786,7 +8946,7 @@ export interface operations {
                             [key: string]: string;
                         };
                         /** @description what else it has and is shown on it */
-                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
                     };
                     foot: {
                         /** @description what it is called in the room */
@@ -9635,7 +9795,7 @@ export interface operations {
                             [key: string]: string;
                         };
                         /** @description what else it has and is shown on it */
-                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
                     };
                     /** @description of the room */
                     feet: {
@@ -11457,7 +11617,7 @@ export interface operations {
                             [key: string]: string;
                         };
                         /** @description what else it has and is shown on it */
-                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
                     };
                     to: {
                         /** @description what it is called in the room */
@@ -11556,7 +11716,7 @@ export interface operations {
                             [key: string]: string;
                         };
                         /** @description what else it has and is shown on it */
-                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm")[];
+                        also?: ("start-stop" | "speed-slide" | "needle-threader" | "stretch-lever" | "free-arm" | "drop-in-bobbin" | "side-threading" | "hand-crank")[];
                     };
                     /**
                      * @description kind
@@ -12334,6 +12494,46 @@ export interface operations {
             };
         };
     };
+    lessonPictures: {
+        parameters: {
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+                /** @description of the room, that it is shown on; without one the first that is in use */
+                machine?: string;
+                /** @description of who is shown it */
+                hand?: "right" | "left";
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonPicturesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     printLesson: {
         parameters: {
             query: {
@@ -13029,6 +13229,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnPageView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownPictures: {
+        parameters: {
+            query?: {
+                /** @description where it is sewn */
+                at?: "home" | "class";
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description steps of the next lesson, drawn */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonPicturesView"];
                 };
             };
             /** @description what is wrong */

@@ -22,6 +22,8 @@ const RoundPage = lazy(() => import('../features/round/RoundPage'))
 const SoundnessPage = lazy(() => import('../features/class/SoundnessPage'))
 const StudentPage = lazy(() => import('../features/student/StudentPage'))
 const OwnPage = lazy(() => import('../features/student/OwnPage'))
+const FrontPage = lazy(() => import('../features/front/FrontPage'))
+const RemotePage = lazy(() => import('../features/front/RemotePage'))
 const SessionPage = lazy(() => import('../features/session/SessionPage'))
 const PlanPage = lazy(() => import('../features/plan/PlanPage'))
 const NewClassPage = lazy(() => import('../features/plan/NewClassPage'))
@@ -89,6 +91,8 @@ function Workroom() {
     return (
         <Suspense fallback={<Waiting what={t('common.opening')} />}>
             <Routes>
+                <Route path="/front/:classId" element={<FrontPage />} />
+                <Route path="/front/:classId/remote" element={<RemotePage />} />
                 <Route element={<Shell me={me.data} />}>
                     <Route path="/today/:classId" element={<TodayPage />} />
                     <Route path="/look/:classId/:studentId" element={<LookPage />} />

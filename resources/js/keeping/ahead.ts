@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { Problem, type View } from '../api/client'
-import { classOf, faultsOf, findable, lessonsOf, lookAt, newestOf, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
+import { classOf, faultsOf, findable, lessonsOf, lookAt, newestOf, picturesOf, planOf, queries, roomOf, studentOf, todayOf } from '../api/queries'
+import { demosOf } from './demos'
 import { seen } from './seen'
 
 /** What was seen so long ago is fetched again. */
@@ -48,6 +49,10 @@ const newest = (id: string, student: string): Wanted => {
     return { key: of.queryKey, read: () => queries.query({ ...of, ...NOW }) }
 }
 
+/** What is shown at the front. */
+const drawn = (id: string, lessons: readonly string[]): Wanted[] =>
+    lessons.map((lesson) => ({ key: picturesOf(lesson, id).queryKey, read: () => queries.query({ ...picturesOf(lesson, id), ...NOW }) }))
+
 /** What whoever is in the room needs of a class. */
 const ofRoom = (id: string): Wanted[] => [
     { key: todayOf(id).queryKey, read: () => queries.query({ ...todayOf(id), ...NOW }) },
@@ -71,7 +76,9 @@ export function useAhead(classId: string | undefined, role: View['MeView']['role
         const gone = () => stopped || document.hidden
         const round = async () => {
             await fetchAhead(ofRoom(classId), gone)
-            const students = (seen.of(todayOf(classId).queryKey) as View['TodayView'] | undefined)?.students ?? []
+            const today = seen.of(todayOf(classId).queryKey) as View['TodayView'] | undefined
+            const students = today?.students ?? []
+            await fetchAhead(drawn(classId, demosOf(today)), gone)
             await fetchAhead(
                 students.flatMap((s) => [sheet(classId, s.student), newest(classId, s.student)]),
                 gone,

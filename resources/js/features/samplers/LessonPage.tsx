@@ -3,7 +3,8 @@ import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { api, ask } from '../../api/client'
-import { useChange, useDials, useLessons, useMe, useUnit } from '../../api/queries'
+import { useChange, useDials, useLessons, useMe, usePictures, useUnit } from '../../api/queries'
+import { Drawn } from '../../drawing/Drawn'
 import { FoldPicture } from '../../drawing/FoldPicture'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
@@ -24,6 +25,7 @@ export default function LessonPage() {
     const me = useMe().data
     const inHand = useClassInHand(me?.classes ?? [])
     const lessons = useLessons(inHand?.id)
+    const pictures = usePictures(id ?? '', inHand?.id)
     if (lessons.data === undefined) return lessons.error === null ? <Waiting what={t('samplers.openingTheShelf')} /> : <Trouble error={lessons.error} />
     const lesson = lessons.data.find((l) => l.id === id)
     if (lesson === undefined)
@@ -59,9 +61,12 @@ export default function LessonPage() {
                 </div>
                 <Settings lesson={lesson} of={me?.role === 'helper' ? undefined : inHand} />
                 <h2>{t('samplers.steps')}</h2>
-                <ol>
-                    {lesson.steps.map((s) => (
-                        <li key={s}>{s}</li>
+                <ol className={cx('acts-shown')}>
+                    {lesson.steps.map((s, i) => (
+                        <li key={s}>
+                            <Shown picture={pictures?.steps[i]} />
+                            <div>{s}</div>
+                        </li>
                     ))}
                 </ol>
                 {lesson.folds.map((fold) => (
@@ -73,7 +78,7 @@ export default function LessonPage() {
                         <li key={s}>{s}</li>
                     ))}
                 </ul>
-                <Showing lesson={lesson} />
+                <Showing lesson={lesson} pictures={pictures} />
                 {lesson.rows.some((r) => r.stitches > 0) && (
                     <>
                         <h2>{t('samplers.rows')}</h2>
@@ -153,8 +158,13 @@ export default function LessonPage() {
     )
 }
 
+/** The picture of an act or a step, with its room kept while it comes. */
+function Shown({ picture }: { picture: View['PictureView'] | undefined }) {
+    return <div className={cx('shown-picture')}>{picture !== undefined && <Drawn picture={picture} />}</div>
+}
+
 /** How it is shown to a room, act by act, and what usually goes wrong. */
-function Showing({ lesson }: { lesson: View['LessonView'] }) {
+function Showing({ lesson, pictures }: { lesson: View['LessonView']; pictures: View['LessonPicturesView'] | undefined }) {
     return (
         <>
             {lesson.acts.length > 0 && (
@@ -162,11 +172,14 @@ function Showing({ lesson }: { lesson: View['LessonView'] }) {
                     <h2>{t('samplers.showIt')}</h2>
                     <p className={cx('quiet')}>{lesson.demo_setup}</p>
                     <ol className={cx('acts-shown')}>
-                        {lesson.acts.map((a) => (
+                        {lesson.acts.map((a, i) => (
                             <li key={a.show}>
-                                <strong>{a.show}</strong>
-                                <q>{a.say}</q>
-                                <small>{t('samplers.watch', { what: a.watch })}</small>
+                                <Shown picture={pictures?.acts[i]} />
+                                <div>
+                                    <strong>{a.show}</strong>
+                                    <q>{a.say}</q>
+                                    <small>{t('samplers.watch', { what: a.watch })}</small>
+                                </div>
                             </li>
                         ))}
                     </ol>
@@ -292,6 +305,11 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
                 </Button>
             )}
             {sampler && <Anchor href={`/api/lessons/${lesson}/svg${classId === undefined ? '' : `?class=${classId}`}`}>{t('samplers.svg')}</Anchor>}
+            {classId !== undefined && (
+                <Button component={Link} variant="default" to={`/front/${classId}?lesson=${lesson}`}>
+                    {t('front.showAtTheFront')}
+                </Button>
+            )}
             <Button component={Link} variant="default" to={`/samplers/${lesson}/draft`}>
                 {t('common.changeIt')}
             </Button>

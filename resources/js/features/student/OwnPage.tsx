@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
 import { OwnUnit, useChange } from '../../api/queries'
+import { Drawn } from '../../drawing/Drawn'
 import { FoldPicture } from '../../drawing/FoldPicture'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { useTyped } from '../../keeping/useTyped'
@@ -28,6 +29,12 @@ export default function OwnPage() {
         placeholderData: keepPreviousData,
         retry: (n, e) => !(e instanceof Problem && e.status >= 400) && n < 2,
     })
+    const pictures = useQuery({
+        queryKey: ['own-pictures', token, place],
+        queryFn: () => ask(api.GET('/api/page/{token}/pictures', { params: { path: { token }, query: { at: place } } })),
+        enabled: read.data !== undefined,
+        staleTime: 600_000,
+    }).data
     const p = read.data
     if (p === undefined)
         return read.error === null ? (
@@ -98,10 +105,16 @@ export default function OwnPage() {
                     {p.drill === null && p.steps.length > 0 && (
                         <details>
                             <summary>{t('student.stepByStep')}</summary>
-                            <ol>
-                                {p.steps.map((s) => (
-                                    <li key={s}>{s}</li>
-                                ))}
+                            <ol className={cx('own-steps')}>
+                                {p.steps.map((s, i) => {
+                                    const picture = pictures?.steps[i]
+                                    return (
+                                        <li key={s}>
+                                            {picture !== undefined && <Drawn picture={picture} />}
+                                            {s}
+                                        </li>
+                                    )
+                                })}
                             </ol>
                         </details>
                     )}

@@ -53,6 +53,11 @@ export default function TodayPage() {
                     </Button>
                 )}
                 {session !== null && (
+                    <Button component={Link} variant="default" to={`/front/${id}`}>
+                        {t('front.atTheFront')}
+                    </Button>
+                )}
+                {session !== null && (
                     <p>
                         {t('today.sessionOf', { n: session.number, of: session.of })} · {day(session.starts_at, zone)},{' '}
                         {clocks(session.starts_at, session.ends_at, zone)}
