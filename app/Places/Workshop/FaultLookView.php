@@ -4,32 +4,26 @@ declare(strict_types=1);
 
 namespace App\Places\Workshop;
 
+use App\Views\PictureView;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Fault\Fault;
-use OpenSeam\Core\Fault\FaultLook;
+use OpenSeam\Core\Picture\FaultPicture;
+use OpenSeam\Core\Words;
 
-/** A fault with its look on a short row. */
+/** A fault as it is seen. */
 #[OA\Schema]
 final readonly class FaultLookView
 {
-    /**
-     * @param  list<list<array{float, float}>>  $runs
-     * @param  list<array{float, float}>  $nest
-     */
     private function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $seen,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))), description: 'needle points in mm, along and across; none where it cannot be drawn')] public array $runs,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), description: 'thread lying under the start')] public array $nest,
-        #[OA\Property(enum: ['even', 'dots', 'loops'])] public string $right_side,
-        #[OA\Property(enum: ['even', 'dots', 'loops'])] public string $underside,
-        #[OA\Property(description: 'of the row that is drawn, mm')] public float $row_mm,
+        #[OA\Property(nullable: true, description: 'as it should be, and as it is seen; none where nobody has drawn it')] public ?PictureView $picture,
     ) {}
 
-    public static function of(Fault $fault): self
+    public static function of(Fault $fault, Words $words): self
     {
-        $look = FaultLook::of($fault->id);
+        $picture = FaultPicture::of($fault);
 
-        return new self($fault->id, $fault->seen, $look->runs ?? [], $look->nest ?? [], $look->rightSide ?? 'even', $look->underside ?? 'even', FaultLook::ROW_MM);
+        return new self($fault->id, $fault->seen, $picture === null ? null : PictureView::of($picture, $words));
     }
 }

@@ -10,8 +10,12 @@ use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\FaultHunt;
 use App\Records\Shelf;
+use App\Support\Who;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Fault\Fault;
+use OpenSeam\Core\Words;
 
 /** Looking for what is behind a fault. */
 final readonly class HuntController
@@ -23,9 +27,11 @@ final readonly class HuntController
         operationId: 'faults',
         responses: [new Answer(FaultLookView::class, list: true, description: 'every fault with its look'), new Problem],
     )]
-    public function faults(Shelf $shelf): JsonResponse
+    public function faults(Request $request, Shelf $shelf): JsonResponse
     {
-        return new JsonResponse(array_values(array_map(FaultLookView::of(...), $shelf->bundle()->faults)));
+        $words = Words::in(Who::asks($request)->unit);
+
+        return new JsonResponse(array_values(array_map(fn (Fault $f): FaultLookView => FaultLookView::of($f, $words), $shelf->bundle()->faults)));
     }
 
     #[OA\Get(

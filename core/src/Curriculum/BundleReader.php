@@ -57,7 +57,7 @@ final class BundleReader
             $first = $part->part('first');
             $faults[$part->text('id')] = new Fault(
                 $part->text('id'), $part->text('seen'), $part->texts('causes'), $part->texts('denies'),
-                new Change($first->text('kind'), $first->text('text')),
+                new Change($first->text('kind'), $first->text('text')), $part->has('picture') ? $part->part('picture') : null,
             );
         }
         $courses = [];

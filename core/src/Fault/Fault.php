@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Fault;
 
+use OpenSeam\Core\Data;
+
 /** Something seen on a sample that is not right. */
 final readonly class Fault
 {
@@ -17,5 +19,7 @@ final readonly class Fault
         public array $causes,
         public array $denies,
         public Change $first,
+        /** As it should be, and as it is seen (PictureBook); null where none was drawn. */
+        public ?Data $picture = null,
     ) {}
 }

@@ -38,6 +38,10 @@ final readonly class Bend
         public float $whole = 1.0,
         /** Forward and back at both ends, so many stitches. */
         public int $secured = 0,
+        /** To one side at half its way, mm. */
+        public float $stepMm = 0.0,
+        /** Every so many stitches the thread is gone for two; 0: whole. */
+        public int $broken = 0,
     ) {}
 
     public static function none(): self
@@ -51,13 +55,13 @@ final readonly class Bend
         return new self(
             $d->numberWithin('offset_mm', 0.0, -20, 20), $d->numberWithin('drift_mm', 0.0, -20, 20), $d->numberWithin('wobble_mm', 0.0, 0, 10),
             $d->whole('skipped', 0), $d->numberWithin('loops_mm', 0.0, 0, 10), $d->flag('dots'), $d->numberWithin('tunnel_mm', 0.0, 0, 10), $d->numberWithin('puckers_mm', 0.0, 0, 10),
-            $d->numberWithin('uneven', 0.0, 0, 1, 'of the length'), $d->flag('nest'), $d->numberWithin('whole', 1.0, 0.1, 1, 'of the row'), $d->whole('secured', 0),
+            $d->numberWithin('uneven', 0.0, 0, 1, 'of the length'), $d->flag('nest'), $d->numberWithin('whole', 1.0, 0.1, 1, 'of the row'), $d->whole('secured', 0), $d->numberWithin('step_mm', 0.0, -20, 20), $d->whole('broken', 0),
         );
     }
 
     public function isShifted(): bool
     {
-        return $this->offsetMm !== 0.0 || $this->driftMm !== 0.0 || $this->wobbleMm !== 0.0;
+        return $this->offsetMm !== 0.0 || $this->driftMm !== 0.0 || $this->wobbleMm !== 0.0 || $this->stepMm !== 0.0;
     }
 
     /**
@@ -78,7 +82,7 @@ final readonly class Bend
             $step = ($points[1][0] ?? 1.0) ?: 1.0;
             $moved[] = [
                 $along + $this->uneven * $step * 0.5 * sin($i * 2.4),
-                $across + $this->offsetMm + $this->driftMm * $along / $long + $this->wobbleMm * sin(2 * M_PI * $along / self::WAVE_MM),
+                $across + $this->offsetMm + $this->driftMm * $along / $long + $this->wobbleMm * sin(2 * M_PI * $along / self::WAVE_MM) + ($along > $long / 2 ? $this->stepMm : 0.0),
             ];
         }
 

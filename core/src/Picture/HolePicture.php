@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Picture;
 
 use OpenSeam\Core\Data;
-use OpenSeam\Core\Stitch\NeedlePoints;
+use OpenSeam\Core\Stitch\Buttonhole;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchSettings;
 
 /** A buttonhole along an edge, to scale: marked, sewn, pinned, opened, tried with its button. */
 final class HolePicture implements Drawer
 {
-    private const STATES = ['marked', 'begun', 'sewn', 'pinned', 'opened', 'overcut', 'buttoned', 'compared', 'three', 'unpicked', 'stretched'];
+    private const STATES = ['marked', 'begun', 'sewn', 'pinned', 'opened', 'overcut', 'buttoned', 'compared', 'three', 'unpicked', 'stretched', 'stuck', 'puckered'];
 
     /** Centre line of the holes from the cloth's edge, mm; common practice, no source. */
     private const FROM_EDGE_MM = 15.0;
@@ -21,7 +21,7 @@ final class HolePicture implements Drawer
     {
         $long = $d->numberWithin('long_mm', 21.0, 8, 60);
         $state = $d->among('state', self::STATES, 'sewn');
-        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch', 'buttonhole'), $d->path('stitch')), 0.5, 5.0, gapMm: 0.6, openBars: $d->flag('open_bars'));
+        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch', 'buttonhole'), $d->path('stitch')), $d->numberWithin('stitch_mm', 0.5, 0.2, 2), 5.0, gapMm: 0.6, openBars: $d->flag('open_bars'));
         $pen = new Pen;
         $many = $state === 'three' ? 3 : 1;
         $pen->box('cloth-face', 0, 0, $state === 'three' ? 150.0 : 60.0, 34.0)->line('heavy', 0, 0, $state === 'three' ? 150.0 : 60.0, 0);
@@ -36,6 +36,32 @@ final class HolePicture implements Drawer
         return $pen->picture(true);
     }
 
+    /**
+     * Needle points, moved by what went wrong.
+     *
+     * @return list<array{float, float}>
+     */
+    private static function bent(StitchSettings $settings, float $long, Data $d): array
+    {
+        $overrun = $d->numberWithin('overrun_mm', 0.0, -10, 10);
+        $thin = $d->whole('second_side_thinner', 0);
+        $lean = $d->numberWithin('leans_mm', 0.0, -10, 10);
+        [$along, $across] = [$d->numberWithin('along_mm', 0.0, -40, 40), $d->numberWithin('beside_mm', 0.0, -10, 10)];
+        $gap = $d->numberWithin('start_gap_mm', 0.0, 0, 10);
+        $points = [];
+        foreach (Buttonhole::parts($settings, $long) as $part => $of) {
+            foreach ($of as $i => [$a, $b]) {
+                if (($part === 'side-2' && $thin > 1 && $i % $thin !== 0) || ($part === 'side-1' && $a < $settings->barMm + $gap)) {
+                    continue;
+                }
+                $a += $part === 'side-2' && $a > $long / 2 ? $overrun * (2 * $a / $long - 1) : 0.0;
+                $points[] = [$a + $along, $b + $across + $lean * ($a / $long - 0.5)];
+            }
+        }
+
+        return $points;
+    }
+
     private function hole(Pen $pen, string $state, StitchSettings $settings, float $x, float $y, float $long, Data $d): void
     {
         if ($state === 'marked') {
@@ -43,8 +69,22 @@ final class HolePicture implements Drawer
 
             return;
         }
-        $points = array_map(fn (array $p): array => [$x + $p[0], $y + $p[1]], NeedlePoints::along($settings, $long));
+        $points = array_map(fn (array $p): array => [$x + $p[0], $y + $p[1]], self::bent($settings, $d->numberWithin('sewn_mm', $long, 8, 60), $d));
+        $d->flag('marks') && $pen->line('chalk', $x, $y - 6, $x, $y + 6)->line('chalk', $x + $long, $y - 6, $x + $long, $y + 6)->line('chalk', $x - 5, $y, $x + $long + 5, $y);
         $sewn = $state === 'begun' ? array_slice($points, 0, (int) (count($points) * 0.45)) : $points;
+        if ($state === 'stuck') {
+            $sewn = array_slice($points, 0, (int) (count($points) * 0.2));
+            $at = $sewn[count($sewn) - 1];
+            foreach (range(0, 5) as $i) {
+                $pen->oval('thread', $at[0] + sin($i * 2.0) * 1.6, $at[1] + cos($i * 2.0) * 1.4, 2.2, 1.6);
+            }
+        }
+        if ($state === 'puckered') {
+            foreach (range(0, 8) as $i) {
+                $fold = $x + $long * $i / 8;
+                $pen->line('thin', $fold, $y - 4, $fold - ($i - 4) * 0.7, $y - 11)->line('thin', $fold, $y + 4, $fold - ($i - 4) * 0.7, $y + 11);
+            }
+        }
         if ($state === 'stretched') {
             $sewn = array_map(fn (array $p): array => [$p[0], $p[1] + 1.6 * sin(($p[0] - $x) / $long * 3 * M_PI)], $sewn);
         }
@@ -65,6 +105,6 @@ final class HolePicture implements Drawer
         }
         $state === 'opened' && $pen->shape('metal', [[$x - 22, $y - 3], [$x + 4, $y - 1.4], [$x + 9, $y - 0.3], [$x + 5, $y + 0.8], [$x + 3, $y + 3], [$x + 1, $y + 1], [$x - 22, $y + 1]]);
         $d->flag('cord') && $pen->shape('cord', [[$x - 4, $y - 1.9], [$x + $long, $y - 1.9], [$x + $long + 3, $y], [$x + $long, $y + 1.9], [$x - 4, $y + 1.9]]);
-        $state === 'buttoned' && $pen->oval('wood', $x + $long / 2, $y, $long / 2 - 2.5)->oval('dark', $x + $long / 2 - 2, $y, 0.8)->oval('dark', $x + $long / 2 + 2, $y, 0.8)->line('thread', $x + $long / 2 - 2, $y, $x + $long / 2 + 2, $y);
+        $state === 'buttoned' && $pen->oval('wood', $x + $long / 2, $y, $d->numberWithin('button_mm', $long - 5, 5, 60) / 2)->oval('dark', $x + $long / 2 - 2, $y, 0.8)->oval('dark', $x + $long / 2 + 2, $y, 0.8)->line('thread', $x + $long / 2 - 2, $y, $x + $long / 2 + 2, $y);
     }
 }

@@ -22,6 +22,9 @@ final class SeamPicture implements Drawer
 
     private float $allowance = 15.9;
 
+    /** The upper layer lies so far beside the lower one, mm. */
+    private float $creep = 0.0;
+
     private Pen $pen;
 
     public function draw(Data $d, Shown $of): Picture
@@ -29,6 +32,7 @@ final class SeamPicture implements Drawer
         $this->pen = new Pen;
         $this->allowance = $d->numberWithin('allowance_mm', 15.9, 3, 40);
         $this->thick = $d->numberWithin('thickness_mm', 0.35, 0.1, 2) * self::THICKER;
+        $this->creep = $d->numberWithin('creep_mm', 0.0, -20, 20);
         $state = $d->among('state', self::STATES, 'closed');
         match ($state) {
             'closed', 'eased', 'gathered' => $this->closed($state),
@@ -53,7 +57,7 @@ final class SeamPicture implements Drawer
     private function closed(string $state): void
     {
         $t = $this->thick;
-        $upper = [[0.0, -$t * 0.6], [32.0, -$t * 0.6]];
+        $upper = [[$this->creep, -$t * 0.6], [32.0 + $this->creep, -$t * 0.6]];
         if ($state !== 'closed') {
             $upper = [];
             for ($i = 0; $i <= 40; $i++) {

@@ -49,7 +49,7 @@ final class StitchPicture implements Drawer
             $face = $row->among('face', self::FACES, $d->among('face', self::FACES, 'top'));
             $points = $bent->of(array_map(fn (array $p): array => [$p[0], $p[1] + $at], NeedlePoints::along($settings, $long)));
             $bent->isShifted() && $pen->line('chalk', 0, $at, $long, $at);
-            StitchThread::draw($pen, $points, $settings, $face, $bent);
+            $row->has('bites_mm') ? self::bites($pen, $points, $settings->widthMm, $at, $row->numberWithin('bites_mm', null, 0.2, 10)) : StitchThread::draw($pen, $points, $settings, $face, $bent);
             $d->flag('names') && $pen->say('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
         }
         if ($edge !== null) {
@@ -59,6 +59,18 @@ final class StitchPicture implements Drawer
         $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
 
         return $pen->picture(true);
+    }
+
+    /**
+     * What shows on the right side of a blind hem: only where a swing bit.
+     *
+     * @param  list<array{float, float}>  $points
+     */
+    private static function bites(Pen $pen, array $points, float $width, float $at, float $bite): void
+    {
+        foreach ($points as [$x, $y]) {
+            $y < $at - $width * 0.4 && $pen->line('thread', $x - $bite / 2, $at, $x + $bite / 2, $at);
+        }
     }
 
     /** Its edge goes up and down where the row draws the cloth together. */

@@ -18,9 +18,14 @@ final class StitchThread
         $role = $face === 'under' ? 'thread-under' : 'thread';
         if ($settings->kind->swings() || $settings->lengthMm < 1.2) {
             // Close stitches touch: one line is what is seen.
-            count($points) > 1 && $pen->shape($role, $points);
+            foreach (self::runs($points, $bend->broken) as $run) {
+                count($run) > 1 && $pen->shape($role, $run);
+            }
         } else {
             for ($i = 1, $n = count($points); $i < $n; $i++) {
+                if ($bend->broken > 0 && $i % $bend->broken < 2) {
+                    continue;
+                }
                 [[$x1, $y1], [$x2, $y2]] = [$points[$i - 1], $points[$i]];
                 [$dx, $dy] = [($x2 - $x1) * self::IN_CLOTH, ($y2 - $y1) * self::IN_CLOTH];
                 $pen->line($role, $x1 + $dx, $y1 + $dy, $x2 - $dx, $y2 - $dy);
@@ -43,5 +48,18 @@ final class StitchThread
                 $pen->line($role, $a[0], $a[1] + 0.45, $b[0], $b[1] + 0.45);
             }
         }
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points
+     * @return list<list<array{float, float}>>
+     */
+    private static function runs(array $points, int $broken): array
+    {
+        if ($broken < 1) {
+            return [$points];
+        }
+
+        return array_map(fn (array $run): array => array_slice($run, 0, max(2, count($run) - 1)), array_chunk($points, $broken));
     }
 }

@@ -11,7 +11,6 @@ use OpenSeam\Core\Fault\Change;
 use OpenSeam\Core\Fault\CheckOrder;
 use OpenSeam\Core\Fault\Diagnosis;
 use OpenSeam\Core\Fault\Fault;
-use OpenSeam\Core\Fault\FaultLook;
 use OpenSeam\Core\Fault\MachineDrift;
 use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\InputError;
@@ -265,24 +264,6 @@ final class DiagnosisTest extends TestCase
         self::assertSame(['Window 1', 'loops-under', 3, 3, 1, 9], [$found[0]->machine, $found[0]->fault, $found[0]->with, $found[0]->of, $found[0]->elsewhere, $found[0]->ofElsewhere]);
         // One student, however often, is a habit.
         self::assertSame([], MachineDrift::of(array_fill(0, 20, ['machine' => 'Window 1', 'student' => 'a', 'faults' => ['nest']])));
-    }
-
-    public function test_faults_are_drawn_from_the_stitch(): void
-    {
-        $drawn = 0;
-        foreach (array_keys(CauseBook::standard()->shares) as $fault) {
-            $look = FaultLook::of($fault);
-            foreach ($look->runs ?? [] as $run) {
-                $drawn++;
-                foreach ($run as [$along, $across]) {
-                    self::assertTrue($along >= -2 && $along <= FaultLook::ROW_MM && abs($across) <= 6, $fault);
-                }
-            }
-        }
-        self::assertGreaterThan(16, $drawn);
-        $even = count(FaultLook::of('loops-under')->runs[0] ?? []);
-        self::assertLessThan($even, count(FaultLook::of('skipped')->runs[0] ?? []), 'stitches are missing');
-        self::assertNull(FaultLook::of('layers-creep'));
     }
 
     /** A machine without a lever has none that was left up; one that turns round by itself is not stopped late by hand. Common practice, no source. */

@@ -206,7 +206,7 @@ export const picturesOf = (lesson: string, classId?: string) =>
     })
 
 export function usePictures(lesson: string, classId: string | undefined) {
-    return useQuery(picturesOf(lesson, classId)).data
+    return useQuery({ ...picturesOf(lesson, classId), enabled: lesson !== '' }).data
 }
 
 export function useDials(lesson: string, classId: string | undefined) {

@@ -3706,23 +3706,11 @@ export interface components {
             text: string;
             verdict: string;
         };
-        /** @description A fault with its look on a short row. */
+        /** @description A fault as it is seen. */
         FaultLookView: {
             id: string;
             seen: string;
-            /** @description needle points in mm, along and across; none where it cannot be drawn */
-            runs: number[][][];
-            /** @description thread lying under the start */
-            nest: number[][];
-            /** @enum {string} */
-            right_side: "even" | "dots" | "loops";
-            /** @enum {string} */
-            underside: "even" | "dots" | "loops";
-            /**
-             * Format: float
-             * @description of the row that is drawn, mm
-             */
-            row_mm: number;
+            picture: components["schemas"]["PictureView"] | null;
         };
         /** @description Something that may be seen, and the first thing to do. */
         FaultView: {

@@ -4,11 +4,11 @@ import { useSearchParams } from 'react-router'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import { useChange, useFaults, useHunt } from '../../api/queries'
+import { Drawn } from '../../drawing/Drawn'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
-import { FaultLook } from './FaultLook'
 import { machineOptions } from './fields'
 import { Hunt } from './Hunt'
 import type { ToolProps } from './tool'
@@ -65,7 +65,7 @@ export function FaultTool({ room }: ToolProps) {
                 {(faults.data ?? []).map((f) => (
                     <li key={f.id}>
                         <label className={cx(seen.includes(f.id) ? 'on' : '')}>
-                            <FaultLook fault={f} />
+                            {f.picture !== null && <Drawn picture={f.picture} />}
                             <span>
                                 <Checkbox
                                     checked={seen.includes(f.id)}

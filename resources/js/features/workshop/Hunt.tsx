@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
+import { Drawn } from '../../drawing/Drawn'
 import { t } from '../../text/words'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
-import { FaultLook } from './FaultLook'
 
 interface Props {
     hunt: View['HuntView']
@@ -33,9 +33,7 @@ export function Hunt({ hunt: h, faults, machine, onAgain }: Props) {
             <div className={cx('hunt-looks')}>
                 {faults
                     .filter((f) => h.seen.some((s) => s.id === f.id))
-                    .map((f) => (
-                        <FaultLook key={f.id} fault={f} />
-                    ))}
+                    .map((f) => (f.picture === null ? null : <Drawn key={f.id} picture={f.picture} name={f.seen} />))}
             </div>
             {next !== undefined && (
                 <section className={cx('hunt-next')} aria-live="polite">
