@@ -87,6 +87,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('lessons/{lesson}/pictures', [LessonController::class, 'pictures'])->name('lesson.pictures');
         Route::get('lessons/{lesson}/print', [LessonPrintController::class, 'lesson'])->name('lesson-print.lesson');
         Route::get('lessons/{lesson}/svg', [LessonPrintController::class, 'svg'])->name('lesson-print.svg');
+        Route::get('print/chart', [LessonPrintController::class, 'chart'])->name('lesson-print.chart');
         Route::get('print/paper-drive', [LessonPrintController::class, 'paperDrive'])->name('lesson-print.paper-drive');
         Route::get('jobs/{job}', [JobController::class, 'progress'])->name('job.progress');
         Route::delete('jobs/{job}', [JobController::class, 'stop'])->name('job.stop');

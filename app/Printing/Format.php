@@ -29,4 +29,15 @@ enum Format: string
     {
         return $this === self::A4 ? 297.0 : 279.4;
     }
+
+    /** Of half a sheet, portrait: A5, or half of a Letter. */
+    public function halfWidthMm(): float
+    {
+        return $this === self::A4 ? 148.0 : 139.7;
+    }
+
+    public function halfHeightMm(): float
+    {
+        return $this->widthMm();
+    }
 }

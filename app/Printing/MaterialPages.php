@@ -53,7 +53,7 @@ final class MaterialPages
                     [$x, $y] = [Sheet::MARGIN_MM + ($p->xMm + $selvedgeMm) * $scale, $top + ($p->yMm - $from) * $scale];
                     if ($y + $p->lengthMm * $scale > $top && $y < $top + $high) {
                         $sheet->rect($x, $y, $p->widthMm * $scale, $p->lengthMm * $scale, 0.2, 0, 245);
-                        $sheet->text($x, $y + $p->lengthMm * $scale / 2 - 1.6, $p->widthMm * $scale, (string) $numbers[$p->id], 7, false, 'C');
+                        $sheet->text($x, $y + $p->lengthMm * $scale / 2 - 1.6, $p->widthMm * $scale, (string) $numbers[$p->id], 9, false, 'C');
                     }
                 }
             });

@@ -49,7 +49,7 @@ final class SamplerPages
     {
         foreach ($drawing->pieces() as $p) {
             $sheet->rect($left + $p['x'], $top + $p['y'], $p['width'], $p['height'], 0.3);
-            $sheet->text($left + $p['x'] + 2, $top + $p['y'] + $p['height'] - 5, $p['width'] - 4, $p['label'].($p['layers'] > 1 && ! str_contains($p['label'], 'layer') ? " · {$p['layers']} layers" : ''), 7);
+            $sheet->text($left + $p['x'] + 2, $top + $p['y'] + $p['height'] - 5, $p['width'] - 4, $p['label'].($p['layers'] > 1 && ! str_contains($p['label'], 'layer') ? " · {$p['layers']} layers" : ''), 9);
         }
         foreach ($drawing->lines() as $l) {
             $sheet->line($left + $l['from'][0], $top + $l['from'][1], $left + $l['to'][0], $top + $l['to'][1], $l['kind'] === 'cut' ? 0.5 : 0.25, self::DASHES[$l['kind']] ?? []);
@@ -60,7 +60,7 @@ final class SamplerPages
                 // Beside the row, so that both can be seen.
                 self::stitches($sheet, $back, $left - 0.8, $top);
             }
-            $row['guide'] === '' || $sheet->text($left + $row['points'][0][0] + 1.5, $top + $row['points'][0][1] - 3.5, 60, $row['guide'], 7);
+            $row['guide'] === '' || $sheet->text($left + $row['points'][0][0] + 1.5, $top + $row['points'][0][1] - 3.5, 60, $row['guide'], 9);
         }
         foreach ($drawing->marks() as $m) {
             $sheet->line($left + $m['from'][0], $top + $m['from'][1], $left + $m['to'][0], $top + $m['to'][1], 0.12, [], 110);

@@ -23,7 +23,7 @@ final class SeatCards
             $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), "Seat {$seat->seat}: $machine", 18, true) + 2;
             if (isset($runs[$seat->machine_id ?? ''])) {
                 $sheet->code($runs[$seat->machine_id ?? ''], $sheet->format->widthMm() - Sheet::MARGIN_MM - 24, Sheet::MARGIN_MM, 24);
-                $sheet->text($sheet->format->widthMm() - Sheet::MARGIN_MM - 60, Sheet::MARGIN_MM + 25, 60, 'Buttonhole on this machine, act by act', 7, false, 'R');
+                $sheet->text($sheet->format->widthMm() - Sheet::MARGIN_MM - 60, Sheet::MARGIN_MM + 25, 60, 'Buttonhole on this machine, act by act', 9, false, 'R');
             }
             $lines = [['Needle out of the cloth before a dial is turned. A full turn of the hand wheel after each change of foot, width or needle position.', 10.0, false]];
             foreach ($dials as $lesson => $machines) {

@@ -27,7 +27,7 @@ final class StripPages
         for ($tile = 0; $tile < $tiles; $tile++) {
             $from = $tile * ($room - self::OVERLAP_MM);
             $sheet->page($tiles === 1 ? 'strip' : sprintf('strip, tile %d of %d', $tile + 1, $tiles));
-            $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), 'Left: lay it on the band, its long line on the centre line. The dot is under the needle first, the arrow is the way it goes. Right: its twin for the buttons.', 8);
+            $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), 'Left: lay it on the band, its long line on the centre line. The dot is under the needle first, the arrow is the way it goes. Right: its twin for the buttons.', 9);
             $top = Sheet::MARGIN_MM + self::TITLE_MM;
             $high = min($room, $strip->lengthMm - $from);
             $twin = Sheet::MARGIN_MM + $strip->widthMm + self::APART_MM;
@@ -70,7 +70,7 @@ final class StripPages
                 // Nothing may lie where the foot travels.
                 $draw($point($hole['towards_mm'], -8), $point($hole['towards_mm'] + Strip::CLEAR_MM * $forward, -8), 0.2, true);
             }
-            $sheet->text($x + 1, $at - 1.5, 8, (string) ($i + 1), 7);
+            $sheet->text($x + 1, $at - 1.5, 8, (string) ($i + 1), 9);
         }
     }
 
@@ -84,7 +84,7 @@ final class StripPages
             $sheet->dot($cx, $cy, $strip->diameterMm / 2, false);
             $sheet->line($cx - 2, $cy, $cx + 2, $cy, 0.3);
             $sheet->line($cx, $cy - 2, $cx, $cy + 2, 0.3);
-            $sheet->text($x + 1, $at - 1.5, 8, (string) ($i + 1), 7);
+            $sheet->text($x + 1, $at - 1.5, 8, (string) ($i + 1), 9);
         }
     }
 

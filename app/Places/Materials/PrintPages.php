@@ -21,6 +21,7 @@ use App\Printing\PaperDrivePages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
+use App\Printing\WallChart;
 use App\Records\ClassShop;
 use App\Records\ReadClass;
 use App\Records\RoomInventory;
@@ -31,7 +32,9 @@ use App\Views\StudentViews;
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\WallCharts;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Picture\MachineLook;
 use OpenSeam\Core\Words;
 
 /** Everything that can be printed, as one PDF. */
@@ -44,18 +47,27 @@ final readonly class PrintPages
     public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench, private ReadClass $read, private StudentViews $views) {}
 
     /** @throws InputError for something that cannot be printed of a lesson */
-    public function lesson(Lesson $lesson, string $what, Format $format): string
+    public function lesson(Lesson $lesson, string $what, Format $format, bool $leftHanded = false): string
     {
         $sheet = new Sheet($format, $lesson->title);
+        $card = $this->card($sheet, $leftHanded);
         match ($what) {
             'sampler' => $lesson->sampler->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
-            'card' => LessonCard::student($sheet, $lesson, self::address($lesson)),
-            'teacher' => LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson)),
+            'card' => $card->student($lesson, self::address($lesson)),
+            'teacher' => $card->teacher($lesson, $this->shelf->bundle(), self::address($lesson)),
             'drills' => self::drills($sheet, $lesson),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_LESSON).'.'),
         };
 
         return $sheet->bytes();
+    }
+
+    /** As it is shown on the machines of this room. */
+    private function card(Sheet $sheet, bool $leftHanded = false): LessonCard
+    {
+        $machine = RoomInventory::read()->machines->where('usable', true)->first();
+
+        return new LessonCard($sheet, Words::in($this->shelf->unit()), $machine === null ? new MachineLook : MachineLook::of($machine->core()), $leftHanded);
     }
 
     /** @throws InputError when none of its drills is sewn */
@@ -77,6 +89,25 @@ final readonly class PrintPages
     }
 
     /**
+     * For the wall of this room.
+     *
+     * @param  bool  $tiles  as two sheets that are put together
+     *
+     * @throws InputError for a chart that is none
+     */
+    public function chart(string $chart, Format $format, bool $tiles): string
+    {
+        $words = Words::in($this->shelf->unit());
+        $cells = (new WallCharts(RoomInventory::read()->room, $this->shelf->bundle()->faults, $words))->of($chart);
+        $title = $words->say("chart.$chart");
+        $sheet = new Sheet($format, $title);
+        $page = new WallChart($sheet, $words, $title, $cells, $chart === 'zigzag');
+        $tiles ? $page->tiles() : $page->whole();
+
+        return $sheet->bytes();
+    }
+
+    /**
      * @throws InputError for something that cannot be printed of a class
      * @throws \App\Support\JobStopped when whoever waits has enough
      */
@@ -88,7 +119,7 @@ final readonly class PrintPages
             'seats' => $this->seats($sheet, $class, $lessons),
             'bench' => BenchCards::add($sheet, ($this->bench)(($this->seat)($class, $this->shelf->unit()))),
             'materials' => $this->shopping($sheet, $class),
-            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...)),
+            'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...), Words::in($this->shelf->unit())),
             'certificates' => $this->certificates($sheet, $class),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
@@ -112,10 +143,11 @@ final readonly class PrintPages
     {
         // The seat cards and the cutting plans are one step each.
         $steps = count($lessons) + 2;
+        $card = $this->card($sheet);
         foreach ($lessons as $done => $lesson) {
             $job->step($done, $steps);
-            LessonCard::teacher($sheet, $lesson, $this->shelf->bundle(), self::address($lesson));
-            LessonCard::student($sheet, $lesson, self::address($lesson));
+            $card->teacher($lesson, $this->shelf->bundle(), self::address($lesson));
+            $card->student($lesson, self::address($lesson));
             SamplerPages::add($sheet, $lesson);
         }
         PaperDrivePages::add($sheet, false);

@@ -16,6 +16,7 @@ use App\Records\Shelf;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\WallCharts;
 use OpenSeam\Core\InputError;
 
 /** A lesson’s sheets at true size. */
@@ -31,6 +32,7 @@ final readonly class LessonPrintController
             new InQuery('class', description: 'in the way this class is taught'),
             new InQuery('what', required: true, among: ['sampler', 'card', 'teacher', 'drills']),
             new InQuery('format', among: ['A4', 'Letter']),
+            new InQuery('hand', among: ['right', 'left'], description: 'of who reads the card'),
         ],
         responses: [new FileAnswer(FileAnswer::PDF, 'a PDF at true size'), new Problem],
     )]
@@ -38,7 +40,7 @@ final readonly class LessonPrintController
     {
         $what = $request->string('what')->toString();
 
-        return Pdf::of($this->print->lesson($this->shelf->asTaught($request->string('class')->toString())->lesson($lesson), $what, Format::asked($request->query('format'))), "$lesson-$what");
+        return Pdf::of($this->print->lesson($this->shelf->asTaught($request->string('class')->toString())->lesson($lesson), $what, Format::asked($request->query('format')), self::leftHanded($request)), "$lesson-$what");
     }
 
     #[OA\Get(
@@ -66,9 +68,36 @@ final readonly class LessonPrintController
     )]
     public function paperDrive(Request $request): Response
     {
+        $left = self::leftHanded($request);
+
+        return Pdf::of($this->print->paperDrive(Format::asked($request->query('format')), $left), 'paper-drive-'.($left ? 'left' : 'right'));
+    }
+
+    #[OA\Get(
+        path: '/api/print/chart',
+        operationId: 'printChart',
+        parameters: [
+            new InQuery('chart', required: true, among: WallCharts::ALL),
+            new InQuery('sheets', among: ['whole', 'tiles'], description: 'one sheet of twice the size, or two that are put together'),
+            new InQuery('format', among: ['A4', 'Letter']),
+        ],
+        responses: [new FileAnswer(FileAnswer::PDF, 'a chart for the wall'), new Problem],
+    )]
+    public function chart(Request $request): Response
+    {
+        $sheets = $request->string('sheets', 'whole')->toString();
+        in_array($sheets, ['whole', 'tiles'], true) || throw InputError::at('sheets', $sheets, 'It must be one of: whole, tiles.');
+        $chart = $request->string('chart')->toString();
+
+        return Pdf::of($this->print->chart($chart, Format::asked($request->query('format')), $sheets === 'tiles'), "chart-$chart");
+    }
+
+    /** @throws InputError for neither hand */
+    private static function leftHanded(Request $request): bool
+    {
         $hand = $request->string('hand', 'right')->toString();
         in_array($hand, ['right', 'left'], true) || throw InputError::at('hand', $hand, 'It must be one of: right, left.');
 
-        return Pdf::of($this->print->paperDrive(Format::asked($request->query('format')), $hand === 'left'), "paper-drive-$hand");
+        return $hand === 'left';
     }
 }

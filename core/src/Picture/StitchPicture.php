@@ -56,7 +56,7 @@ final class StitchPicture implements Drawer
             $to = $y / 2 + $edge;
             $d->flag('measure') && $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $to)->say('length', $long * 0.5 + 2, ($y / 2 + $to) / 2 + 1, 'start', $edge);
         }
-        $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
+        $d->flag('bare') || $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
 
         return $pen->picture(true);
     }

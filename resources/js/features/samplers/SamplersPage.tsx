@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice'
 import { Empty } from '../../ui/Empty'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
+import { WallCharts } from './WallCharts'
 
 type Named = View['NamedView']
 
@@ -50,6 +51,7 @@ export default function SamplersPage() {
                 <Button component="a" variant="default" href="/api/print/paper-drive?hand=left" target="_blank" rel="noreferrer">
                     {t('samplers.forTheLeftHanded')}
                 </Button>
+                <WallCharts />
             </div>
             {shown.length === 0 && (
                 <Empty>
