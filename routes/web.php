@@ -35,6 +35,7 @@ use App\Places\Studio\KeptStudentController;
 use App\Places\Studio\StudioController;
 use App\Places\Today\TodayController;
 use App\Places\Workshop\ButtonholeController;
+use App\Places\Workshop\EyesController;
 use App\Places\Workshop\HuntController;
 use App\Places\Workshop\ScanController;
 use App\Places\Workshop\WorkshopController;
@@ -101,6 +102,9 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('scans/simulated', [ScanController::class, 'simulated'])->name('scan.simulated')->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('settings', [WorkshopController::class, 'settings'])->name('workshop.settings');
         Route::get('faults', [HuntController::class, 'faults'])->name('hunt.faults');
+        Route::get('feet/seen', [EyesController::class, 'parts'])->name('eyes.parts');
+        Route::post('feet/name', [EyesController::class, 'name'])->name('eyes.name');
+        Route::post('blind-hem', [EyesController::class, 'blindHem'])->name('eyes.blind-hem');
         Route::get('hunts', [HuntController::class, 'index'])->name('hunt.index');
         Route::post('hunts', [HuntController::class, 'open'])->name('hunt.open');
         Route::get('hunts/{hunt}', [HuntController::class, 'show'])->name('hunt.show');

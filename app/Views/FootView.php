@@ -6,6 +6,8 @@ namespace App\Views;
 
 use App\Models\Foot;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Picture\FootPicture;
+use OpenSeam\Core\Words;
 
 /** A kind of foot of the room. */
 #[OA\Schema]
@@ -15,10 +17,13 @@ final readonly class FootView
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property(type: 'object', ref: '#/components/schemas/FootFacts')] public array $facts,
+        #[OA\Property(description: 'from above, with its own measures')] public PictureView $picture,
     ) {}
 
     public static function of(Foot $f): self
     {
-        return new self($f->id, $f->core()->facts());
+        $foot = $f->core();
+
+        return new self($f->id, $foot->facts(), PictureView::of(FootPicture::of($foot, 'above'), Words::in()));
     }
 }

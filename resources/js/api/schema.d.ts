@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blind-hem": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setBlindHem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/buttonholes": {
         parameters: {
             query?: never;
@@ -1524,6 +1540,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feet/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nameFoot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feet/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["footParts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/feet/{foot}": {
         parameters: {
             query?: never;
@@ -1982,6 +2030,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["estimateCourse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/print/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printChart"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2655,6 +2719,46 @@ export interface components {
             feet: components["schemas"]["DayFootView"][];
             tape: components["schemas"]["TapePieceView"][];
         };
+        BlindHemBody: {
+            width_mm: number;
+            position_mm: number;
+            blade_mm: number;
+            width_step_mm: number;
+            position_step_mm: number;
+            blade_step_mm: number;
+            mirrored: boolean;
+            stretch: boolean;
+            pick_mm: number | null;
+        };
+        /** @description How deep a blind hem bites, drawn, and the one move that puts it right. */
+        BlindHemView: {
+            /**
+             * Format: float
+             * @description into the fold, mm; below 0 it misses by so much
+             */
+            bite_mm: number;
+            /**
+             * Format: float
+             * @description shown on the right side, mm
+             */
+            pick_mm: number;
+            /** @enum {string} */
+            verdict: "good" | "picks" | "misses" | "split" | "on-blade";
+            /** @description the verdict in words */
+            says: string;
+            /** @description the one move, in words; null: leave it */
+            move: string | null;
+            /** @enum {string|null} */
+            control: "width" | "position" | "blade" | null;
+            /**
+             * Format: float
+             * @description set to, mm
+             */
+            to_mm: number | null;
+            /** @description which control has the finest step here, in words */
+            finest: string | null;
+            picture: components["schemas"]["PictureView"];
+        };
         BundleBody: {
             /** @description as described by course-bundle.schema.json */
             bundle: {
@@ -2811,7 +2915,7 @@ export interface components {
             /** @description a picture of each step, in their order */
             step_pictures?: {
                 /** @enum {string} */
-                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "beside";
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
             }[];
             sampler: {
                 pieces: {
@@ -2922,7 +3026,7 @@ export interface components {
                     /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
                     picture?: {
                         /** @enum {string} */
-                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "beside";
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
                     };
                 }[];
             };
@@ -3895,6 +3999,30 @@ export interface components {
             /** @description it has a spur for the loop of a cord */
             hole_spur?: boolean;
         };
+        /** @description A kind that a foot may be: what it sews, on which machines here, what to measure, and what it must not do. */
+        FootGuessView: {
+            kind: string;
+            title: string;
+            about: string;
+            /**
+             * Format: float
+             * @description 0 to 1
+             */
+            probability: number;
+            /** @description stitches that it is made for */
+            stitches: string[];
+            /** @description machines of the room that can swing what it is for */
+            machines: string[];
+            /** @description names of what is measured before it is used */
+            measures: string[];
+            /** @description what strikes it */
+            strikes: string;
+            caution: string;
+            /** @description of this kind that are there already */
+            have: number;
+            picture: components["schemas"]["PictureView"];
+            side: components["schemas"]["PictureView"];
+        };
         /** @description A kind of foot there is, with measures to start from. */
         FootKindView: {
             id: string;
@@ -3903,10 +4031,21 @@ export interface components {
             caution: string;
             usual: components["schemas"]["FootFacts"];
         };
+        /** @description Something that can be seen on a foot, on a foot that has it. */
+        FootPartView: {
+            id: string;
+            title: string;
+            picture: components["schemas"]["PictureView"];
+        };
+        FootSeenBody: {
+            seen: string[];
+        };
         /** @description A kind of foot of the room. */
         FootView: {
             id: string;
             facts: components["schemas"]["FootFacts"];
+            /** @description from above, with its own measures */
+            picture: components["schemas"]["PictureView"];
         };
         /** @description How far the class is by the end of a session. */
         ForecastSessionView: {
@@ -6031,6 +6170,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    setBlindHem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlindHemBody"];
+            };
+        };
+        responses: {
+            /** @description how deep it bites, and the one move */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlindHemView"];
+                };
             };
             /** @description what is wrong */
             default: {
@@ -8446,7 +8620,7 @@ export interface operations {
             content: {
                 "application/json": {
                     /** @description what they want to sew */
-                    wants: ("seams" | "knits" | "zips" | "concealed-zips" | "hems" | "fine-hems" | "buttonholes" | "edges" | "leather" | "quilting" | "curtains" | "applique" | "binding" | "gathers" | "mending")[];
+                    wants: ("seams" | "knits" | "zips" | "concealed-zips" | "hems" | "fine-hems" | "buttonholes" | "edges" | "leather" | "quilting" | "curtains" | "applique" | "binding" | "gathers" | "mending" | "piping" | "easing" | "lettering")[];
                     /** @description how many of each kind are there */
                     have?: {
                         [key: string]: number;
@@ -12007,6 +12181,72 @@ export interface operations {
             };
         };
     };
+    nameFoot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FootSeenBody"];
+            };
+        };
+        responses: {
+            /** @description kinds it may be, the likeliest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootGuessView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    footParts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what can be seen on a foot */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FootPartView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     updateFoot: {
         parameters: {
             query?: never;
@@ -12529,6 +12769,8 @@ export interface operations {
                 class?: string;
                 what: "sampler" | "card" | "teacher" | "drills";
                 format?: "A4" | "Letter";
+                /** @description of who reads the card */
+                hand?: "right" | "left";
             };
             header?: never;
             path: {
@@ -13389,6 +13631,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EstimateView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printChart: {
+        parameters: {
+            query: {
+                chart: "safety" | "threading" | "tension" | "zigzag" | "feet" | "faults";
+                /** @description one sheet of twice the size, or two that are put together */
+                sheets?: "whole" | "tiles";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a chart for the wall */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description what is wrong */

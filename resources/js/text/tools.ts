@@ -13,6 +13,8 @@ export const TOOL_NAMES = {
     dial: 'workshop.dialTranslator',
     tension: 'common.tension',
     feet: 'workshop.whichFeet',
+    name: 'workshop.nameThisFoot',
+    'blind-hem': 'workshop.blindHemSetter',
 } as const satisfies Record<string, Key>
 
 export type ToolId = keyof typeof TOOL_NAMES

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import type { View } from '../../api/client'
-import { FootOpening } from '../../drawing/FootOpening'
+import { Drawn } from '../../drawing/Drawn'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { cx } from './dress'
@@ -35,19 +35,8 @@ export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (f
                                 </small>
                             </td>
                             <td className={cx('num')}>{f.count}</td>
-                            <td>
-                                <FootOpening
-                                    left={f.opening_left_mm}
-                                    right={f.opening_right_mm}
-                                    position={0}
-                                    width={f.largest_swing_mm}
-                                    needle={0.8}
-                                    verdict="clear"
-                                    scale={7}
-                                    reach={8}
-                                    height={34}
-                                    label={t('room.openingOf', { foot: f.name })}
-                                />
+                            <td className={cx('foot-picture')}>
+                                <Drawn picture={foot.picture} name={t('room.openingOf', { foot: f.name })} />
                             </td>
                             <td>
                                 {t('room.andMmSwingToMm', { l: f.opening_left_mm, r: f.opening_right_mm, w: f.largest_swing_mm })}

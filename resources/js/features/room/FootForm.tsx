@@ -36,13 +36,15 @@ const typedOf = (f: Facts): Typed => ({
 interface Props {
     room: View['RoomView']
     foot: View['FootView'] | null
+    /** What a new one is, where that is known. */
+    kind?: string | undefined
     onDone: () => void
 }
 
 /** A foot's measures, with its opening drawn as they are typed. */
-export function FootForm({ room, foot, onDone }: Props) {
+export function FootForm({ room, foot, kind: named, onDone }: Props) {
     const usual = (kind: string): Facts => room.kinds.find((k) => k.id === kind)?.usual ?? foot?.facts ?? ({} as Facts)
-    const start = foot?.facts ?? usual('standard')
+    const start = foot?.facts ?? usual(named ?? 'standard')
     const [facts, setFacts] = useState<Facts>(start)
     const [typed, setTyped] = useState<Typed>(() => typedOf(start))
     const [cloths, setCloths] = useState(start.materials.join(', '))

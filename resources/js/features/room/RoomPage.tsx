@@ -24,14 +24,16 @@ const SHOWN = [
 const FEW = 3
 
 /** What is being edited: a machine or a foot, a new one without an id. */
-export type Editing = { machine: View['MachineView'] | null } | { foot: View['FootView'] | null }
+export type Editing = { machine: View['MachineView'] | null } | { foot: View['FootView'] | null; kind?: string }
 
 /** The room: what works with what, what is short, and the care of the machines. */
 export default function RoomPage() {
     const me = useMe()
     const room = useRoom(useClassInHand(me.data?.classes ?? [])?.id)
     const [search] = useSearchParams()
-    const [editing, setEditing] = useState<Editing | null>(null)
+    // A foot that was just named is kept from here.
+    const named = search.get('foot')
+    const [editing, setEditing] = useState<Editing | null>(named === null ? null : { foot: null, kind: named })
     const shown = search.get('show') ?? 'works'
     if (room.data === undefined) return room.error === null ? <Waiting what={t('room.openingTheRoom')} /> : <Trouble error={room.error} />
     const r = room.data
@@ -99,7 +101,9 @@ export default function RoomPage() {
                 {editing !== null && 'machine' in editing && (
                     <MachineForm key={editing.machine?.id ?? 'new'} room={r} machine={editing.machine} onDone={close} />
                 )}
-                {editing !== null && 'foot' in editing && <FootForm key={editing.foot?.id ?? 'new'} room={r} foot={editing.foot} onDone={close} />}
+                {editing !== null && 'foot' in editing && (
+                    <FootForm key={editing.foot?.id ?? 'new'} room={r} foot={editing.foot} kind={editing.kind} onDone={close} />
+                )}
             </Drawer>
         </div>
     )

@@ -3,6 +3,7 @@ import { useMe, useRoom } from '../../api/queries'
 import { TOOL_IDS, TOOL_NAMES, type ToolId } from '../../text/tools'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { BlindHemTool } from './BlindHemTool'
 import { ButtonholeTool } from './ButtonholeTool'
 import { ClearanceTool } from './ClearanceTool'
 import { DialTool } from './DialTool'
@@ -10,6 +11,7 @@ import { cx } from './dress'
 import { FaultTool } from './FaultTool'
 import { FeetTool } from './FeetTool'
 import { GuideTool } from './GuideTool'
+import { NameFootTool } from './NameFootTool'
 import { NeedleTool } from './NeedleTool'
 import { PictureTool } from './PictureTool'
 import { StitchTool } from './StitchTool'
@@ -28,6 +30,8 @@ const TOOLS = {
     dial: DialTool,
     tension: TensionTool,
     feet: FeetTool,
+    name: NameFootTool,
+    'blind-hem': BlindHemTool,
 } as const satisfies Record<ToolId, unknown>
 
 /** The calculators as a bench: each answers from the core, for this room's machines and feet. */
