@@ -142,6 +142,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::post('drafts/read', [DraftController::class, 'read'])->name('draft.read');
             Route::post('drafts/check', [DraftController::class, 'check'])->name('draft.check');
             Route::post('drafts/path', [DraftController::class, 'path'])->name('draft.path');
+            Route::post('drafts/templates', [DraftController::class, 'templates'])->name('draft.templates');
             Route::post('drafts/row', [DraftController::class, 'row'])->name('draft.row');
             Route::post('drafts', [DraftController::class, 'keep'])->name('draft.keep');
             Route::get('shelf', [ShelfController::class, 'show'])->name('shelf.show');

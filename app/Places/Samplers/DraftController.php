@@ -12,15 +12,22 @@ use App\Http\Sent;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Support\BundleSchema;
+use App\Views\PictureView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Course\PictureTemplates;
 use OpenSeam\Core\Curriculum\BundleJson;
+use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\Curriculum\CheckStarter;
 use OpenSeam\Core\Curriculum\LessonDraft;
 use OpenSeam\Core\Curriculum\PathStarter;
 use OpenSeam\Core\Curriculum\RowStarter;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Picture\PictureBook;
+use OpenSeam\Core\Picture\Shown;
+use OpenSeam\Core\Words;
 
 /** The drafting table: a lesson taken from the shelf, changed and put back. */
 final readonly class DraftController
@@ -56,7 +63,7 @@ final readonly class DraftController
             $shape = $e;
         }
 
-        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomInventory::read()->room, $shape, $this->shelf->unit())));
+        return new JsonResponse(DraftView::of(LessonDraft::read($body->lesson(), $this->shelf->ground(), RoomInventory::read()->room, $shape, $this->shelf->unit()), Words::in($this->shelf->unit())));
     }
 
     #[OA\Post(
@@ -71,6 +78,22 @@ final readonly class DraftController
     public function row(NewRowBody $body): JsonResponse
     {
         return new JsonResponse(['row' => RowStarter::row($body->lesson(), $body->word('piece'), $body->word('stitch'))]);
+    }
+
+    #[OA\Post(
+        path: '/api/drafts/templates',
+        operationId: 'pictureTemplates',
+        requestBody: new Sent(TemplatesBody::class),
+        responses: [new Answer(TemplateView::class, list: true, description: 'pictures of one group'), new Problem],
+    )]
+    public function templates(TemplatesBody $body): JsonResponse
+    {
+        $lesson = BundleReader::lesson(Data::of($body->lesson()));
+        $words = Words::in($this->shelf->unit());
+        $shown = new Shown($lesson->sampler, $lesson->folds);
+        $book = new PictureBook;
+
+        return new JsonResponse(array_map(fn (array $keeps): TemplateView => new TemplateView($keeps, PictureView::of($book->draw(Data::of($keeps), $shown), $words)), PictureTemplates::of($body->word('group'), $lesson)));
     }
 
     #[OA\Post(

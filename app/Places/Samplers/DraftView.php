@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Places\Samplers;
 
 use App\Views\DrawingView;
+use App\Views\LessonPicturesView;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Curriculum\LessonDraft;
 use OpenSeam\Core\Curriculum\RowInRoom;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Words;
 
 /** A lesson on the drafting table, as the core reads it. */
 #[OA\Schema]
@@ -26,9 +28,10 @@ final readonly class DraftView
         #[OA\Property(description: 'rows together, for a beginner')] public float $minutes,
         #[OA\Property(description: 'of each of the two threads')] public float $thread_mm,
         #[OA\Property(description: 'it can be kept as it is')] public bool $fits,
+        #[OA\Property(nullable: true, description: 'its acts and steps as they are drawn now')] public ?LessonPicturesView $pictures,
     ) {}
 
-    public static function of(LessonDraft $draft): self
+    public static function of(LessonDraft $draft, Words $words): self
     {
         $figures = $draft->layout->rows ?? [];
         $rows = array_map(fn (Row $r): DraftRowView => new DraftRowView(
@@ -40,6 +43,7 @@ final readonly class DraftView
         return new self(
             $draft->lesson === null ? null : DrawingView::of($draft->lesson), $rows, array_map(DraftProblemView::of(...), $draft->problems),
             array_sum(array_column($figures, 'minutes')), array_sum(array_column($figures, 'thread_mm')), $draft->fits(),
+            $draft->pictures === null ? null : LessonPicturesView::of($draft->pictures, $words),
         );
     }
 }

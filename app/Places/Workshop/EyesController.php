@@ -8,9 +8,7 @@ use App\Http\Answer;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Records\RoomInventory;
-use App\Support\Who;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Advice\FootNamer;
 use OpenSeam\Core\Data;
@@ -53,11 +51,11 @@ final readonly class EyesController
         requestBody: new Sent(BlindHemBody::class),
         responses: [new Answer(BlindHemView::class, description: 'how deep it bites, and the one move'), new Problem],
     )]
-    public function blindHem(BlindHemBody $body, Request $request): JsonResponse
+    public function blindHem(BlindHemBody $body): JsonResponse
     {
         $set = BlindHem::read(Data::of(['width_mm' => $body->amount('width_mm'), 'position_mm' => $body->amount('position_mm'), 'blade_mm' => $body->amount('blade_mm'), 'mirrored' => $body->boolean('mirrored')]));
         $steps = ['width' => $body->amount('width_step_mm'), 'position' => $body->amount('position_step_mm'), 'blade' => $body->amount('blade_step_mm')];
 
-        return new JsonResponse(BlindHemView::of($set, $steps, $body->boolean('stretch'), $body->filled('pick_mm') ? $body->amount('pick_mm') : null, Words::in(Who::asks($request)->unit)));
+        return new JsonResponse(BlindHemView::of($set, $steps, $body->boolean('stretch'), $body->filled('pick_mm') ? $body->amount('pick_mm') : null, Words::in($body->teacher()->unit)));
     }
 }

@@ -166,7 +166,11 @@ final class BundleReader
     private static function pictures(Data $d): array
     {
         $steps = count($d->items('steps'));
-        $pictures = $d->parts('step_pictures');
+        $pictures = array_map(fn (mixed $p, int $i): ?Data => match (true) {
+            $p === null => null,
+            is_array($p) => Data::of($p, $d->path('step_pictures')."[$i]"),
+            default => throw InputError::at($d->path('step_pictures')."[$i]", $p, 'A picture is an object; null where none is chosen.'),
+        }, $d->items('step_pictures'), array_keys($d->items('step_pictures')));
         count($pictures) <= $steps || throw InputError::at($d->path('step_pictures'), count($pictures), "One picture for each of its $steps steps.");
 
         return array_pad($pictures, $steps, null);

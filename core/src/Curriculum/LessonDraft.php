@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Room;
@@ -29,7 +30,7 @@ final readonly class LessonDraft
      * @param  list<DraftProblem>  $problems
      * @param  array<string, list<RowInRoom>>  $room  by row
      */
-    private function __construct(public ?Lesson $lesson, public array $problems, public array $room, public ?SamplerLayout $layout) {}
+    private function __construct(public ?Lesson $lesson, public array $problems, public array $room, public ?SamplerLayout $layout, public ?LessonPictures $pictures = null) {}
 
     /**
      * @param  array<string, mixed>  $json  the lesson as in a bundle
@@ -62,18 +63,22 @@ final readonly class LessonDraft
             $sampler = $data->part('sampler')->raw();
             $lesson = BundleReader::lesson(Data::of(['sampler' => ['rows' => array_values($good)] + $sampler] + $json)->saidIn($unit));
             Bundle::checkLesson($lesson, $shelf->skills, $shelf->faults);
+            $pictures = LessonPictures::of($lesson);
+            foreach (LessonPictures::missing($lesson) as $place => $text) {
+                $problems[] = new DraftProblem($place, $text, '', false);
+            }
             LessonWays::check($lesson, $shelf->skills, $shelf->faults);
         } catch (InputError $e) {
             $refuse($e);
 
-            return new self($lesson ?? null, $problems, [], null);
+            return new self($lesson ?? null, $problems, [], null, $pictures ?? null);
         }
         $layout = SamplerLayout::of($lesson->sampler);
         foreach ($layout->touching() as [$a, $b]) {
             $problems[] = new DraftProblem('sampler.rows', "“{$lesson->sampler->rows[$a]->title}” and “{$lesson->sampler->rows[$b]->title}” lie on each other: they sew into one another.", $b, false);
         }
 
-        return new self($lesson, $problems, array_map(fn (Row $r): array => $r->path === null || ! $lesson->machine ? [] : RowInRoom::of($r, $lesson->sews, $room), $lesson->sampler->rows), $layout);
+        return new self($lesson, $problems, array_map(fn (Row $r): array => $r->path === null || ! $lesson->machine ? [] : RowInRoom::of($r, $lesson->sews, $room), $lesson->sampler->rows), $layout, $pictures);
     }
 
     /** It can be kept as it is. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Curriculum;
 
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\Course\SettingSchool;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Data;
@@ -57,6 +58,8 @@ final readonly class LessonWays
      */
     public static function check(Lesson $lesson, SkillGraph $skills, array $faults): void
     {
+        // One whose pictures cannot be drawn does not come in.
+        LessonPictures::of($lesson);
         foreach ($lesson->settings as $i => $setting) {
             foreach ($setting->schools as $j => $school) {
                 self::checkOne($lesson, new Way([$school->id]), $skills, $faults, "settings[$i].schools[$j].instead", "“{$school->school}”: ");
@@ -70,6 +73,7 @@ final readonly class LessonWays
     {
         try {
             Bundle::checkLesson($lesson->in($way), $skills, $faults);
+            LessonPictures::of($lesson->in($way));
         } catch (InputError $e) {
             throw InputError::at("$place.$e->field", $e->got, "{$lesson->title}: $school{$e->getMessage()}");
         }

@@ -1508,6 +1508,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drafts/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pictureTemplates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/faults": {
         parameters: {
             query?: never;
@@ -2913,10 +2929,10 @@ export interface components {
             teaching_points: string[];
             steps: string[];
             /** @description a picture of each step, in their order */
-            step_pictures?: {
+            step_pictures?: ({
                 /** @enum {string} */
                 kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
-            }[];
+            } | null)[];
             sampler: {
                 pieces: {
                     /** @description an id: small letters, digits and single hyphens */
@@ -3719,6 +3735,7 @@ export interface components {
             thread_mm: number;
             /** @description it can be kept as it is */
             fits: boolean;
+            pictures: components["schemas"]["LessonPicturesView"] | null;
         };
         /** @description A sampler to scale, in mm from its top left corner. */
         DrawingView: {
@@ -6014,6 +6031,21 @@ export interface components {
             round: number;
             lesson: string | null;
             title: string;
+        };
+        /** @description A picture to choose for an act or a step. */
+        TemplateView: {
+            /** @description what a lesson keeps of it */
+            keeps: {
+                [key: string]: unknown;
+            };
+            picture: components["schemas"]["PictureView"];
+        };
+        TemplatesBody: {
+            /** @description as far as it is drafted: a lesson of a bundle once it fits */
+            lesson: {
+                [key: string]: unknown;
+            };
+            group: string;
         };
         /** @description A student in the session. */
         TodayRowView: {
@@ -12100,6 +12132,41 @@ export interface operations {
                     "application/json": {
                         row: components["schemas"]["BundleRow"];
                     };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    pictureTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplatesBody"];
+            };
+        };
+        responses: {
+            /** @description pictures of one group */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateView"][];
                 };
             };
             /** @description what is wrong */

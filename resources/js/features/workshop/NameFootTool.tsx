@@ -22,7 +22,7 @@ export function NameFootTool() {
     if (parts.data === undefined) return parts.error === null ? <Waiting what={t('common.looking')} /> : <Trouble error={parts.error} />
     const toggle = (id: string) => setSeen(seen.includes(id) ? seen.filter((s) => s !== id) : [...seen, id])
     return (
-        <div className={cx('tool-cols')}>
+        <div className={cx('foot-namer')}>
             <div>
                 <p>{t('workshop.pickWhatIsSeenOnTheFoot')}</p>
                 <ul className={cx('fault-looks foot-parts')}>

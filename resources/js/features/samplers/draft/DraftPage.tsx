@@ -14,6 +14,7 @@ import { cx } from '../dress'
 import { ClothEditor } from './ClothEditor'
 import { DraftDrawing } from './DraftDrawing'
 import { put } from './lesson'
+import { PicturesEditor } from './PicturesEditor'
 import { RowEditor } from './RowEditor'
 import { useDraft } from './useDraft'
 import { Versions } from './Versions'
@@ -30,7 +31,7 @@ export default function DraftPage() {
     return <Table key={`${id}:${text.data.version}`} studio={studio} text={text.data} stitches={room.data.stitches} />
 }
 
-const PARTS = ['rows', 'cloth', 'words', 'versions'] as const
+const PARTS = ['rows', 'cloth', 'words', 'pictures', 'versions'] as const
 
 function Table({ studio, text, stitches }: { studio: string; text: View['LessonTextView']; stitches: View['StitchView'][] }) {
     const unit = useUnit()
@@ -153,6 +154,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                                         rows: t('samplers.rows'),
                                         cloth: t('samplers.clothAndThread'),
                                         words: t('samplers.wordsAndSettings'),
+                                        pictures: t('samplers.pictures'),
                                         versions: t('samplers.versions'),
                                     }[p]
                                 }
@@ -231,6 +233,7 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     )}
                     {part === 'cloth' && <ClothEditor lesson={lesson} onChange={draft.change} />}
                     {part === 'words' && <WordsEditor lesson={lesson} onChange={draft.change} />}
+                    {part === 'pictures' && <PicturesEditor lesson={lesson} drawn={read?.pictures ?? null} onChange={draft.change} />}
                     {part === 'versions' && (
                         <Versions
                             text={text}

@@ -1,7 +1,7 @@
 import { Button, NativeSelect, TextInput, Textarea } from '@mantine/core'
 import { t } from '../../../text/words'
 import { cx } from '../dress'
-import type { DraftLesson, DraftSetting } from './lesson'
+import { withLines, type DraftLesson, type DraftSetting } from './lesson'
 import { Num } from './Num'
 import { ShowingEditor } from './ShowingEditor'
 
@@ -42,14 +42,14 @@ export function WordsEditor({ lesson, onChange }: Props) {
             value={lesson[name].join('\n')}
             onChange={(e) => {
                 const list = e.currentTarget.value.split('\n')
-                onChange(name, (l) => ({ ...l, [name]: list }))
+                onChange(name, (l) => withLines(l, name, list))
             }}
             onBlur={(e) => {
                 const list = e.currentTarget.value
                     .split('\n')
                     .map((x) => x.trim())
                     .filter((x) => x !== '')
-                onChange(name, (l) => ({ ...l, [name]: list }))
+                onChange(name, (l) => withLines(l, name, list))
             }}
         />
     )

@@ -25,6 +25,16 @@ export function withRow(lesson: DraftLesson, id: string, change: (row: DraftRow)
     return { ...lesson, sampler: { ...lesson.sampler, rows: lesson.sampler.rows.map((r) => (r.id === id ? change(r) : r)) } }
 }
 
+/** Lines of words, one thing each; a picture stays with its step where steps come, go or change places. */
+export function withLines(lesson: DraftLesson, name: 'steps' | 'teaching_points' | 'cautions', list: string[]): DraftLesson {
+    if (name !== 'steps') return { ...lesson, [name]: list }
+    const was = lesson.step_pictures ?? []
+    if (was.length === 0) return { ...lesson, steps: list }
+    const same = list.length === lesson.steps.length
+    const pictures = list.map((step, i) => was[lesson.steps.indexOf(step)] ?? (same ? was[i] : undefined) ?? null)
+    return { ...lesson, steps: list, step_pictures: pictures }
+}
+
 const to = (mm: number) => Math.round(mm * 100) / 100
 const moved = (p: readonly number[] | undefined, dx: number, dy: number): Pair => [to(pair(p)[0] + dx), to(pair(p)[1] + dy)]
 
