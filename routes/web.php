@@ -85,6 +85,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('find', FindController::class)->name('find');
         Route::get('lessons', [LessonController::class, 'index'])->name('lesson.index');
         Route::get('lessons/{lesson}/dials', [LessonController::class, 'dials'])->name('lesson.dials');
+        Route::get('lessons/{lesson}/looks', [LessonController::class, 'looks'])->name('lesson.looks');
         Route::get('lessons/{lesson}/pictures', [LessonController::class, 'pictures'])->name('lesson.pictures');
         Route::get('lessons/{lesson}/print', [LessonPrintController::class, 'lesson'])->name('lesson-print.lesson');
         Route::get('lessons/{lesson}/svg', [LessonPrintController::class, 'svg'])->name('lesson-print.svg');

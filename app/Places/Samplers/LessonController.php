@@ -22,6 +22,8 @@ use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonPictures;
+use OpenSeam\Core\Grading\RowLook;
+use OpenSeam\Core\Grading\RowLooks;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Picture\MachineLook;
 use OpenSeam\Core\Words;
@@ -73,6 +75,25 @@ final readonly class LessonController
         $pictures = LessonPictures::of($found, $machine === null ? new MachineLook : MachineLook::of($machine->core()), $request->query('hand') === 'left');
 
         return new JsonResponse(LessonPicturesView::of($pictures, Words::in(Who::asks($request)->unit)));
+    }
+
+    #[OA\Get(
+        path: '/api/lessons/{lesson}/looks',
+        operationId: 'rowLooks',
+        parameters: [new InPath('lesson'), new InQuery('class', description: 'in the way this class is taught')],
+        responses: [new Answer(RowLookView::class, list: true, description: 'what its rows look like, met, near and not yet'), new Problem],
+    )]
+    public function looks(Request $request, string $lesson, Shelf $shelf): JsonResponse
+    {
+        $words = Words::in(Who::asks($request)->unit);
+        $looks = [];
+        foreach ($shelf->asTaught($request->string('class')->toString())->lesson($lesson)->sampler->rows as $row) {
+            foreach ($row->fields as $field) {
+                array_push($looks, ...array_map(fn (RowLook $look): RowLookView => RowLookView::of("$row->id.$field->id", $look, $words), RowLooks::of($row, $field, $words)));
+            }
+        }
+
+        return new JsonResponse($looks);
     }
 
     #[OA\Put(

@@ -209,6 +209,16 @@ export function usePictures(lesson: string, classId: string | undefined) {
     return useQuery({ ...picturesOf(lesson, classId), enabled: lesson !== '' }).data
 }
 
+/** What a lesson's rows look like, for those who look without a ruler. */
+export function useRowLooks(lesson: string, classId: string | undefined, wanted: boolean) {
+    return useQuery({
+        queryKey: ['pictures', 'looks', lesson, classId ?? ''],
+        queryFn: () => ask(api.GET('/api/lessons/{lesson}/looks', { params: { path: { lesson }, query: classId === undefined ? {} : { class: classId } } })),
+        staleTime: 600_000,
+        enabled: wanted,
+    })
+}
+
 export function useDials(lesson: string, classId: string | undefined) {
     return useQuery({
         queryKey: ['dials', lesson, classId ?? ''],

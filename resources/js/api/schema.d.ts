@@ -1748,6 +1748,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rowLooks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/pictures": {
         parameters: {
             query?: never;
@@ -5490,6 +5506,17 @@ export interface components {
             guide: string;
             points: number[][];
             back: number[][][];
+        };
+        /** @description A way a row may look: tapped, it is a reading by eye. */
+        RowLookView: {
+            /** @description row and reading */
+            key: string;
+            says: string;
+            /** @enum {string} */
+            verdict: "met" | "near" | "not-yet" | "unsure";
+            /** @description what is typed for it, with what an eye leaves open */
+            typed: string[];
+            picture: components["schemas"]["PictureView"];
         };
         /** @description A row to look at. */
         RowView: {
@@ -12774,6 +12801,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DialView"][];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    rowLooks: {
+        parameters: {
+            query?: {
+                /** @description in the way this class is taught */
+                class?: string;
+            };
+            header?: never;
+            path: {
+                lesson: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what its rows look like, met, near and not yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowLookView"][];
                 };
             };
             /** @description what is wrong */

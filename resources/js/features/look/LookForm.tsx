@@ -11,6 +11,7 @@ import type { Kept } from '../../keeping/kept'
 import { MOST_PHOTOS } from '../../keeping/photos'
 import { keepSample, waitingOf } from '../../keeping/spool'
 import { t } from '../../text/words'
+import { ByEye } from '../../ui/ByEye'
 import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
 import { KeptAnswers } from '../workshop/KeptAnswers'
@@ -211,6 +212,12 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                                         full={taken.length >= MOST_PHOTOS}
                                         onTake={(p) => sample.addPhoto(p)}
                                         onDrop={(p) => sample.dropPhoto(p)}
+                                    />
+                                    <ByEye
+                                        lesson={lesson.id}
+                                        classId={id}
+                                        row={row}
+                                        onTake={(key, typed) => typed.forEach((v, i) => sample.setReading(key, i, typed.length, v))}
                                     />
                                     {row.from_picture && (
                                         <Anchor

@@ -10,6 +10,7 @@ import { keepSample, useSpool } from '../../keeping/spool'
 import { keeping, type RoundLook } from '../../keeping/store'
 import { clock, isoDay } from '../../text/time'
 import { t } from '../../text/words'
+import { ByEye } from '../../ui/ByEye'
 import { Choice } from '../../ui/Choice'
 import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
@@ -143,11 +144,15 @@ function Walk(props: WalkProps) {
     const look = who === undefined || looks[who.student]?.id === kept?.sample ? undefined : looks[who.student]
     const read = look?.readings ?? {}
     const touched = Object.values(read).some((v) => v.some((x) => x !== ''))
-    const type = (field: View['FieldView'], i: number, v: string) => {
+    const typeAll = (key: string, values: string[]) => {
         if (who === undefined) return
-        const values = Array.from({ length: field.size }, (_, k) => (k === i ? v : (read[field.key]?.[k] ?? '')))
-        void put({ ...looks, [who.student]: { id: look?.id ?? ulid().toLowerCase(), readings: { ...read, [field.key]: values } } })
+        void put({ ...looks, [who.student]: { id: look?.id ?? ulid().toLowerCase(), readings: { ...read, [key]: values } } })
     }
+    const type = (field: View['FieldView'], i: number, v: string) =>
+        typeAll(
+            field.key,
+            Array.from({ length: field.size }, (_, k) => (k === i ? v : (read[field.key]?.[k] ?? ''))),
+        )
     const onward = (from: string) => {
         const i = students.findIndex((s) => s.student === from)
         finished.current.add(from)
@@ -267,6 +272,7 @@ function Walk(props: WalkProps) {
                             }}
                         />
                     ))}
+                    {here !== undefined && <ByEye lesson={lesson.id} classId={id} row={here} onTake={typeAll} />}
                     <Trouble error={keep.error} />
                     <div className={cx('acts')}>
                         <Button size="lg" disabled={!touched || keep.isPending} onClick={() => keep.mutate()}>

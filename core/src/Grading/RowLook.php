@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Grading;
+
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Picture\Picture;
+
+/** One way a row may look, with what a ruler would read on it. */
+final readonly class RowLook
+{
+    /** @param  non-empty-list<float>  $values  at each mark, mm */
+    public function __construct(
+        /** @var 'even'|'wide'|'narrow'|'drifts-out'|'drifts-in'|'wanders' */
+        public string $pattern,
+        public Verdict $verdict,
+        public array $values,
+        public Picture $picture,
+    ) {}
+}

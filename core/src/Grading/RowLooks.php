@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Grading;
+
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\Verdict;
+use OpenSeam\Core\Near;
+use OpenSeam\Core\Picture\Picture;
+use OpenSeam\Core\Picture\PictureBook;
+use OpenSeam\Core\Picture\Shown;
+use OpenSeam\Core\Sampler\CheckSpec;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
+use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Words;
+
+/**
+ * What a row looks like when it is met, near and not yet: pictures of rows bent by
+ * measured amounts, each with the readings that a ruler would give. Whoever has no
+ * ruler taps the one that looks like theirs; it is taken as read by eye. The
+ * amounts come from the row's own checks, so that picture and verdict agree.
+ */
+final class RowLooks
+{
+    /** What an eye tells of a distance beside a drawn line, ± mm: ours to start from, nobody has measured it. */
+    public const BY_EYE_MM = 1.5;
+
+    private const STEP_MM = 0.25;
+
+    private const FURTHEST_MM = 10.0;
+
+    /** Read exactly: the picture is what it is. */
+    private const EXACT_MM = 0.01;
+
+    private const PICTURE_MM = 60.0;
+
+    /** @var array<string, array{int, string}> pattern: its sign, and which bend it is */
+    private const PATTERNS = ['wide' => [1, 'offset_mm'], 'narrow' => [-1, 'offset_mm'], 'drifts-out' => [1, 'drift_mm'], 'drifts-in' => [-1, 'drift_mm'], 'wanders' => [1, 'wobble_mm']];
+
+    /**
+     * @return list<RowLook> the good one first; none for a reading that is answered by looking anyway
+     *
+     * @throws InputError never for a row that was checked
+     */
+    public static function of(Row $row, Field $field, Words $words): array
+    {
+        $checks = array_values(array_filter($row->checks, fn (CheckSpec $c): bool => $c->of === $field->id));
+        $base = $row->run?->allowanceMm();
+        if ($field->kind !== FieldKind::Lengths || $field->size() < 3 || $base === null || $checks === []) {
+            return [];
+        }
+        $looks = [new RowLook('even', Verdict::Met, self::values($field, $base, 'offset_mm', 0.0), self::picture($row, $base, []))];
+        foreach (self::PATTERNS as $pattern => [$sign, $bend]) {
+            foreach (self::amounts($field, $base, $bend, $sign, $checks, $words) as [$verdict, $amount]) {
+                $looks[] = new RowLook($pattern, $verdict, self::values($field, $base, $bend, $sign * $amount), self::picture($row, $base, [$bend => $bend === 'wobble_mm' ? $amount : -$sign * $amount]));
+            }
+        }
+
+        // What does not even meet its own checks when it is even has other ways of being read.
+        return self::judged($field, $looks[0]->values, $checks, $words) === Verdict::Met ? $looks : [];
+    }
+
+    /**
+     * Amounts in the middle of near, and a little into not yet.
+     *
+     * @param  list<CheckSpec>  $checks
+     * @return list<array{Verdict, float}>
+     */
+    private static function amounts(Field $field, float $base, string $bend, int $sign, array $checks, Words $words): array
+    {
+        $found = ['near' => [], 'not-yet' => []];
+        for ($amount = self::STEP_MM; $amount <= self::FURTHEST_MM + Near::DUST; $amount += self::STEP_MM) {
+            $values = self::values($field, $base, $bend, $sign * $amount);
+            $verdict = min($values) <= 0.0 ? null : self::judged($field, $values, $checks, $words);
+            $verdict === null || ! isset($found[$verdict->value]) || $found[$verdict->value][] = $amount;
+        }
+        $amounts = [];
+        $found['near'] === [] || $amounts[] = [Verdict::Near, $found['near'][intdiv(count($found['near']), 2)]];
+        // A little further than the limit, where it is plain to the eye.
+        $found['not-yet'] === [] || $amounts[] = [Verdict::NotYet, $found['not-yet'][min(3, count($found['not-yet']) - 1)]];
+
+        return $amounts;
+    }
+
+    /**
+     * @param  non-empty-list<float>  $values
+     * @param  list<CheckSpec>  $checks
+     */
+    public static function judged(Field $field, array $values, array $checks, Words $words): ?Verdict
+    {
+        $worst = null;
+        foreach ($checks as $spec) {
+            $verdict = $spec->check->judge($field->within(self::EXACT_MM), $values, $words)?->judgement->verdict;
+            $worst = $verdict === null ? $worst : ($worst?->worse($verdict) ?? $verdict);
+        }
+
+        return $worst;
+    }
+
+    /** @return non-empty-list<float> at each mark, mm */
+    private static function values(Field $field, float $base, string $bend, float $amount): array
+    {
+        $last = max(1, $field->size() - 1);
+        $values = array_map(fn (int $i): float => round($base + match ($bend) {
+            'drift_mm' => $amount * ($i / $last),
+            'wobble_mm' => $amount * ($i % 2 === 0 ? 1 : -1),
+            default => $amount,
+        }, 2), range(0, $last));
+
+        return $values;
+    }
+
+    /** @param  array<string, float>  $bend */
+    private static function picture(Row $row, float $base, array $bend): Picture
+    {
+        $stitch = $row->stitch;
+
+        return (new PictureBook)->draw(Data::of(['kind' => 'stitches', 'long_mm' => self::PICTURE_MM, 'edge_mm' => min(60.0, $base), 'bare' => true, 'rows' => [[
+            'stitch' => $stitch->kind->generator === 'pattern' ? $stitch->kind->id : 'straight', 'length_mm' => $stitch->lengthMm, ...($stitch->kind->swings() ? ['width_mm' => $stitch->widthMm] : []), 'bend' => $bend,
+        ]]]), new Shown);
+    }
+}
