@@ -42,10 +42,10 @@ final class BlindHemPicture implements Drawer
             $deep = $way * ($fold - $x);
             $deep > 0 && $pen->oval('mark', $x, $y, 0.45);
         }
-        $pen->box('body', min($fold, $fold + $way * 0.7), self::LONG_MM - 2.6, max($fold, $fold + $way * 0.7), self::LONG_MM + 4)->say('blade', $fold, self::LONG_MM + 7.5);
+        $pen->box('body', min($fold, $fold + $way * 0.7), self::LONG_MM - 2.6, max($fold, $fold + $way * 0.7), self::LONG_MM + 4)->label('blade', $fold, self::LONG_MM + 7.5);
         $reach = $fold - $way * $set->biteMm;
         $pen->line('measure', $fold, -1.6, $reach, -1.6)->line('measure', $fold, -2.4, $fold, -0.8)->line('measure', $reach, -2.4, $reach, -0.8)
-            ->say('bite', $fold, -4.0, mm: abs($set->biteMm))->say('fold', $fold - $way * self::SIDE_MM * 0.5, self::LONG_MM + 3.2)->say('allowance', $fold + $way * self::SIDE_MM * 0.6, self::LONG_MM + 3.2);
+            ->label('bite', $fold, -4.0, mm: abs($set->biteMm))->label('fold', $fold - $way * self::SIDE_MM * 0.5, self::LONG_MM + 3.2)->label('allowance', $fold + $way * self::SIDE_MM * 0.6, self::LONG_MM + 3.2);
 
         return $pen->picture(true);
     }

@@ -37,8 +37,8 @@ final class BobbinPicture implements Drawer
         $pen->box('metal', -24, -$r, -20, $r)->box('metal', 20, -$r, 24, $r)->box('dark', -24, -2, -20, 2)->box('dark', 20, -2, 24, 2);
         if ($state === 'winding') {
             // Thread comes from under the disc; the tail is held for the first turns.
-            $pen->shape('thread', [[-96, 8], [-74, 16], [-66, 6], [-20, -10]])->oval('metal', -70, 10, 9, 6)->say('under-the-disc', -74, 34)
-                ->shape('thread', [[-22, -22], [-30, -40]])->say('hold-tail', -30, -46)->box('metal', 40, -24, 46, 20)->say('winder-stops', 46, 36);
+            $pen->shape('thread', [[-96, 8], [-74, 16], [-66, 6], [-20, -10]])->oval('metal', -70, 10, 9, 6)->label('under-the-disc', -74, 34)
+                ->shape('thread', [[-22, -22], [-30, -40]])->label('hold-tail', -30, -46)->box('metal', 40, -24, 46, 20)->label('winder-stops', 46, 36);
         }
         in_array($state, ['over-full', 'uneven'], true) && $pen->cross(0, 0, 22);
     }
@@ -61,8 +61,8 @@ final class BobbinPicture implements Drawer
             $turn[] = 15 * sin($a);
         }
         $pen->arrow(7, ...$turn);
-        $state === 'slit-out' ? $pen->cross(29, 26, 9)->say('not-in-slit', 46, 52) : $pen->oval('lit', 29, 26, 10)->say('in-slit', 52, 52);
+        $state === 'slit-out' ? $pen->cross(29, 26, 9)->label('not-in-slit', 46, 52) : $pen->oval('lit', 29, 26, 10)->label('in-slit', 52, 52);
         $wrong && $pen->cross(0, 0, 24);
-        $pen->say($bobbin === 'front' ? 'from-the-front' : 'from-above', 0, -40);
+        $pen->label($bobbin === 'front' ? 'from-the-front' : 'from-above', 0, -40);
     }
 }

@@ -13,9 +13,9 @@ final class DiscsPicture implements Drawer
     {
         $pen = new Pen;
         $this->discs($pen, 30.0, 5.0);
-        $pen->oval('thread', 30.0, 34.0, 2.2)->line('thread', 30.0, 34.0, 30.0, 66.0)->say('foot-up', 30.0, 82.0);
+        $pen->oval('thread', 30.0, 34.0, 2.2)->line('thread', 30.0, 34.0, 30.0, 66.0)->label('foot-up', 30.0, 82.0);
         $this->discs($pen, 112.0, 0.8);
-        $pen->oval('thread', 112.0, 4.0, 2.2)->line('thread', 112.0, 4.0, 112.0, -8.0)->cross(112.0, 4.0, 7.0)->say('foot-down', 112.0, 82.0);
+        $pen->oval('thread', 112.0, 4.0, 2.2)->line('thread', 112.0, 4.0, 112.0, -8.0)->cross(112.0, 4.0, 7.0)->label('foot-down', 112.0, 82.0);
 
         return $pen->picture();
     }

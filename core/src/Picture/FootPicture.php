@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Picture;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Foot;
+use OpenSeam\Core\Machine\FootBook;
 
 /**
  * A presser foot to scale: from above as it lies before who sews, its sole, or
@@ -24,7 +25,7 @@ final class FootPicture implements Drawer
 
     public function draw(Data $d, Shown $of): Picture
     {
-        $foot = Foot::read(Data::of(['kind' => $d->text('foot')], $d->path('')));
+        $foot = Foot::read(Data::of(['kind' => FootBook::standard()->get($d->text('foot'), $d->path('foot'))->id]));
         $view = $d->among('view', self::VIEWS, 'above');
         if ($view === 'side') {
             return self::side($foot);
@@ -98,7 +99,7 @@ final class FootPicture implements Drawer
     private static function oneToe(Pen $pen, int $way, float $back, float $front): void
     {
         $pen->shape('metal', [[$way * 0.9, -1.2], [$way * 0.9, $back], [$way * 7.5, $back], [$way * 7.5, $front - 2.5], [$way * 6.0, $front], [$way * 1.6, $front], [$way * 1.5, 1.6], [$way * 2.6, 1.2], [$way * 2.6, -1.2]])
-            ->shape('arrow', [[-$way * 5.0, 0], [-$way * 2.4, 0]])->say('open-side', -$way * 7.0, -3.0);
+            ->shape('arrow', [[-$way * 5.0, 0], [-$way * 2.4, 0]])->label('open-side', -$way * 7.0, -3.0);
     }
 
     private static function feature(Pen $pen, string $has, Foot $foot, bool $sole, float $left, float $right, float $back, float $front): void

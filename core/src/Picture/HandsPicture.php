@@ -24,9 +24,9 @@ final class HandsPicture implements Drawer
         $pen->box('body', -140, -70, 120, 140)->add($scene);
         $this->needle($pen, ! $d->flag('bare'));
         if ($d->flag('eye')) {
-            $pen->oval('paper', 16, 106, 16, 9)->oval('ink', 16, 106, 16, 9)->oval('dark', 16, 104, 5)->arrow(9, 16, 96, 16, 40)->say('look-here', 16, 134);
+            $pen->oval('paper', 16, 106, 16, 9)->oval('ink', 16, 106, 16, 9)->oval('dark', 16, 104, 5)->arrow(9, 16, 96, 16, 40)->label('look-here', 16, 134);
         }
-        $d->flag('zone') && $pen->say('never-here', 0, -self::ZONE_MM - 14);
+        $d->flag('zone') && $pen->label('never-here', 0, -self::ZONE_MM - 14);
         $picture = $pen->picture(true, [-140.0, -70.0, 120.0, 140.0]);
 
         return $of->leftHanded ? $picture->mirrored() : $picture;

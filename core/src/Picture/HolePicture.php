@@ -101,7 +101,7 @@ final class HolePicture implements Drawer
         $state === 'overcut' && $pen->cross($x + $long, $y, 3.0);
         if (in_array($state, ['pinned', 'opened'], true)) {
             $pin = $x + $long - $bar - 0.8;
-            $pen->line('pin', $pin, $y - 11, $pin, $y + 9)->oval('mark', $pin, $y - 11.5, 1.3)->say('pin-inside-bar', $pin, $y + 17);
+            $pen->line('pin', $pin, $y - 11, $pin, $y + 9)->oval('mark', $pin, $y - 11.5, 1.3)->label('pin-inside-bar', $pin, $y + 17);
         }
         $state === 'opened' && $pen->shape('metal', [[$x - 22, $y - 3], [$x + 4, $y - 1.4], [$x + 9, $y - 0.3], [$x + 5, $y + 0.8], [$x + 3, $y + 3], [$x + 1, $y + 1], [$x - 22, $y + 1]]);
         $d->flag('cord') && $pen->shape('cord', [[$x - 4, $y - 1.9], [$x + $long, $y - 1.9], [$x + $long + 3, $y], [$x + $long, $y + 1.9], [$x - 4, $y + 1.9]]);

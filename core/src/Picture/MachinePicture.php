@@ -45,7 +45,7 @@ final class MachinePicture implements Drawer
         foreach ($d->texts('lit') as $i => $lit) {
             $this->light($pen, $lit, $d->path("lit[$i]"), $look, $large, $near === null ? null : self::WINDOWS[$near]);
         }
-        $d->flag('wheel') && $pen->arrow(12, 430, 70, 442, 90, 442, 122, 430, 148)->say('towards-you', 400, 184);
+        $d->flag('wheel') && $pen->arrow(12, 430, 70, 442, 90, 442, 122, 430, 148)->label('towards-you', 400, 184);
 
         return $pen->picture(false, $near === null ? null : self::WINDOWS[$near]);
     }
@@ -63,7 +63,7 @@ final class MachinePicture implements Drawer
         foreach (array_slice(self::STATIONS, 0, $upTo) as $i => [$x, $y]) {
             $size = 13.0;
             $side = $i === 2 ? 28.0 : -24.0;
-            $pen->oval('paper', $x + $side, $y, $size)->oval($i === $upTo - 1 ? 'lit' : 'ink', $x + $side, $y, $size)->say('', $x + $side, $y + 7, number: (string) ($i + 1));
+            $pen->oval('paper', $x + $side, $y, $size)->oval($i === $upTo - 1 ? 'lit' : 'ink', $x + $side, $y, $size)->label('', $x + $side, $y + 7, number: (string) ($i + 1));
         }
     }
 
@@ -85,7 +85,7 @@ final class MachinePicture implements Drawer
         $pen->oval('lit', $x, $y, max($box['width'], 14.0) / 2 + 6 * $large, $r);
         [$left, $right] = $window === null ? [0.0, 520.0] : [$window[0], $window[2]];
         $over = $window !== null && $y - $r - 10 * $large < $window[1];
-        $pen->say("part-$lit", $x, $over ? $y + $r + 20 * $large : $y - $r - 8 * $large, match (true) {
+        $pen->label("part-$lit", $x, $over ? $y + $r + 20 * $large : $y - $r - 8 * $large, match (true) {
             $x < $left + ($right - $left) * 0.25 => 'start',
             $x > $left + ($right - $left) * 0.75 => 'end',
             default => 'middle',

@@ -31,7 +31,7 @@ final class NeedlePicture implements Drawer
         if ($state === 'sizes') {
             foreach ([0.7, 0.8, 0.9, 1.0] as $i => $blade) {
                 $this->needle($pen, $i * 26.0, 0.0, $blade, 'out');
-                $pen->say('', $i * 26.0, 150.0, number: (string) round($blade * 100));
+                $pen->label('', $i * 26.0, 150.0, number: (string) round($blade * 100));
             }
 
             return $pen->picture();
@@ -41,8 +41,8 @@ final class NeedlePicture implements Drawer
         }
         $down = $state === 'not-home' ? 16.0 : 0.0;
         $this->needle($pen, 0.0, $down, $size, $state);
-        $state === 'seated' && $pen->line('lit', -16.0, 0.0, 16.0, 0.0)->say('to-the-stop', -24.0, 6.0, 'end');
-        $state === 'not-home' && $pen->cross(0.0, 8.0, 10.0)->say('gap', -24.0, 10.0, 'end');
+        $state === 'seated' && $pen->line('lit', -16.0, 0.0, 16.0, 0.0)->label('to-the-stop', -24.0, 6.0, 'end');
+        $state === 'not-home' && $pen->cross(0.0, 8.0, 10.0)->label('gap', -24.0, 10.0, 'end');
         // The shank in section, the back of the machine up.
         $flat = match ($state) {
             'backwards' => 1,
@@ -50,7 +50,7 @@ final class NeedlePicture implements Drawer
             default => -1,
         };
         $this->section($pen, 74.0, 40.0, 15.0, $flat);
-        $pen->say('flat-side', 74.0, $flat === 1 ? 72.0 : 16.0);
+        $pen->label('flat-side', 74.0, $flat === 1 ? 72.0 : 16.0);
         $state === 'backwards' && $pen->cross(74.0, 40.0, 14.0);
         if (str_starts_with($state, 'threaded')) {
             $side = $state === 'threaded-side';
@@ -69,7 +69,7 @@ final class NeedlePicture implements Drawer
         $tip = $state === 'blunt' ? [[$x + $half + $bend, $top + 128.0], [$x - $half * 0.6 + $bend, $top + 130.0], [$x - $half + $bend, $top + 126.0]] : [[$x + $bend, $top + 140.0]];
         $pen->shape('metal', [[$x - $shank, $top + 50.0], [$x + $shank, $top + 50.0], [$x + $half, $top + 62.0], [$x + $half + $bend * 0.1, $top + 90.0], [$x + $half + $bend, $top + 124.0], ...$tip, [$x - $half + $bend, $top + 124.0], [$x - $half + $bend * 0.1, $top + 90.0], [$x - $half, $top + 62.0]]);
         $pen->line('thin', $x, $top + 64.0, $x + $bend * 0.4, $top + 112.0)->oval('dark', $x + $bend * 0.9, $top + 120.0, max(0.7, $half * 0.45), 4.0);
-        $state === 'bent' && $pen->line('chalk', $x, $top + 50.0, $x, $top + 142.0)->say('roll-it', $x + 20.0, $top + 138.0, 'start');
+        $state === 'bent' && $pen->line('chalk', $x, $top + 50.0, $x, $top + 142.0)->label('roll-it', $x + 20.0, $top + 138.0, 'start');
         $state === 'blunt' && $pen->oval('lit', $x, $top + 128.0, 12.0);
     }
 

@@ -71,11 +71,11 @@ final class Pen
     {
         $this->line('measure', $x1, $y, $x2, $y)->line('measure', $x1, $y - $tick, $x1, $y + $tick)->line('measure', $x2, $y - $tick, $x2, $y + $tick);
 
-        return $key === null ? $this : $this->say($key, ($x1 + $x2) / 2, $y + $tick * 3.2, mm: $mm ?? abs($x2 - $x1));
+        return $key === null ? $this : $this->label($key, ($x1 + $x2) / 2, $y + $tick * 3.2, mm: $mm ?? abs($x2 - $x1));
     }
 
     /** @param  'start'|'middle'|'end'  $anchor */
-    public function say(string $key, float $x, float $y, string $anchor = 'middle', ?float $mm = null, string $number = ''): self
+    public function label(string $key, float $x, float $y, string $anchor = 'middle', ?float $mm = null, string $number = ''): self
     {
         $this->labels[] = new Label($key, $x, $y, $anchor, $mm, $number);
 

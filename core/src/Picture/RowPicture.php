@@ -51,18 +51,11 @@ final class RowPicture implements Drawer
         return $pen->picture(true);
     }
 
-    /**
-     * @return list<string>
-     *
-     * @throws InputError for a row that the sampler has not
-     */
+    /** @return list<string> those it is about; one that was taken away since is passed over, and without any it is about all */
     private function rows(Data $d, Sampler $sampler): array
     {
         $known = array_map(fn (Row $r): string => $r->id, array_values($sampler->rows));
-        $rows = $d->texts('rows');
-        foreach ($rows as $i => $row) {
-            in_array($row, $known, true) || throw InputError::at($d->path("rows[$i]"), $row, 'It must be a row of the sampler: '.implode(', ', $known).'.');
-        }
+        $rows = array_values(array_intersect($d->texts('rows'), $known));
 
         return $rows === [] ? $known : $rows;
     }
@@ -104,7 +97,7 @@ final class RowPicture implements Drawer
             [$nx, $ny] = [-($y2 - $y1) / $long * $large * 0.015, ($x2 - $x1) / $long * $large * 0.015];
             $pen->line('measure', $x1, $y1, $x2, $y2)->line('measure', $x1 - $nx, $y1 - $ny, $x1 + $nx, $y1 + $ny)->line('measure', $x2 - $nx, $y2 - $ny, $x2 + $nx, $y2 + $ny);
             if ($first) {
-                $pen->say('ruler-here', ($x1 + $x2) / 2, max($y1, $y2) + $large * 0.07);
+                $pen->label('ruler-here', ($x1 + $x2) / 2, max($y1, $y2) + $large * 0.07);
                 $first = false;
             }
         }

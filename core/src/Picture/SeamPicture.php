@@ -77,7 +77,7 @@ final class SeamPicture implements Drawer
             ClothLayer::draw($this->pen, $points, $t, $way === 1 ? 1 : -1, $way === 1 ? 'cloth-face' : 'cloth-other');
         }
         $this->row(0.0, -$t * 1.6, $t * 0.2);
-        $this->pen->say('right-side', 0.0, $t * 3.4);
+        $this->pen->label('right-side', 0.0, $t * 3.4);
     }
 
     /** Both allowances to one side; topstitched: held there by a row that shows. */
@@ -88,7 +88,7 @@ final class SeamPicture implements Drawer
         ClothLayer::draw($this->pen, [[24.0, 0.0], [$t * 2.4, 0.0], [$t * 1.2, -$t * 1.6], [0.0, -$t * 2.4], [-$this->allowance, -$t * 2.4]], $t, 1, 'cloth-other');
         $this->row(-$t * 0.3, -$t * 2.8, -$t * 0.2);
         $topstitched && $this->row(-$this->allowance * 0.4, -$t * 3.4, $t * 1.0);
-        $this->pen->say('right-side', 0.0, $t * 3.4);
+        $this->pen->label('right-side', 0.0, $t * 3.4);
     }
 
     /** Facing at the right, garment at the left: allowances trimmed in steps, and a row through facing and allowances. */
@@ -99,7 +99,7 @@ final class SeamPicture implements Drawer
         ClothLayer::draw($this->pen, [[24.0, 0.0], [$t * 0.6, 0.0], ...ClothLayer::turn($t * 0.6, 0.0, -$t * 2.4, -1), [$t * 0.6, -$t * 2.4], [$this->allowance * 0.4, -$t * 2.4]], $t, 1, 'cloth-other');
         $this->row(0.0, -$t * 3.0, -$t * 0.4);
         $state === 'understitched' && $this->row(3.0 + $t, -$t * 3.2, $t * 1.0);
-        $this->pen->say('garment', -16.0, $t * 3.4)->say('facing', 16.0, $t * 4.0);
+        $this->pen->label('garment', -16.0, $t * 3.4)->label('facing', 16.0, $t * 4.0);
     }
 
     /** Sewn wrong sides together, turned, and sewn again round the edges. */
@@ -109,7 +109,7 @@ final class SeamPicture implements Drawer
         foreach ([-1, 1] as $way) {
             ClothLayer::draw($this->pen, [[$way * 18.0, 0.0], [$way * $t, 0.0], [$way * $t * 0.7, -$t], [$way * $t * 0.7, -9.0], ...self::mirrored(ClothLayer::turn($t * 0.7, -9.0, -9.0 - $t, 1, 4), $way), [0.0, -9.6], [$way * -0.2, -5.0]], $t * 0.6, $way === 1 ? -1 : 1, $way === 1 ? 'cloth-face' : 'cloth-other');
         }
-        $this->pen->line('sewn', -$t * 1.8, -2.0, $t * 1.8, -2.0)->line('sewn', -$t, -7.4, $t, -7.4)->say('right-side', 0.0, $t * 3.4);
+        $this->pen->line('sewn', -$t * 1.8, -2.0, $t * 1.8, -2.0)->line('sewn', -$t, -7.4, $t, -7.4)->label('right-side', 0.0, $t * 3.4);
     }
 
     private function piped(): void
@@ -163,7 +163,7 @@ final class SeamPicture implements Drawer
             $this->pen->oval('dark', $way * 1.1, -$t * 2.7, 1.0);
             $concealed ? $this->row($way * 2.4, -$t * 3.4, -$t * 0.6) : $this->row($way * 5.5, -$t * 3.4, $t * 0.9);
         }
-        $this->pen->say('right-side', 0.0, $t * 4.4);
+        $this->pen->label('right-side', 0.0, $t * 4.4);
     }
 
     private function row(float $x, float $from, float $to): void

@@ -50,11 +50,11 @@ final class StitchPicture implements Drawer
             $points = $bent->of(array_map(fn (array $p): array => [$p[0], $p[1] + $at], NeedlePoints::along($settings, $long)));
             $bent->isShifted() && $pen->line('chalk', 0, $at, $long, $at);
             $row->has('bites_mm') ? self::bites($pen, $points, $settings->widthMm, $at, $row->numberWithin('bites_mm', null, 0.2, 10)) : StitchThread::draw($pen, $points, $settings, $face, $bent);
-            $d->flag('names') && $pen->say('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
+            $d->flag('names') && $pen->label('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
         }
         if ($edge !== null) {
             $to = $y / 2 + $edge;
-            $d->flag('measure') && $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $to)->say('length', $long * 0.5 + 2, ($y / 2 + $to) / 2 + 1, 'start', $edge);
+            $d->flag('measure') && $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $to)->label('length', $long * 0.5 + 2, ($y / 2 + $to) / 2 + 1, 'start', $edge);
         }
         $d->flag('bare') || $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
 
@@ -98,6 +98,6 @@ final class StitchPicture implements Drawer
     private function scale(Pen $pen, float $y, float $long): void
     {
         $bar = $long >= 40 ? 20.0 : 10.0;
-        $pen->line('heavy', 0, $y + 1.8, $bar, $y + 1.8)->line('heavy', 0, $y + 1.2, 0, $y + 2.4)->line('heavy', $bar, $y + 1.2, $bar, $y + 2.4)->say('bar', $bar + 1.0, $y + 2.8, 'start', $bar);
+        $pen->line('heavy', 0, $y + 1.8, $bar, $y + 1.8)->line('heavy', 0, $y + 1.2, 0, $y + 2.4)->line('heavy', $bar, $y + 1.2, $bar, $y + 2.4)->label('bar', $bar + 1.0, $y + 2.8, 'start', $bar);
     }
 }

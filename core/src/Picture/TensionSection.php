@@ -29,7 +29,7 @@ final class TensionSection implements Drawer
         }
         array_pop($top);
         array_pop($under);
-        $pen->shape('thread', $top)->shape('thread-under', $under)->say('top-thread', 2.0, -4.0, 'start')->say('bobbin-thread', 2.0, $high + 8.0, 'start');
+        $pen->shape('thread', $top)->shape('thread-under', $under)->label('top-thread', 2.0, -4.0, 'start')->label('bobbin-thread', 2.0, $high + 8.0, 'start');
 
         return $pen->picture();
     }

@@ -138,13 +138,16 @@ final class FoldTest extends TestCase
         $story = FoldStory::read(Data::of(self::story()));
         foreach ($story->steps as $step) {
             $shapes = FoldDrawing::section($story, $step);
-            $cloth = $shapes[0]->points;
-            self::assertSame([$step->strip->x(0), $step->strip->x(110)], [$cloth[0][0], $cloth[count($cloth) - 1][0]]);
+            // The cloth is as thick as it is drawn: its middle runs between its two sides.
+            $sides = array_values(array_filter($shapes, fn (Shape $s): bool => $s->role === 'cloth-face'))[0]->points;
+            $half = intdiv(count($sides), 2);
+            $cloth = array_map(fn (int $i): array => [($sides[$i][0] + $sides[2 * $half - 1 - $i][0]) / 2, ($sides[$i][1] + $sides[2 * $half - 1 - $i][1]) / 2], range(0, $half - 1));
+            self::assertEqualsWithDelta([$step->strip->x(0), $step->strip->x(110)], [$cloth[0][0], $cloth[count($cloth) - 1][0]], 1e-9);
             // At its end the garment's right side lies below while it is wrong side up, above when it is turned.
-            $right = $shapes[1]->points;
+            $right = array_values(array_filter($shapes, fn (Shape $s): bool => $s->role === 'right-side'))[0]->points;
             self::assertSame($step->strip->isRightUp($step->strip->pieceAt(110)), $right[count($right) - 1][1] < $cloth[count($cloth) - 1][1]);
             // Nothing lies below the table.
-            self::assertLessThanOrEqual(0.0, max(array_column($cloth, 1)));
+            self::assertLessThanOrEqual(0.0, max(array_column($sides, 1)));
         }
         $seam = array_values(array_filter(FoldDrawing::section($story, $story->steps[3]), fn (Shape $s): bool => $s->role === 'sewn'));
         self::assertCount(1, $seam, 'one stitch through all three');
