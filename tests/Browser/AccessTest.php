@@ -24,7 +24,7 @@ final class AccessTest extends BrowserCase
         yield 'room' => ['/room', 'Window 1'];
         yield 'room, machines' => ['/room?show=machines', 'Hearth 5'];
         yield 'room, feet' => ['/room?show=feet', 'Blind hem'];
-        foreach (['stitch' => 'underside', 'guide' => 'comes out', 'clearance' => 'hand wheel', 'needle' => 'universal', 'dial' => 'Comes out', 'tension' => 'illustration', 'feet' => 'needed'] as $tool => $words) {
+        foreach (['stitch' => 'underside', 'guide' => 'comes out', 'clearance' => 'hand wheel', 'needle' => 'universal', 'dial' => 'Comes out', 'tension' => 'illustration', 'feet' => 'needed', 'name' => 'Pick what is seen', 'blind-hem' => 'just bites'] as $tool => $words) {
             yield "workshop, $tool" => ["/workshop/$tool", $words];
         }
         yield 'materials' => ['/materials/{class}', 'in the cupboard'];
@@ -39,6 +39,8 @@ final class AccessTest extends BrowserCase
         yield 'end of the course' => ['/class/{class}/end', 'Print certificates'];
         yield 'the words' => ['/class/{class}#words', 'Find a word'];
         yield 'look' => ['look', 'Seen on it'];
+        yield 'the screen at the front' => ['/front/{class}?lesson=blind-hem', 'the swing just bites'];
+        yield 'its pages from a phone' => ['/front/{class}/remote', 'Next'];
     }
 
     #[DataProvider('places')]

@@ -5,9 +5,19 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\SewingClass;
+use App\Printing\Format;
+use App\Printing\Pdf;
+use App\Printing\Sheet;
+use App\Views\PictureView;
 use DOMDocument;
+use Illuminate\Testing\TestResponse;
+use OpenSeam\Core\Course\WallCharts;
 use OpenSeam\Core\Curriculum\Bundle;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\Machine\Foot;
+use OpenSeam\Core\Picture\FootPicture;
 use OpenSeam\Core\Tests\Support\Fixtures;
+use OpenSeam\Core\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -57,6 +67,103 @@ final class PrintTest extends TestCase
         $column = array_sum(array_map(fn (int $mm): int => $dark(10 + 100 - 15.9, 10.0 + $mm) ? 1 : 0, range(20, 120)));
         self::assertGreaterThan(70, $column, 'the row at 15.9 mm');
         self::assertLessThan(5, array_sum(array_map(fn (int $mm): int => $dark(10 + 100 - 18.0, 10.0 + $mm) ? 1 : 0, range(20, 120))));
+    }
+
+    /** One side, half of the sheet in the printer, in our own type, for every lesson; and the same for Letter. */
+    public function test_every_students_card_is_one_side(): void
+    {
+        foreach (Fixtures::bundle()->lessons as $id => $lesson) {
+            [$pages, $size, $fonts, $text] = self::looked((string) $this->get("/api/lessons/$id/print?what=card")->assertOk()->getContent());
+            self::assertSame(1, $pages, $id);
+            self::assertSame([148, 210], $size, $id);
+            self::assertStringContainsString('AtkinsonHyperlegible', $fonts);
+            foreach ($lesson->steps as $i => $step) {
+                self::assertMatchesRegularExpression('/\b'.($i + 1).'\s/', $text, "$id: step ".($i + 1));
+            }
+            self::assertGreaterThanOrEqual(9.0, self::smallest((string) $this->get("/api/lessons/$id/print?what=card")->getContent()) + 0.05, $id);
+        }
+        self::assertSame([140, 216], self::looked((string) $this->get('/api/lessons/guides/print?what=card&format=Letter')->assertOk()->getContent())[1]);
+    }
+
+    public function test_charts_come_whole_and_in_two_sheets(): void
+    {
+        foreach (WallCharts::ALL as $chart) {
+            [$pages, $size] = self::looked((string) $this->get("/api/print/chart?chart=$chart")->assertOk()->getContent());
+            self::assertSame([1, [297, 420]], [$pages, $size], $chart);
+            [$pages, $size] = self::looked((string) $this->get("/api/print/chart?chart=$chart&sheets=tiles")->assertOk()->getContent());
+            // What is one row of pictures needs no second sheet.
+            self::assertSame([$chart === 'feet' ? 1 : 2, [297, 210]], [$pages, $size], $chart);
+        }
+        $this->assertProblem($this->getJson('/api/print/chart?chart=stars'), 422, 'chart', 'zigzag');
+        $this->assertProblem($this->getJson('/api/print/chart?chart=feet&sheets=nine'), 422, 'sheets', 'tiles');
+    }
+
+    /** What is drawn to scale is as large on paper as it is on the machine: a zigzag of 5 mm, measured. */
+    public function test_the_zigzag_ladder_is_true_to_size(): void
+    {
+        $page = self::page($this->get('/api/print/chart?chart=zigzag'));
+        [$pixels, $width] = $page;
+        // The first cell: a dense row of 5 mm on its cloth. Down through its middle the thread is one dark stretch.
+        $best = 0.0;
+        for ($x = 250; $x < 600; $x++) {
+            $run = $longest = 0;
+            for ($y = 250; $y < 1100; $y++) {
+                $run = ord($pixels[$y * $width + $x]) < 60 ? $run + 1 : 0;
+                $longest = max($longest, $run);
+            }
+            $best = max($best, $longest / 10);
+        }
+        self::assertEqualsWithDelta(5.0, $best, 0.5, 'the swing and the thickness of its line');
+    }
+
+    /** The same shapes on the screen and on paper: where SVG has them, PDF has them. */
+    public function test_screen_and_paper_draw_the_same(): void
+    {
+        $picture = FootPicture::of(Foot::read(Data::of(['kind' => 'standard'])), 'above');
+        $view = PictureView::of($picture, Words::in());
+        $sheet = (new Sheet(Format::A4, 'foot'))->blank(100, 100);
+        $scale = $sheet->drawing($picture, Words::in(), 10, 10, 80, 80);
+        [$pixels, $width] = self::page(TestResponse::fromBaseResponse(Pdf::of($sheet->bytes(), 'foot')));
+        // The opening is the dark box; its corners in the picture's own mm are those of the SVG path.
+        $dark = array_values(array_filter($view->shapes, fn (array $s): bool => $s['role'] === 'dark'))[0]['d'];
+        preg_match_all('/-?\d+(?:\.\d+)?/', $dark, $m);
+        $xs = array_map(floatval(...), array_filter($m[0], fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY));
+        $left = 10 + (80 - $view->box['width'] * $scale) / 2 - $view->box['left'] * $scale;
+        $top = 10 + (80 - $view->box['height'] * $scale) / 2 - $view->box['top'] * $scale;
+        $y = (int) round(($top + 0.9 * $scale) * 10);
+        [$from, $long] = self::darkRun([$pixels, $width, 1000], $y);
+        self::assertEqualsWithDelta($left + min($xs ?: [0.0]) * $scale, $from, 0.4);
+        self::assertEqualsWithDelta((max($xs ?: [0.0]) - min($xs ?: [0.0])) * $scale, $long, 0.6);
+    }
+
+    /**
+     * @return array{int, array{int, int}, string, string} pages, size in mm, fonts, text
+     */
+    private static function looked(string $pdf): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'seam-card');
+        file_put_contents($file, $pdf);
+        $info = (string) shell_exec('pdfinfo '.escapeshellarg($file));
+        $fonts = (string) shell_exec('pdffonts '.escapeshellarg($file));
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
+        unlink($file);
+        preg_match('/Pages:\s+(\d+)/', $info, $p);
+        preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $info, $s);
+
+        return [(int) ($p[1] ?? 0), [(int) round((float) ($s[1] ?? 0) * 25.4 / 72), (int) round((float) ($s[2] ?? 0) * 25.4 / 72)], $fonts, $text];
+    }
+
+    /** Of all type on its pages, pt. */
+    private static function smallest(string $pdf): float
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'seam-card');
+        file_put_contents($file, $pdf);
+        $xml = (string) shell_exec('pdftohtml -xml -i -stdout '.escapeshellarg($file).' 2>/dev/null');
+        unlink($file);
+        // In its own pixels, one and a half to the point.
+        preg_match_all('/<fontspec[^>]* size="(\d+)" family="[^"]*Atkinson/', $xml, $m);
+
+        return $m[1] === [] ? 0.0 : min(array_map(floatval(...), $m[1])) / 1.5 + 0.34;
     }
 
     public function test_a_sampler_larger_than_the_page_comes_in_tiles(): void

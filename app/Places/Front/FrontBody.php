@@ -16,7 +16,7 @@ final class FrontBody extends Body
         return [
             'lesson' => ['required', 'string', 'max:60'],
             'at' => ['required', 'integer', 'min:0', 'max:60'],
-            'begun_at' => ['present', 'nullable', 'date'],
+            'begun_at' => ['present', 'nullable', 'string', 'max:40', 'date'],
         ];
     }
 }

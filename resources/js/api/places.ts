@@ -10,7 +10,7 @@ export const READ = {
     materials: ['materials', 'print'],
     lessons: ['lessons', 'pictures', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
     room: ['room', 'machines'],
-    workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run'],
+    workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run', 'foot-parts', 'foot-name', 'blind-hem'],
     studio: ['studio', 'soundness'],
 } as const
 

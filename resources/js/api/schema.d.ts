@@ -4134,7 +4134,7 @@ export interface components {
         FrontBody: {
             lesson: string;
             at: number;
-            begun_at: unknown;
+            begun_at: string | null;
         };
         /** @description What the screen at the front shows: which lesson, which of its pictures, since when. Nobody's name. */
         FrontView: {
