@@ -6,15 +6,18 @@ namespace App\Views;
 
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\Course\Setting;
 use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Picture\Picture;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Scan\PictureReadings;
+use OpenSeam\Core\Words;
 
 /** A lesson with its sampler. */
 #[OA\Schema]
@@ -58,6 +61,7 @@ final readonly class LessonView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $points,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $steps,
         #[OA\Property(nullable: true)] public ?DrawingView $drawing,
+        #[OA\Property(nullable: true, description: 'what it is about, where nothing of it is sewn')] public ?PictureView $picture,
         #[OA\Property(type: 'array', items: new OA\Items(ref: RowView::class))] public array $rows,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FaultView::class))] public array $faults,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DrillView::class))] public array $drills,
@@ -85,12 +89,20 @@ final readonly class LessonView
             $lesson->machine, $lesson->foot, ($lesson->sews[0] ?? null)?->setup->stitch->kind->id, ($lesson->sews[0] ?? null)?->setup->stitch->kind->swings() ?? false,
             array_map(fn (Setting $s): SettingView => SettingView::of($s, $usual[$s->name] ?? null), $lesson->settings),
             $lesson->cautions, $lesson->points, $lesson->steps,
-            DrawingView::of($lesson),
+            DrawingView::of($lesson), self::picture($lesson),
             array_values(array_map(fn (Row $r): RowView => self::row($r, $figures[$r->id] ?? null), $lesson->sampler->rows)),
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, array_map(FoldView::of(...), $lesson->folds), WayView::of($lesson->way),
             array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->stitch->kind->generator === 'buttonhole') !== [],
         );
+    }
+
+    /** What is shown first, without words: it is a sign for the lesson. */
+    private static function picture(Lesson $lesson): ?PictureView
+    {
+        $acts = $lesson->sampler->pieces === [] ? LessonPictures::of($lesson)->acts : [];
+
+        return $acts === [] ? null : PictureView::of(new Picture($acts[0]->shapes, window: $acts[0]->window), Words::in());
     }
 
     /** @return list<NamedView> */

@@ -14,9 +14,9 @@ use OpenSeam\Core\Stitch\StitchSettings;
 /** The row of a blind hem on fold and allowance from above, to scale: how deep each swing bites. */
 final class BlindHemPicture implements Drawer
 {
-    private const LONG_MM = 26.0;
+    private const LONG_MM = 44.0;
 
-    private const SIDE_MM = 9.0;
+    private const SIDE_MM = 10.0;
 
     public function draw(Data $d, Shown $of): Picture
     {
@@ -31,21 +31,21 @@ final class BlindHemPicture implements Drawer
         $way = $set->mirrored ? -1 : 1;
         $pen = new Pen;
         $fold = $set->bladeMm;
-        // The garment lies folded on the left of the blade, its hem's allowance on the right.
-        $pen->box('cloth-other', min($fold, $fold - $way * self::SIDE_MM), 0, max($fold, $fold - $way * self::SIDE_MM), self::LONG_MM)
-            ->box('cloth-back', min($fold, $fold + $way * self::SIDE_MM), 0, max($fold, $fold + $way * self::SIDE_MM), self::LONG_MM)
-            ->line('heavy', $fold, 0, $fold, self::LONG_MM);
-        // Sewn away from who sits there: the row runs up the picture.
-        $points = array_map(fn (array $p): array => [$set->positionMm + $way * $p[1], self::LONG_MM - 3 - $p[0]], NeedlePoints::along($settings, self::LONG_MM - 4));
+        // Sewn to the right; what lies to the left of the blade, the folded garment, is above in the picture.
+        $side = fn (string $role, float $to): Pen => $pen->box($role, 0, min($fold, $to), self::LONG_MM, max($fold, $to));
+        $side('cloth-other', $fold - $way * self::SIDE_MM);
+        $side('cloth-back', $fold + $way * self::SIDE_MM);
+        $pen->line('heavy', 0, $fold, self::LONG_MM, $fold);
+        $points = array_map(fn (array $p): array => [$p[0] + 2, $set->positionMm + $way * $p[1]], NeedlePoints::along($settings, self::LONG_MM - 4));
         $pen->shape('thread', $points);
         foreach ($points as [$x, $y]) {
-            $deep = $way * ($fold - $x);
-            $deep > 0 && $pen->oval('mark', $x, $y, 0.45);
+            $way * ($fold - $y) > 0 && $pen->oval('mark', $x, $y, 0.5);
         }
-        $pen->box('body', min($fold, $fold + $way * 0.7), self::LONG_MM - 2.6, max($fold, $fold + $way * 0.7), self::LONG_MM + 4)->label('blade', $fold, self::LONG_MM + 7.5);
+        $end = self::LONG_MM;
+        $pen->box('body', $end - 4, min($fold, $fold + $way * 0.8), $end + 6, max($fold, $fold + $way * 0.8))->label('blade', $end + 1, $fold + $way * 4.0);
         $reach = $fold - $way * $set->biteMm;
-        $pen->line('measure', $fold, -1.6, $reach, -1.6)->line('measure', $fold, -2.4, $fold, -0.8)->line('measure', $reach, -2.4, $reach, -0.8)
-            ->label('bite', $fold, -4.0, mm: abs($set->biteMm))->label('fold', $fold - $way * self::SIDE_MM * 0.5, self::LONG_MM + 3.2)->label('allowance', $fold + $way * self::SIDE_MM * 0.6, self::LONG_MM + 3.2);
+        $pen->line('measure', -2, $fold, -2, $reach)->line('measure', -3, $fold, -1, $fold)->line('measure', -3, $reach, -1, $reach)
+            ->label('bite', -3.6, $fold + 1, 'end', abs($set->biteMm))->label('fold', 4, $fold - $way * self::SIDE_MM * 0.6 + 1, 'start')->label('allowance', 4, $fold + $way * self::SIDE_MM * 0.75 + 1, 'start');
 
         return $pen->picture(true);
     }

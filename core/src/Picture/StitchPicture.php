@@ -20,6 +20,9 @@ final class StitchPicture implements Drawer
 
     private const MOST_ROWS = 8;
 
+    /** Cloth that is drawn on the other side of a seam than its edge, mm. */
+    private const INSIDE_MM = 8.0;
+
     public function draw(Data $d, Shown $of): Picture
     {
         $rows = $d->parts('rows');
@@ -42,7 +45,7 @@ final class StitchPicture implements Drawer
             $bend = Bend::read($row->part('bend'));
             $bend->puckersMm > 0 && $edge ??= 4.0;
         }
-        $this->cloth($pen, $left, -1.6, $long + 3.0, $y + ($edge === null ? 1.6 : $below - $y / 2), $bend->puckersMm);
+        $this->cloth($pen, $left, $edge === null ? -1.6 : -self::INSIDE_MM, $long + 3.0, $y + ($edge === null ? 1.6 : $below - $y / 2), $bend->puckersMm);
         foreach ($drawn as [$row, $settings, $at]) {
             $bent = Bend::read($row->part('bend'));
             $bent->tunnelMm > 0 && $pen->box('cloth-back', 0, $at - $settings->widthMm / 2, $long, $at + $settings->widthMm / 2);

@@ -86,7 +86,7 @@ final class BlindHemTest extends TestCase
                 $set = BlindHem::of($width, $position, $blade);
                 $picture = BlindHemPicture::of($set, $stretch);
                 [$row] = array_values(array_filter($picture->shapes, fn (Shape $s): bool => $s->role === 'thread'));
-                self::assertEqualsWithDelta($set->biteMm, $blade - min(array_column($row->points, 0) ?: [0.0]), 1e-9);
+                self::assertEqualsWithDelta($set->biteMm, $blade - min(array_column($row->points, 1) ?: [0.0]), 1e-9);
             }
         }
     }

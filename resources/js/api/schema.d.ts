@@ -4527,6 +4527,7 @@ export interface components {
             points: string[];
             steps: string[];
             drawing: components["schemas"]["DrawingView"] | null;
+            picture: components["schemas"]["PictureView"] | null;
             rows: components["schemas"]["RowView"][];
             faults: components["schemas"]["FaultView"][];
             drills: components["schemas"]["DrillView"][];

@@ -1,11 +1,22 @@
 import type { Lesson } from '../api/queries'
 import { DrawingFrame } from './DrawingFrame'
+import { Drawn } from './Drawn'
 import { cx } from './dress'
 import { linePath } from './stitches'
 
-/** A lesson's sampler at thumbnail size, from the same geometry. Lessons without one get an empty hoop of thread. */
-export function MiniDrawing({ lesson, size = 44 }: { lesson: Pick<Lesson, 'drawing'> | undefined; size?: number }) {
+type Drawable = Pick<Lesson, 'drawing'> & Partial<Pick<Lesson, 'picture'>>
+
+/** A lesson's sampler at thumbnail size, from the same geometry; of one that sews nothing what it shows first; until it is known a hoop of thread. */
+export function MiniDrawing({ lesson, size = 44 }: { lesson: Drawable | undefined; size?: number }) {
     const drawing = lesson?.drawing ?? null
+    const picture = lesson?.picture ?? null
+    if (drawing === null && picture !== null) {
+        return (
+            <div className={cx('mini-picture')} style={{ width: size, height: size }}>
+                <Drawn picture={picture} />
+            </div>
+        )
+    }
     if (drawing === null) {
         return (
             <DrawingFrame width={size} height={size} className={cx('mini')}>

@@ -12,6 +12,8 @@ import { cx } from './dress'
 const HIGH = 110
 const LINE = 24
 const DEEP = 54
+/** Room for what up and down mean. */
+const LEFT = 74
 
 /** All samples as one long seam: on the guide line where all was good, off it where not; a chalk line for each session. */
 export function LongSeam({
@@ -29,16 +31,22 @@ export function LongSeam({
 }) {
     const { ref, width } = useElementSize<HTMLDivElement>()
     const [at, setAt] = useState(seam.length - 1)
-    const step = Math.min(90, Math.max(40, (width - 60) / Math.max(1, seam.length)))
-    const long = Math.max(width, 60 + step * seam.length)
-    const x = (i: number) => 24 + step / 2 + step * i
+    const step = Math.min(90, Math.max(40, (width - LEFT - 36) / Math.max(1, seam.length)))
+    const long = Math.max(width, LEFT + 36 + step * seam.length)
+    const x = (i: number) => LEFT + step / 2 + step * i
     const y = (s: View['SeamStitchView']) => LINE + DEEP * (1 - s.good)
     const shown = seam[at] ?? seam[seam.length - 1]
     return (
         <div className={cx('long-seam')}>
             <div ref={ref} className={cx('long-seam-cloth')} tabIndex={0} role="group" aria-label={t('student.allSamplesOldestFirst')}>
                 <DrawingFrame width={long} height={HIGH}>
-                    <line x1={20} x2={long - 10} y1={LINE} y2={LINE} className={cx('guide-line')} />
+                    <line x1={LEFT} x2={long - 10} y1={LINE} y2={LINE} className={cx('guide-line')} />
+                    <text x={10} y={LINE + 5} className="draw-label">
+                        {t('common.met')}
+                    </text>
+                    <text x={10} y={LINE + DEEP + 5} className="draw-label">
+                        {t('common.notYet')}
+                    </text>
                     {seam.map((s, i) =>
                         i > 0 && s.session === seam[i - 1]?.session && s.elsewhere === seam[i - 1]?.elsewhere ? null : (
                             <g key={s.sample.id}>
