@@ -39,10 +39,13 @@ $look = function (string $name) use ($browser, $today): void {
     $browser->rest();
 };
 $take('today', fn () => $browser->go($today)->see('Isaura'));
-$take('today-dark', function () use ($browser): void {
-    $browser->press('R. Sallow')->press('Denim');
+$take('front', function () use ($browser, $class): void {
+    $browser->go("/front/$class?lesson=blind-hem")->see('just bites');
+    foreach (range(1, 2) as $n) {
+        $browser->keys(WebDriverKeys::PAGE_DOWN)->see("$n / 5");
+    }
+    $browser->rest();
 });
-$browser->driver->executeScript("localStorage.removeItem('mantine-color-scheme-value')");
 $take('look-first-seam', function () use ($browser, $look, $seam): void {
     $look('Keziah');
     foreach ($seam as $reading) {

@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 use OpenSeam\Core\Bench\BenchSolver;
 use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\Course\Planning\SessionProblem;
 use OpenSeam\Core\Course\Planning\SessionSolver;
 use OpenSeam\Core\Curriculum\BundleFiles;
@@ -55,6 +56,15 @@ mt_srand(1);
 $xs = array_map(fn (): float => mt_rand() / 1e6, range(1, 1000));
 $measure('core: line through 1,000 points', 100, fn () => LeastSquares::fit($xs, $xs));
 
+$drawn = Fixtures::bundle()->lessons;
+$measure('core: all pictures of one lesson, each of 51', 10, function () use ($drawn, &$slowest): void {
+    foreach ($drawn as $lesson) {
+        $start = hrtime(true);
+        LessonPictures::of($lesson);
+        $slowest = max($slowest ?? 0.0, (hrtime(true) - $start) / 1e6);
+    }
+});
+printf("  %-57s %8.3f ms\n", 'core: pictures of the slowest lesson, slowest run', $slowest ?? 0.0);
 $satin = StitchSettings::of(StitchBook::standard()->get('satin'), 0.3, 5.0);
 $measure('core: 300 mm of satin, 1,001 needle points', 100, fn () => NeedlePoints::along($satin, 300.0));
 $stitches = array_fill_keys(StitchBook::standard()->own(), 'A');

@@ -19,6 +19,7 @@ use OpenSeam\Core\Picture\FootPicture;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
 /** Sheets are true to size: rendered at 254 dpi, where a pixel is a tenth of a millimetre, and measured. */
@@ -123,7 +124,10 @@ final class PrintTest extends TestCase
         $view = PictureView::of($picture, Words::in());
         $sheet = (new Sheet(Format::A4, 'foot'))->blank(100, 100);
         $scale = $sheet->drawing($picture, Words::in(), 10, 10, 80, 80);
-        [$pixels, $width] = self::page(TestResponse::fromBaseResponse(Pdf::of($sheet->bytes(), 'foot')));
+        $answer = Pdf::of($sheet->bytes(), 'foot');
+        /** @var TestResponse<Response> $response */
+        $response = new TestResponse($answer);
+        [$pixels, $width] = self::page($response);
         // The opening is the dark box; its corners in the picture's own mm are those of the SVG path.
         $dark = array_values(array_filter($view->shapes, fn (array $s): bool => $s['role'] === 'dark'))[0]['d'];
         preg_match_all('/-?\d+(?:\.\d+)?/', $dark, $m);

@@ -43,7 +43,7 @@ final readonly class DraftView
         return new self(
             $draft->lesson === null ? null : DrawingView::of($draft->lesson), $rows, array_map(DraftProblemView::of(...), $draft->problems),
             array_sum(array_column($figures, 'minutes')), array_sum(array_column($figures, 'thread_mm')), $draft->fits(),
-            $draft->pictures === null ? null : LessonPicturesView::of($draft->pictures, $words),
+            $draft->pictures === null || $draft->lesson === null ? null : LessonPicturesView::of($draft->pictures, $draft->lesson, $words),
         );
     }
 }

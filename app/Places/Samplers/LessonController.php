@@ -74,7 +74,7 @@ final readonly class LessonController
         $found = $shelf->asTaught($request->string('class')->toString())->lesson($lesson);
         $pictures = LessonPictures::of($found, $machine === null ? new MachineLook : MachineLook::of($machine->core()), $request->query('hand') === 'left');
 
-        return new JsonResponse(LessonPicturesView::of($pictures, Words::in(Who::asks($request)->unit)));
+        return new JsonResponse(LessonPicturesView::of($pictures, $found, Words::in(Who::asks($request)->unit)));
     }
 
     #[OA\Get(

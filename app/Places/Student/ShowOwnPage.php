@@ -121,8 +121,8 @@ final readonly class ShowOwnPage
             $lesson = $this->lesson($class, $s->lesson(), $room, $machine);
             $at = $room->machines->firstWhere('id', $machine)?->core();
 
-            return $lesson === null ? new LessonPicturesView([], []) : LessonPicturesView::of(
-                LessonPictures::of($lesson, $at === null ? new MachineLook : MachineLook::of($at), $s->enrolment->student->hand === 'left'), Words::in($unit),
+            return $lesson === null ? new LessonPicturesView([], [], []) : LessonPicturesView::of(
+                LessonPictures::of($lesson, $at === null ? new MachineLook : MachineLook::of($at), $s->enrolment->student->hand === 'left'), $lesson, Words::in($unit),
             );
         });
     }

@@ -9,6 +9,7 @@ use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\OwnStitch;
 use OpenSeam\Core\Picture\FoldStory;
+use OpenSeam\Core\Picture\Story;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\Sampler;
 
@@ -49,6 +50,8 @@ final readonly class Lesson
         public array $mistakes = [],
         /** @var list<FoldStory> how something of it is folded and sewn */
         public array $folds = [],
+        /** @var list<Story> something of it, picture after picture */
+        public array $stories = [],
         /** @var list<Data|null> a picture of each step (PictureBook); null where none was chosen */
         public array $stepPictures = [],
         /** How it is sewn here. */

@@ -10,6 +10,7 @@ use OpenSeam\Core\Picture\MachineLook;
 use OpenSeam\Core\Picture\Picture;
 use OpenSeam\Core\Picture\PictureBook;
 use OpenSeam\Core\Picture\Shown;
+use OpenSeam\Core\Picture\Story;
 
 /** Every act of a lesson's demonstration and every step of its student, drawn. */
 final readonly class LessonPictures
@@ -20,8 +21,9 @@ final readonly class LessonPictures
     /**
      * @param  list<Picture>  $acts
      * @param  list<Picture>  $steps
+     * @param  list<list<Picture>>  $stories  of each of its stories
      */
-    private function __construct(public array $acts, public array $steps) {}
+    private function __construct(public array $acts, public array $steps, public array $stories) {}
 
     /**
      * @param  MachineLook  $machine  that it is shown on
@@ -39,6 +41,7 @@ final readonly class LessonPictures
         return new self(
             array_map(fn (int $i): Picture => $draw($acts[$i], $i, count($acts)), array_keys($acts)),
             array_map(fn (int $i): Picture => $draw($lesson->stepPictures[$i] ?? null, $i, count($lesson->steps)), array_keys($lesson->steps)),
+            array_map(fn (Story $story): array => array_map(fn (array $s): Picture => $book->draw($s['picture'], $shown), $story->steps), $lesson->stories),
         );
     }
 

@@ -18,6 +18,7 @@ use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Unit;
 use OpenSeam\Core\Picture\FoldStory;
+use OpenSeam\Core\Picture\Story;
 use OpenSeam\Core\Sampler\Line;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Sampler;
@@ -141,6 +142,7 @@ final class BundleReader
             drills: array_map(self::drill(...), $data->parts('drills')),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
             folds: array_map(FoldStory::read(...), $data->parts('folds')),
+            stories: array_map(Story::read(...), $data->parts('stories')),
             stepPictures: self::pictures($data),
             mistakes: array_map(fn (Data $m): array => ['mistake' => $m->text('mistake'), 'looks' => $m->text('looks')], $data->parts('mistakes')),
             way: $way,

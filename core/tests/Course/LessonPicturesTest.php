@@ -58,6 +58,9 @@ final class LessonPicturesTest extends TestCase
             $pictures = LessonPictures::of($way);
             self::assertCount(count($way->demonstration->acts ?? []), $pictures->acts);
             self::assertCount(count($way->steps), $pictures->steps);
+            foreach ($pictures->stories as $i => $drawn) {
+                self::assertCount(count($way->stories[$i]->steps), $drawn);
+            }
             self::assertGreaterThanOrEqual(LessonPictures::LEAST, count($pictures->acts) + count($pictures->steps));
             foreach ([...$pictures->acts, ...$pictures->steps] as $picture) {
                 self::assertNotSame([], $picture->shapes);
@@ -116,6 +119,16 @@ final class LessonPicturesTest extends TestCase
         }
         $json['lessons'][4]['step_pictures'] = array_fill(0, 30, ['kind' => 'discs']);
         $this->expectException(InputError::class);
+        BundleReader::read($json);
+    }
+
+    public function test_a_story_of_one_picture_is_none(): void
+    {
+        $json = BundleFiles::read(Fixtures::folder());
+        /** @var array{lessons: list<array<string, mixed>>} $json */
+        $json['lessons'][1]['stories'] = [['id' => 'one', 'title' => 'One', 'steps' => [['say' => 'This.', 'picture' => ['kind' => 'discs']]]]];
+        $this->expectException(InputError::class);
+        $this->expectExceptionMessage('2 to 12');
         BundleReader::read($json);
     }
 

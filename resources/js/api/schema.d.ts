@@ -3101,6 +3101,19 @@ export interface components {
                     };
                 }[];
             }[];
+            /** @description something of it, picture after picture */
+            stories?: {
+                id: string;
+                title: string;
+                steps: {
+                    say: string;
+                    /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
+                    picture: {
+                        /** @enum {string} */
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                    };
+                }[];
+            }[];
         };
         BundlePath: {
             /** @enum {string} */
@@ -4483,6 +4496,8 @@ export interface components {
         LessonPicturesView: {
             acts: components["schemas"]["PictureView"][];
             steps: components["schemas"]["PictureView"][];
+            /** @description something of it, picture after picture */
+            stories: components["schemas"]["FoldView"][];
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {

@@ -69,7 +69,7 @@ export default function LessonPage() {
                         </li>
                     ))}
                 </ol>
-                {lesson.folds.map((fold) => (
+                {[...lesson.folds, ...(pictures?.stories ?? [])].map((fold) => (
                     <FoldPicture key={fold.id} fold={fold} />
                 ))}
                 <h2>{t('samplers.say')}</h2>

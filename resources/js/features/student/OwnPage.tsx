@@ -118,7 +118,7 @@ export default function OwnPage() {
                             </ol>
                         </details>
                     )}
-                    {p.lesson?.folds.map((fold) => (
+                    {[...(p.lesson?.folds ?? []), ...(pictures?.stories ?? [])].map((fold) => (
                         <FoldPicture key={fold.id} fold={fold} />
                     ))}
                     {p.sheet && (
