@@ -7,8 +7,6 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Picture\FoldDrawing;
 use OpenSeam\Core\Picture\FoldStory;
-use OpenSeam\Core\Picture\Picture;
-use OpenSeam\Core\Picture\Story;
 use OpenSeam\Core\Words;
 
 /** How something is folded and sewn, act after act: a section across the creases, and what is seen from above. */
@@ -36,15 +34,5 @@ final readonly class FoldView
         }
 
         return new self($story->id, $story->title, $steps);
-    }
-
-    /**
-     * A story whose pictures were drawn.
-     *
-     * @param  list<Picture>  $drawn  of each of its steps
-     */
-    public static function told(Story $story, array $drawn, Words $words): self
-    {
-        return new self($story->id, $story->title, array_map(fn (array $s, Picture $p): array => ['say' => $s['say'], 'moves' => [], 'picture' => PictureView::of($p, $words)], $story->steps, $drawn));
     }
 }

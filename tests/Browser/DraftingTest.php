@@ -171,4 +171,22 @@ final class DraftingTest extends BrowserCase
         $browser->see('m ÷ 200 m on a spool');
         self::assertQuiet();
     }
+
+    /** A picture is chosen for an act from the templates, drawn beside it, and undone. */
+    public function test_a_picture_is_chosen_from_templates(): void
+    {
+        $browser = $this->signIn();
+        $browser->go('/samplers/double-hem/draft')->see('machines sew it')->click("[role=tab][href='#pictures']")->see('Press the first fold over a card.');
+        $drawn = fn (): string => (string) $browser->driver->executeScript('return document.querySelector("[class*=draft-pictures] svg")?.innerHTML ?? ""');
+        $browser->until('the first picture is drawn', fn (): bool => $drawn() !== '');
+        $before = $drawn();
+        $browser->driver->executeScript('document.querySelector("[class*=draft-pictures] button").click()');
+        $browser->see('buttonholes');
+        $browser->until('templates are there', fn (): bool => (int) $browser->driver->executeScript('return document.querySelectorAll("[class*=picture-choice] button").length') > 4);
+        $browser->driver->executeScript('document.querySelectorAll("[class*=picture-choice] button")[3].click()');
+        $browser->until('another picture', fn (): bool => $drawn() !== $before && $drawn() !== '');
+        $browser->press('Undo');
+        $browser->until('the first one again', fn (): bool => $drawn() === $before);
+        self::assertQuiet();
+    }
 }

@@ -40,12 +40,12 @@ final class FrontTest extends BrowserCase
     {
         $browser = $this->signIn();
         $class = $this->classId();
-        $browser->go("/front/$class?lesson=double-hem")->see('Double hem');
+        $browser->go("/front/$class?lesson=double-hem")->see('Topstitch and double hem');
         $phone = Browser::open((string) getenv('SEAM_BASE'));
         try {
             $phone->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now');
             $phone->size(390, 844, true);
-            $phone->go("/front/$class/remote")->see('Double hem')->press('Next')->see('Press the first fold over a card.')->see('Then: Second fold, press.');
+            $phone->go("/front/$class/remote")->see('Topstitch and double hem')->press('Next')->see('Press the first fold over a card.')->see('Then: Second fold, press.');
             $browser->see('Press the first fold over a card.')->see('1 / 5');
             // And the other way round: what is turned at the screen is seen on the phone.
             $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);

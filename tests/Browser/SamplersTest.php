@@ -96,4 +96,17 @@ final class SamplersTest extends BrowserCase
         $browser->press('Back: The fold back')->see('7 / 8');
         self::assertQuiet();
     }
+
+    /** Without a ruler the picture that looks like the row is tapped; what is close stays open. */
+    public function test_a_row_is_read_by_eye(): void
+    {
+        $browser = $this->signIn();
+        $class = $this->classId();
+        $student = (string) $browser->driver->executeScript('return [...document.querySelectorAll("a[href^=\'/look/\']")].at(-1).getAttribute("href").split("/").pop()');
+        $browser->go("/look/$class/$student?lesson=first-seam")->see('Wilmot')->press('No ruler: tap what it looks like')->see('Tap the one that looks like yours')->see('on the line, even');
+        $browser->driver->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((b) => b.innerText.includes("too far from the edge") && b.innerText.includes("near")).click()');
+        $browser->see('too close to call');
+        self::assertMatchesRegularExpression('/^1[67]\.\d ±1\.5$/', (string) $browser->find('[data-reading]')->getAttribute('value'));
+        self::assertQuiet();
+    }
 }

@@ -31,8 +31,9 @@ final class PictureTest extends TestCase
 
     public function test_of_a_machine_and_a_hand(): void
     {
-        $right = $this->getJson('/api/lessons/paper-drive/pictures')->assertOk()->json('acts.4.shapes');
-        self::assertNotEquals($right, $this->getJson('/api/lessons/paper-drive/pictures?hand=left')->assertOk()->json('acts.4.shapes'), 'hands stand as in a mirror');
+        $box = fn (string $hand): array => (array) $this->getJson("/api/lessons/paper-drive/pictures?hand=$hand")->assertOk()->json('acts.4.box');
+        self::assertNotEquals($box('right'), $box('left'), 'hands stand as in a mirror');
+        self::assertEqualsWithDelta($box('right')['width'], $box('left')['width'], 0.01);
         $this->assertProblem($this->getJson('/api/lessons/first-seam/pictures?machine=01jbq3zz7h4x8v1m2n3p4q5r6s'), 422, 'machine', 'no such machine');
         $this->assertProblem($this->getJson('/api/lessons/juggling/pictures'), 422, 'lesson', 'no such lesson');
     }

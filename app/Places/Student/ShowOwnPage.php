@@ -121,7 +121,7 @@ final readonly class ShowOwnPage
             $lesson = $this->lesson($class, $s->lesson(), $room, $machine);
             $at = $room->machines->firstWhere('id', $machine)?->core();
 
-            return $lesson === null ? new LessonPicturesView([], [], []) : LessonPicturesView::of(
+            return $lesson === null ? LessonPicturesView::none() : LessonPicturesView::of(
                 LessonPictures::of($lesson, $at === null ? new MachineLook : MachineLook::of($at), $s->enrolment->student->hand === 'left'), $lesson, Words::in($unit),
             );
         });

@@ -2,6 +2,7 @@ import { keepPreviousData, QueryClient, queryOptions, useMutation, useQuery } fr
 import { createContext, useContext, useEffect, useRef } from 'react'
 import type { Unit } from '../text/lengths'
 import { api, ask, lineIsDown, Problem, type View } from './client'
+import { whole } from './pictures'
 import { TOUCHES, touched } from './places'
 
 export const queries = new QueryClient({
@@ -206,7 +207,7 @@ export const picturesOf = (lesson: string, classId?: string) =>
     })
 
 export function usePictures(lesson: string, classId: string | undefined) {
-    return useQuery({ ...picturesOf(lesson, classId), enabled: lesson !== '' }).data
+    return useQuery({ ...picturesOf(lesson, classId), enabled: lesson !== '', select: whole }).data
 }
 
 /** What a lesson's rows look like, for those who look without a ruler. */

@@ -3777,6 +3777,32 @@ export interface components {
             marks: components["schemas"]["MarkView"][];
             lines: components["schemas"]["LineView"][];
         };
+        /** @description A picture of several that share what is drawn: its shapes by their number among the parts. */
+        DrawnView: {
+            /** @description mm, x to the right and y down */
+            box: {
+                left: number;
+                top: number;
+                width: number;
+                height: number;
+            };
+            /**
+             * Format: float
+             * @description height of its words, mm
+             */
+            word: number;
+            /** @description one mm in it is one mm of what it shows */
+            to_scale: boolean;
+            /** @description parts, what is drawn first lies below */
+            uses: number[];
+            labels: {
+                text: string;
+                x: number;
+                y: number;
+                /** @enum {string} */
+                anchor: "start" | "middle" | "end";
+            }[];
+        };
         /** @description A short exercise of one skill. */
         DrillView: {
             id: string;
@@ -4492,12 +4518,28 @@ export interface components {
             /** @description a ULID of the caller, to ask how far it is and to stop it */
             job?: string;
         };
-        /** @description A lesson drawn: each act of its demonstration and each step, in their order. */
+        /**
+         * @description A lesson drawn: each act of its demonstration and each step, in their order, and
+         *     what of it is told picture after picture. What stands in several pictures, as
+         *     the machine does, is sent once.
+         */
         LessonPicturesView: {
-            acts: components["schemas"]["PictureView"][];
-            steps: components["schemas"]["PictureView"][];
-            /** @description something of it, picture after picture */
-            stories: components["schemas"]["FoldView"][];
+            parts: {
+                /** @description what it stands for */
+                role: string;
+                /** @description its path, mm */
+                d: string;
+            }[];
+            acts: components["schemas"]["DrawnView"][];
+            steps: components["schemas"]["DrawnView"][];
+            stories: {
+                id: string;
+                title: string;
+                steps: {
+                    say: string;
+                    picture: components["schemas"]["DrawnView"];
+                }[];
+            }[];
         };
         /** @description A lesson as it stands in a bundle, to be changed. */
         LessonTextView: {

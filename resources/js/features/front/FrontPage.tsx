@@ -3,6 +3,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
+import type { Pictures } from '../../api/pictures'
 import { usePictures } from '../../api/queries'
 import { Drawn } from '../../drawing/Drawn'
 import { ended } from '../../drawing/ended'
@@ -94,7 +95,7 @@ export default function FrontPage() {
     )
 }
 
-function Shows({ slide, lesson, pictures }: { slide: Slide; lesson: View['LessonView']; pictures: View['LessonPicturesView'] | undefined }) {
+function Shows({ slide, lesson, pictures }: { slide: Slide; lesson: View['LessonView']; pictures: Pictures | undefined }) {
     if (slide.kind === 'act')
         return (
             <div className={cx('front-act')}>

@@ -15,7 +15,7 @@ import { useFront } from './useFront'
 /** The teacher's own phone: what the screen shows now, what to say, what comes next, and two large buttons. */
 export default function RemotePage() {
     const classId = useParams().classId ?? ''
-    const front = useFront(classId)
+    const front = useFront(classId, true)
     const pictures = usePictures(front.lesson?.id ?? '', classId)
     useAwake()
     if (!front.ready) return front.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={front.error} />

@@ -1,4 +1,5 @@
 import type { View } from '../../api/client'
+import type { Pictures } from '../../api/pictures'
 
 /** One thing on the screen at the front. */
 export type Slide =
@@ -7,7 +8,7 @@ export type Slide =
     | { kind: 'steps' }
 
 /** A lesson as it is shown: what it is, its acts one after another, and what everybody does then. */
-export function slidesOf(lesson: View['LessonView'], pictures: View['LessonPicturesView'] | undefined): readonly Slide[] {
+export function slidesOf(lesson: View['LessonView'], pictures: Pictures | undefined): readonly Slide[] {
     const acts = lesson.acts.map((act, i): Slide => ({ kind: 'act', act, picture: pictures?.acts[i], n: i + 1, of: lesson.acts.length }))
     return [{ kind: 'lesson' }, ...acts, ...(lesson.steps.length > 0 ? [{ kind: 'steps' } as const] : [])]
 }

@@ -9,8 +9,8 @@ import { slidesOf, turned, type Shown } from './slides'
 /** How often a screen asks whether the page was turned elsewhere. */
 const ASK_MS = 1_200
 
-/** What the screen of a class shows, here and on whatever else turns its pages; without a line it turns alone. */
-export function useFront(classId: string) {
+/** What the screen of a class shows, here and on whatever else turns its pages; without a line it turns alone. What only follows shows whatever the screen does. */
+export function useFront(classId: string, follows = false) {
     const [wanted] = useSearchParams()
     const lessons = useLessons(classId)
     const today = useToday(classId).data
@@ -40,6 +40,11 @@ export function useFront(classId: string) {
     }
     useEffect(() => {
         if (remote === undefined || remote.lesson === null) return
+        if (version.current === 0 && !follows && !order.includes(remote.lesson)) {
+            // What is left of another evening is not what is shown now.
+            if (today !== undefined) version.current = remote.version
+            return
+        }
         if (version.current === -1) {
             // Opened for one lesson: what was shown before is over.
             version.current = remote.version
@@ -49,7 +54,7 @@ export function useFront(classId: string) {
             version.current = remote.version
             setShown({ lesson: remote.lesson, at: remote.at, begun_at: remote.begun_at })
         }
-    }, [remote])
+    }, [remote, follows, order, today])
     // The screen that was opened for a lesson says so to the others, once.
     const told = useRef(false)
     useEffect(() => {

@@ -3,6 +3,7 @@ import { useLocalStorage } from '@mantine/hooks'
 import { Link, useParams } from 'react-router'
 import type { View } from '../../api/client'
 import { api, ask } from '../../api/client'
+import type { Pictures } from '../../api/pictures'
 import { useChange, useDials, useLessons, useMe, usePictures, useUnit } from '../../api/queries'
 import { Drawn } from '../../drawing/Drawn'
 import { FoldPicture } from '../../drawing/FoldPicture'
@@ -164,7 +165,7 @@ function Shown({ picture }: { picture: View['PictureView'] | undefined }) {
 }
 
 /** How it is shown to a room, act by act, and what usually goes wrong. */
-function Showing({ lesson, pictures }: { lesson: View['LessonView']; pictures: View['LessonPicturesView'] | undefined }) {
+function Showing({ lesson, pictures }: { lesson: View['LessonView']; pictures: Pictures | undefined }) {
     return (
         <>
             {lesson.acts.length > 0 && (

@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../api/client'
+import { whole } from '../../api/pictures'
 import { OwnUnit, useChange } from '../../api/queries'
 import { Drawn } from '../../drawing/Drawn'
 import { FoldPicture } from '../../drawing/FoldPicture'
@@ -34,6 +35,7 @@ export default function OwnPage() {
         queryFn: () => ask(api.GET('/api/page/{token}/pictures', { params: { path: { token }, query: { at: place } } })),
         enabled: read.data !== undefined,
         staleTime: 600_000,
+        select: whole,
     }).data
     const p = read.data
     if (p === undefined)

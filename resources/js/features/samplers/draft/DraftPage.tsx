@@ -3,6 +3,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, ask, Problem, type View } from '../../../api/client'
+import { whole } from '../../../api/pictures'
 import { useChange, useLessonText, useMe, useRoom, useUnit } from '../../../api/queries'
 import { length, thread } from '../../../text/lengths'
 import { mm } from '../../../text/numbers'
@@ -233,7 +234,9 @@ function Table({ studio, text, stitches }: { studio: string; text: View['LessonT
                     )}
                     {part === 'cloth' && <ClothEditor lesson={lesson} onChange={draft.change} />}
                     {part === 'words' && <WordsEditor lesson={lesson} onChange={draft.change} />}
-                    {part === 'pictures' && <PicturesEditor lesson={lesson} drawn={read?.pictures ?? null} onChange={draft.change} />}
+                    {part === 'pictures' && (
+                        <PicturesEditor lesson={lesson} drawn={read?.pictures == null ? null : whole(read.pictures)} onChange={draft.change} />
+                    )}
                     {part === 'versions' && (
                         <Versions
                             text={text}

@@ -1,7 +1,8 @@
 import { Button, Modal, SegmentedControl, UnstyledButton } from '@mantine/core'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, ask, type View } from '../../../api/client'
+import { api, ask } from '../../../api/client'
+import type { Pictures } from '../../../api/pictures'
 import { Drawn } from '../../../drawing/Drawn'
 import { t } from '../../../text/words'
 import { Trouble, Waiting } from '../../../ui/Trouble'
@@ -11,7 +12,7 @@ import type { DraftLesson } from './lesson'
 interface Props {
     lesson: DraftLesson
     /** As the core draws it now. */
-    drawn: View['LessonPicturesView'] | null
+    drawn: Pictures | null
     onChange: (what: string, by: (lesson: DraftLesson) => DraftLesson) => void
 }
 
