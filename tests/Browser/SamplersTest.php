@@ -89,7 +89,7 @@ final class SamplersTest extends BrowserCase
         $browser->press('Next step: The fold back')->see('Fold the hem up and press.');
         $browser->keys("\u{E014}", "\u{E014}")->see('Fold all of it back under: 5 mm of the hem lie beside the fold.');
         $browser->keys("\u{E014}", "\u{E014}")->see('The swing bites one or two threads of the fold');
-        $shapes = fn (string $role): int => (int) $browser->driver->executeScript('return document.querySelectorAll(`[role=group] path[class*="fold-${arguments[0]}"]`).length', [$role]);
+        $shapes = fn (string $role): int => (int) $browser->driver->executeScript('return document.querySelectorAll(`[role=group] path[class*="pic-${arguments[0]}"]`).length', [$role]);
         self::assertSame([1, 1], [$shapes('needle'), $shapes('basted')]);
         $browser->keys("\u{E014}", "\u{E014}", "\u{E014}")->see('On the right side only the bites show.')->see('8 / 8');
         self::assertSame(2, $shapes('row-sewn'), 'the bite, on both sides of where the fold was; nothing of the straight stitches');
