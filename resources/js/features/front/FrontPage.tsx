@@ -9,10 +9,9 @@ import { Drawn } from '../../drawing/Drawn'
 import { ended } from '../../drawing/ended'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import { t } from '../../text/words'
-import { Empty } from '../../ui/Empty'
-import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
 import { Minutes } from './Minutes'
+import { Nothing } from './Nothing'
 import { slidesOf, type Slide } from './slides'
 import { useAwake } from './useAwake'
 import { useFront } from './useFront'
@@ -43,14 +42,11 @@ export default function FrontPage() {
         ],
         ['BUTTON', 'A'],
     )
-    if (!front.ready) return front.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={front.error} />
     const { lesson, now } = front
-    if (lesson === undefined || now === null)
+    if (!front.ready || lesson === undefined || now === null)
         return (
             <main className={cx('front')}>
-                <Empty>
-                    {t('front.nothingToShow')} <Link to={`/today/${classId}`}>{t('front.toToday')}</Link>
-                </Empty>
+                <Nothing front={front} classId={classId} />
             </main>
         )
     const slides = slidesOf(lesson, pictures)

@@ -4,10 +4,9 @@ import { usePictures } from '../../api/queries'
 import { Drawn } from '../../drawing/Drawn'
 import { ended } from '../../drawing/ended'
 import { t } from '../../text/words'
-import { Empty } from '../../ui/Empty'
-import { Trouble, Waiting } from '../../ui/Trouble'
 import { cx } from './dress'
 import { Minutes } from './Minutes'
+import { Nothing } from './Nothing'
 import { slidesOf, type Slide } from './slides'
 import { useAwake } from './useAwake'
 import { useFront } from './useFront'
@@ -18,14 +17,11 @@ export default function RemotePage() {
     const front = useFront(classId, true)
     const pictures = usePictures(front.lesson?.id ?? '', classId)
     useAwake()
-    if (!front.ready) return front.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={front.error} />
     const { lesson, now } = front
-    if (lesson === undefined || now === null)
+    if (!front.ready || lesson === undefined || now === null)
         return (
             <main className={cx('remote')}>
-                <Empty>
-                    {t('front.nothingToShow')} <Link to={`/today/${classId}`}>{t('front.toToday')}</Link>
-                </Empty>
+                <Nothing front={front} classId={classId} />
             </main>
         )
     const slides = slidesOf(lesson, pictures)

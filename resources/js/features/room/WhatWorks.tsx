@@ -67,9 +67,9 @@ export function WhatWorks({ room }: { room: View['RoomView'] }) {
                                                             width={c.width_mm}
                                                             needle={0.8}
                                                             verdict={c.clearance}
-                                                            scale={4.6}
+                                                            scale={7}
                                                             reach={REACH}
-                                                            height={26}
+                                                            height={42}
                                                             length={Math.max(1, c.length_mm)}
                                                         />
                                                         <small>{f.name}</small>
