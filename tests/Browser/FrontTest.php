@@ -23,6 +23,13 @@ final class FrontTest extends BrowserCase
         $browser->see('2 / 6');
         $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::PAGE_UP);
         $browser->see('1 / 6');
+        // A button that was pressed keeps the focus; a clicker turns pages all the same, and Enter presses it once.
+        $browser->press('Next')->see('2 / 6');
+        $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::PAGE_DOWN);
+        $browser->see('3 / 6');
+        $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $browser->see('4 / 6');
+        $browser->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT)->see('1 / 6');
         // The caution stands on every page, the picture is there, and nobody's name.
         $browser->see('Fingers outside the foot.');
         self::assertGreaterThan(3, $browser->driver->executeScript('return document.querySelectorAll("main svg path").length'));

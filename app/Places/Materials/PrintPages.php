@@ -50,11 +50,10 @@ final readonly class PrintPages
     public function lesson(Lesson $lesson, string $what, Format $format, bool $leftHanded = false): string
     {
         $sheet = new Sheet($format, $lesson->title);
-        $card = $this->card($sheet, $leftHanded);
         match ($what) {
             'sampler' => $lesson->sampler->pieces === [] ? throw InputError::at('what', $what, "{$lesson->title} has no sampler to print; its card can be printed.") : SamplerPages::add($sheet, $lesson),
-            'card' => $card->student($lesson, self::address($lesson)),
-            'teacher' => $card->teacher($lesson, $this->shelf->bundle(), self::address($lesson)),
+            'card' => $this->card($sheet, $leftHanded)->student($lesson, self::address($lesson)),
+            'teacher' => $this->card($sheet, $leftHanded)->teacher($lesson, $this->shelf->bundle(), self::address($lesson)),
             'drills' => self::drills($sheet, $lesson),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_LESSON).'.'),
         };

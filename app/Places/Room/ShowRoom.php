@@ -18,9 +18,7 @@ use OpenSeam\Core\Advice\FeetAdviser;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Machine\Drive;
-use OpenSeam\Core\Machine\Foot as CoreFoot;
 use OpenSeam\Core\Machine\FootBook;
-use OpenSeam\Core\Machine\FootKind;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
 use OpenSeam\Core\Machine\OwnButtonhole;
 use OpenSeam\Core\Machine\Refusal;
@@ -49,7 +47,7 @@ final readonly class ShowRoom
             array_values(array_map(StitchView::of(...), StitchBook::standard()->all())),
             $this->cells($book),
             $class === null ? [] : $this->lessons($class, $book),
-            array_values(array_map(fn (FootKind $k): FootKindView => new FootKindView($k->id, $k->title, $k->about, $k->caution, CoreFoot::read(Data::of(['kind' => $k->id]))->facts()), FootBook::standard()->all())),
+            array_values(array_map(FootKindView::of(...), FootBook::standard()->all())),
             array_map(fn (string $id, string $title): NamedView => new NamedView($id, $title), array_keys($mounts), $mounts),
             array_map(fn (array $w): NamedView => new NamedView($w['id'], $w['title']), FeetAdviser::wants()),
             $named(Tables::read('needles')->parts('cloths')),

@@ -89,7 +89,7 @@ final readonly class LessonController
         $looks = [];
         foreach ($shelf->asTaught($request->string('class')->toString())->lesson($lesson)->sampler->rows as $row) {
             foreach ($row->fields as $field) {
-                array_push($looks, ...array_map(fn (RowLook $look): RowLookView => RowLookView::of("$row->id.$field->id", $look, $words), RowLooks::of($row, $field, $words)));
+                array_push($looks, ...array_map(fn (RowLook $look): RowLookView => RowLookView::of("$row->id.$field->id", $field, $look, $words), RowLooks::of($row, $field, $words)));
             }
         }
 

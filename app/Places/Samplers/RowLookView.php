@@ -10,6 +10,8 @@ use OpenSeam\Core\Grading\RowLook;
 use OpenSeam\Core\Grading\RowLooks;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Words;
 
 /** A way a row may look: tapped, it is a reading by eye. */
@@ -25,12 +27,19 @@ final readonly class RowLookView
         #[OA\Property] public PictureView $picture,
     ) {}
 
-    public static function of(string $key, RowLook $look, Words $words): self
+    public static function of(string $key, Field $field, RowLook $look, Words $words): self
     {
-        $typed = fn (float $mm): string => $words->unit === Unit::Inch
-            ? sprintf('%.3f ±%.3f', Length::mm($mm)->inInches(), Length::mm(RowLooks::BY_EYE_MM)->inInches())
-            : sprintf('%.1f ±%.1f', $mm, RowLooks::BY_EYE_MM);
+        $counts = $field->kind === FieldKind::Stitches;
+        $typed = fn (float $value, int $i): string => $counts && $i === 0 ? (string) (int) $value : self::length($value, $counts ? RowLooks::SPAN_BY_EYE_MM : RowLooks::BY_EYE_MM, $words->unit);
 
-        return new self($key, $words->say("row-look.$look->pattern"), $look->verdict->value, array_map($typed, $look->values), PictureView::of($look->picture, $words));
+        return new self($key, $words->say("row-look.$look->pattern"), $look->verdict->value, array_map($typed, $look->values, array_keys($look->values)), PictureView::of($look->picture, $words));
+    }
+
+    /** As it is typed, with what an eye leaves open. */
+    private static function length(float $mm, float $limit, Unit $unit): string
+    {
+        return $unit === Unit::Inch
+            ? sprintf('%.3f ±%.3f', Length::mm($mm)->inInches(), Length::mm($limit)->inInches())
+            : sprintf('%.1f ±%.1f', $mm, $limit);
     }
 }

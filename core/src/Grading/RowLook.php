@@ -10,9 +10,9 @@ use OpenSeam\Core\Picture\Picture;
 /** One way a row may look, with what a ruler would read on it. */
 final readonly class RowLook
 {
-    /** @param  non-empty-list<float>  $values  at each mark, mm */
+    /** @param  non-empty-list<float>  $values  at each mark, mm; of a count how many, and over how many mm */
     public function __construct(
-        /** @var 'even'|'wide'|'narrow'|'drifts-out'|'drifts-in'|'wanders' */
+        /** @var 'even'|'wide'|'narrow'|'drifts-out'|'drifts-in'|'wanders'|'longer'|'shorter' */
         public string $pattern,
         public Verdict $verdict,
         public array $values,

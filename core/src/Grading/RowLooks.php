@@ -37,6 +37,12 @@ final class RowLooks
 
     private const PICTURE_MM = 60.0;
 
+    /** Stitches that are counted. */
+    private const COUNTED = 10;
+
+    /** What an eye tells of the length that ten stitches take, ± mm: ours to start from. */
+    public const SPAN_BY_EYE_MM = 3.0;
+
     /** @var array<string, array{int, string}> pattern: its sign, and which bend it is */
     private const PATTERNS = ['wide' => [1, 'offset_mm'], 'narrow' => [-1, 'offset_mm'], 'drifts-out' => [1, 'drift_mm'], 'drifts-in' => [-1, 'drift_mm'], 'wanders' => [1, 'wobble_mm']];
 
@@ -48,6 +54,9 @@ final class RowLooks
     public static function of(Row $row, Field $field, Words $words): array
     {
         $checks = array_values(array_filter($row->checks, fn (CheckSpec $c): bool => $c->of === $field->id));
+        if ($field->kind === FieldKind::Stitches && $checks !== [] && $row->stitch->kind->generator === 'pattern') {
+            return self::lengths($row, $field, $checks, $words);
+        }
         $base = $row->run?->allowanceMm();
         if ($field->kind !== FieldKind::Lengths || $field->size() < 3 || $base === null || $checks === []) {
             return [];
@@ -60,6 +69,33 @@ final class RowLooks
         }
 
         // What does not even meet its own checks when it is even has other ways of being read.
+        return self::judged($field, $looks[0]->values, $checks, $words) === Verdict::Met ? $looks : [];
+    }
+
+    /**
+     * Stitches that are too long or too short: as many as are counted, over the length that so many take.
+     *
+     * @param  non-empty-list<CheckSpec>  $checks
+     * @return list<RowLook>
+     */
+    private static function lengths(Row $row, Field $field, array $checks, Words $words): array
+    {
+        $set = $row->stitch->lengthMm;
+        // Points on one side of a zigzag are two strokes apart.
+        $values = fn (float $length): array => [(float) self::COUNTED, round(self::COUNTED * $length * ($field->oneSide ? 2 : 1), 2)];
+        $looks = [new RowLook('even', Verdict::Met, $values($set), self::picture($row, null, []))];
+        foreach (['longer' => 1, 'shorter' => -1] as $pattern => $sign) {
+            $found = ['near' => [], 'not-yet' => []];
+            for ($by = 0.05; $by <= 1.0; $by += 0.05) {
+                $length = $set * (1 + $sign * $by);
+                $verdict = $row->stitch->kind->length->holds($length) ? self::judged($field, $values($length), $checks, $words) : null;
+                $verdict === null || ! isset($found[$verdict->value]) || $found[$verdict->value][] = $length;
+            }
+            foreach ([[Verdict::Near, $found['near'][intdiv(count($found['near']), 2)] ?? null], [Verdict::NotYet, $found['not-yet'][min(2, max(0, count($found['not-yet']) - 1))] ?? null]] as [$verdict, $length]) {
+                $length === null || $looks[] = new RowLook($pattern, $verdict, $values($length), self::picture($row, null, [], $length));
+            }
+        }
+
         return self::judged($field, $looks[0]->values, $checks, $words) === Verdict::Met ? $looks : [];
     }
 
@@ -114,12 +150,12 @@ final class RowLooks
     }
 
     /** @param  array<string, float>  $bend */
-    private static function picture(Row $row, float $base, array $bend): Picture
+    private static function picture(Row $row, ?float $base, array $bend, ?float $length = null): Picture
     {
         $stitch = $row->stitch;
 
-        return (new PictureBook)->draw(Data::of(['kind' => 'stitches', 'long_mm' => self::PICTURE_MM, 'edge_mm' => min(60.0, $base), 'bare' => true, 'rows' => [[
-            'stitch' => $stitch->kind->generator === 'pattern' ? $stitch->kind->id : 'straight', 'length_mm' => $stitch->lengthMm, ...($stitch->kind->swings() ? ['width_mm' => $stitch->widthMm] : []), 'bend' => $bend,
+        return (new PictureBook)->draw(Data::of(['kind' => 'stitches', 'long_mm' => $base === null ? self::PICTURE_MM / 2 : self::PICTURE_MM, ...($base === null ? [] : ['edge_mm' => min(60.0, $base)]), 'bare' => true, 'rows' => [[
+            'stitch' => $stitch->kind->generator === 'pattern' ? $stitch->kind->id : 'straight', 'length_mm' => $length ?? $stitch->lengthMm, ...($stitch->kind->swings() ? ['width_mm' => $stitch->widthMm] : []), 'bend' => $bend,
         ]]]), new Shown);
     }
 }

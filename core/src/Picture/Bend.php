@@ -44,11 +44,6 @@ final readonly class Bend
         public int $broken = 0,
     ) {}
 
-    public static function none(): self
-    {
-        return new self;
-    }
-
     /** @throws InputError for an amount that no row has */
     public static function read(Data $d): self
     {

@@ -31,37 +31,40 @@ final class StitchPicture implements Drawer
         $pen = new Pen;
         $y = 0.0;
         $drawn = [];
+        $pucker = 0.0;
         foreach ($rows as $row) {
             $settings = StitchSettings::of(StitchBook::standard()->get($row->text('stitch', 'straight'), $row->path('stitch')), $row->numberOrNull('length_mm'), $row->numberOrNull('width_mm'));
+            $bend = Bend::read($row->part('bend'));
+            $pucker = max($pucker, $bend->puckersMm);
             $half = max(2.6, $settings->widthMm / 2 + 1.4);
-            $drawn[] = [$row, $settings, $y + $half];
+            $drawn[] = [$row, $settings, $bend, $y + $half];
             $y += 2 * $half;
         }
-        $edge = $d->numberOrNull('edge_mm');
-        $left = $d->flag('names') ? -2.0 : -3.0;
-        $below = $edge ?? 2.0;
-        $bend = Bend::none();
-        foreach ($drawn as [$row]) {
-            $bend = Bend::read($row->part('bend'));
-            $bend->puckersMm > 0 && $edge ??= 4.0;
-        }
-        $this->cloth($pen, $left, $edge === null ? -1.6 : -self::INSIDE_MM, $long + 3.0, $y + ($edge === null ? 1.6 : $below - $y / 2), $bend->puckersMm);
-        foreach ($drawn as [$row, $settings, $at]) {
-            $bent = Bend::read($row->part('bend'));
-            $bent->tunnelMm > 0 && $pen->box('cloth-back', 0, $at - $settings->widthMm / 2, $long, $at + $settings->widthMm / 2);
-            $face = $row->among('face', self::FACES, $d->among('face', self::FACES, 'top'));
-            $points = $bent->of(array_map(fn (array $p): array => [$p[0], $p[1] + $at], NeedlePoints::along($settings, $long)));
-            $bent->isShifted() && $pen->line('chalk', 0, $at, $long, $at);
-            $row->has('bites_mm') ? self::bites($pen, $points, $settings->widthMm, $at, $row->numberWithin('bites_mm', null, 0.2, 10)) : StitchThread::draw($pen, $points, $settings, $face, $bent);
+        // A row that puckers shows at the cloth's edge, which is drawn near it then.
+        $edge = $d->numberOrNull('edge_mm') ?? ($pucker > 0 ? 4.0 : null);
+        $bottom = $edge === null ? $y + 1.6 : $y / 2 + $edge;
+        $this->cloth($pen, -3.0, $d->has('edge_mm') ? -self::INSIDE_MM : -1.6, $long + 3.0, $bottom, $pucker);
+        foreach ($drawn as [$row, $settings, $bend, $at]) {
+            $this->row($pen, $row, $settings, $bend, $at, $long, $d->among('face', self::FACES, 'top'));
             $d->flag('names') && $pen->label('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
         }
-        if ($edge !== null) {
-            $to = $y / 2 + $edge;
-            $d->flag('measure') && $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $to)->label('length', $long * 0.5 + 2, ($y / 2 + $to) / 2 + 1, 'start', $edge);
+        if ($edge !== null && $d->flag('measure')) {
+            $pen->line('measure', $long * 0.5, $y / 2, $long * 0.5, $bottom)->label('length', $long * 0.5 + 2, ($y / 2 + $bottom) / 2 + 1, 'start', $edge);
         }
-        $d->flag('bare') || $this->scale($pen, $y + ($edge === null ? 1.6 : $below - $y / 2), $long);
+        $d->flag('bare') || $this->scale($pen, $bottom, $long);
 
         return $pen->picture(true);
+    }
+
+    /** One row where it lies, bent by what went wrong; where it should lie is chalked. */
+    private function row(Pen $pen, Data $row, StitchSettings $settings, Bend $bend, float $at, float $long, string $face): void
+    {
+        $bend->tunnelMm > 0 && $pen->box('cloth-back', 0, $at - $settings->widthMm / 2, $long, $at + $settings->widthMm / 2);
+        $points = $bend->of(array_map(fn (array $p): array => [$p[0], $p[1] + $at], NeedlePoints::along($settings, $long)));
+        $bend->isShifted() && $pen->line('chalk', 0, $at, $long, $at);
+        $row->has('bites_mm')
+            ? self::bites($pen, $points, $settings->widthMm, $at, $row->numberWithin('bites_mm', null, 0.2, 10))
+            : StitchThread::draw($pen, $points, $settings, $row->among('face', self::FACES, $face), $bend);
     }
 
     /**

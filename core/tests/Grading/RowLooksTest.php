@@ -10,6 +10,7 @@ use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Picture\Shape;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
@@ -55,7 +56,7 @@ final class RowLooksTest extends TestCase
         $measured = 0;
         foreach (self::all() as [$row, $field, $looks]) {
             foreach ($looks as $look) {
-                if ($look->pattern === 'wanders' || $row->stitch->kind->swings()) {
+                if ($field->kind === FieldKind::Stitches || $look->pattern === 'wanders' || $row->stitch->kind->swings()) {
                     continue;
                 }
                 [$cloth] = array_values(array_filter($look->picture->shapes, fn (Shape $s): bool => $s->role === 'cloth-face'));
@@ -71,6 +72,26 @@ final class RowLooksTest extends TestCase
             }
         }
         self::assertGreaterThan(30, $measured);
+    }
+
+    /** Ten stitches on the picture are as long as the reading says. */
+    public function test_counted_stitches_are_as_long_as_they_are_drawn(): void
+    {
+        $counted = 0;
+        foreach (self::all() as [$row, $field, $looks]) {
+            if ($field->kind !== FieldKind::Stitches || $row->stitch->kind->swings()) {
+                continue;
+            }
+            foreach ($looks as $look) {
+                $threads = array_values(array_filter($look->picture->shapes, fn (Shape $s): bool => $s->role === 'thread'));
+                if (count($threads) > 7) {
+                    // Each begins a tenth into its stitch: from one to the next is a stitch.
+                    self::assertEqualsWithDelta($look->values[1] / $look->values[0] * 7, $threads[7]->points[0][0] - $threads[0]->points[0][0], 0.01);
+                    $counted++;
+                }
+            }
+        }
+        self::assertGreaterThan(5, $counted);
     }
 
     public function test_what_is_answered_by_looking_has_none(): void

@@ -4102,6 +4102,8 @@ export interface components {
             about: string;
             caution: string;
             usual: components["schemas"]["FootFacts"];
+            /** @description from above, with its usual measures */
+            picture: components["schemas"]["PictureView"];
         };
         /** @description Something that can be seen on a foot, on a foot that has it. */
         FootPartView: {

@@ -19,7 +19,7 @@ interface Props {
 /** Without a ruler: the picture that looks like the row is tapped, and taken as read by eye. Nothing where no reading can be seen so. */
 export function ByEye({ lesson, classId, row, onTake }: Props) {
     const [open, setOpen] = useState(false)
-    const seen = row.fields.filter((f) => f.kind === 'lengths' && f.size >= 3)
+    const seen = row.fields.filter((f) => (f.kind === 'lengths' && f.size >= 3) || f.kind === 'stitches')
     const looks = useRowLooks(lesson, classId, open)
     if (seen.length === 0) return null
     const here = looks.data?.filter((l) => seen.some((f) => f.key === l.key)) ?? []

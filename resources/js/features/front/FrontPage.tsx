@@ -31,14 +31,20 @@ export default function FrontPage() {
             ['ArrowRight', next],
             ['ArrowDown', next],
             ['PageDown', next],
-            ['Space', next],
-            ['Enter', next],
             ['ArrowLeft', back],
             ['ArrowUp', back],
             ['PageUp', back],
-            ['Backspace', back],
             ['.', () => setDark(!dark)],
             ['b', () => setDark(!dark)],
+        ],
+        [],
+    )
+    // On a button these press it.
+    useHotkeys(
+        [
+            ['Space', next],
+            ['Enter', next],
+            ['Backspace', back],
         ],
         ['BUTTON', 'A'],
     )

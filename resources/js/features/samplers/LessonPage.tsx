@@ -285,8 +285,9 @@ function Dials({ lesson, classId }: { lesson: string; classId: string | undefine
 /** Sheets at true size, on the paper in the printer. */
 function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: string | undefined; sampler: boolean; drills: boolean }) {
     const [format, setFormat] = useLocalStorage<PaperSize>({ key: 'seam-paper', defaultValue: usualPaper() })
+    const [hand, setHand] = useLocalStorage<'right' | 'left'>({ key: 'seam-hand', defaultValue: 'right' })
     const of = classId === undefined ? '' : `&class=${classId}`
-    const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}${of}`
+    const link = (what: string) => `/api/lessons/${lesson}/print?what=${what}&format=${format}&hand=${hand}${of}`
     return (
         <div className={cx('print-acts')}>
             {sampler && (
@@ -317,6 +318,9 @@ function Print({ lesson, classId, sampler, drills }: { lesson: string; classId: 
             <Anchor href={`/api/shelf/export?lesson=${lesson}`}>{t('samplers.takeItAlong')}</Anchor>
             <Button variant="subtle" onClick={() => setFormat(format === 'A4' ? 'Letter' : 'A4')}>
                 {t('samplers.on2', { paper: format })}
+            </Button>
+            <Button variant="subtle" onClick={() => setHand(hand === 'right' ? 'left' : 'right')}>
+                {hand === 'right' ? t('samplers.cardsForTheRightHand') : t('samplers.cardsForTheLeftHand')}
             </Button>
         </div>
     )

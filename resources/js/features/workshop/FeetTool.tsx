@@ -1,6 +1,7 @@
 import { Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { useCompute } from '../../api/compute'
+import { Drawn } from '../../drawing/Drawn'
 import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
@@ -16,6 +17,10 @@ export function FeetTool({ room }: ToolProps) {
     const answer = useCompute('/api/compute/advise-feet', wants.length === 0 ? null : { wants: wants as ['zips'], have })
     const a = answer.error === null && wants.length > 0 ? answer.data : undefined
     const toggle = (id: string) => setWants(wants.includes(id) ? wants.filter((w) => w !== id) : [...wants, id])
+    const drawn = (kind: string) => {
+        const picture = room.kinds.find((k) => k.id === kind)?.picture
+        return picture === undefined ? null : <Drawn picture={picture} />
+    }
     const there = (n: number) => (n === 0 ? <strong className={cx('lacking')}>{t('workshop.notHere')}</strong> : t('workshop.here', { n }))
     return (
         <div className={cx('tool-cols')}>
@@ -36,8 +41,11 @@ export function FeetTool({ room }: ToolProps) {
                         <ul className={cx('feet-list')}>
                             {a.need.map((f) => (
                                 <li key={f.kind}>
-                                    <strong>{f.title}</strong> · {there(f.have)}
-                                    <small>{f.why}</small>
+                                    {drawn(f.kind)}
+                                    <div>
+                                        <strong>{f.title}</strong> · {there(f.have)}
+                                        <small>{f.why}</small>
+                                    </div>
                                 </li>
                             ))}
                         </ul>
@@ -47,8 +55,11 @@ export function FeetTool({ room }: ToolProps) {
                                 <ul className={cx('feet-list')}>
                                     {a.helps.map((f) => (
                                         <li key={f.kind}>
-                                            <strong>{f.title}</strong> · {there(f.have)}
-                                            <small>{room.kinds.find((k) => k.id === f.kind)?.about}</small>
+                                            {drawn(f.kind)}
+                                            <div>
+                                                <strong>{f.title}</strong> · {there(f.have)}
+                                                <small>{room.kinds.find((k) => k.id === f.kind)?.about}</small>
+                                            </div>
                                         </li>
                                     ))}
                                 </ul>
