@@ -6,7 +6,11 @@ namespace OpenSeam\Core\Course;
 
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Picture\BobbinPicture;
+use OpenSeam\Core\Picture\HolePicture;
 use OpenSeam\Core\Picture\LineArt;
+use OpenSeam\Core\Picture\NeedlePicture;
+use OpenSeam\Core\Picture\SeamPicture;
 
 /** Pictures to choose from for an act or a step, by what they show: what the lesson itself has comes first. */
 final readonly class PictureTemplates
@@ -30,10 +34,10 @@ final readonly class PictureTemplates
                 ...array_map(fn (string $part): array => ['kind' => 'machine', 'lit' => [$part]], ['switch', 'pedal', 'reverse', 'dial', 'width', 'selector', 'tension', 'takeup', 'lifter', 'plate', 'bobbin', 'winder', 'spool', 'free-arm', 'hole-lever', 'stretch-lever', 'speed', 'start']),
             ],
             'feet' => [...$each('foot', 'foot', array_keys(FootBook::standard()->all())), ...array_map(fn (array $p): array => [...$p, 'view' => 'sole'], $each('foot', 'foot', ['satin', 'concealed-zip', 'buttonhole-four-step', 'roller'])), ['kind' => 'foot', 'foot' => 'standard', 'view' => 'side']],
-            'needle' => [...$each('needle', 'state', ['seated', 'not-home', 'backwards', 'bent', 'blunt', 'threaded-front', 'sizes', 'out']), ...$each('bobbin', 'state', ['half', 'full', 'over-full', 'uneven', 'winding', 'in-case', 'in-case-wrong', 'tail-cut', 'slit-out'])],
+            'needle' => [...$each('needle', 'state', NeedlePicture::STATES), ...$each('bobbin', 'state', BobbinPicture::STATES)],
             'stitches' => self::stitches(),
-            'seams' => $each('seam', 'state', ['closed', 'open', 'side', 'topstitched', 'graded', 'understitched', 'french', 'piped', 'tuck', 'elastic', 'bound', 'eased', 'zip', 'concealed-zip', 'gathered']),
-            'buttonholes' => $each('buttonhole', 'state', ['marked', 'begun', 'sewn', 'pinned', 'opened', 'overcut', 'buttoned', 'compared', 'three', 'unpicked', 'stretched']),
+            'seams' => $each('seam', 'state', SeamPicture::STATES),
+            'buttonholes' => $each('buttonhole', 'state', HolePicture::STATES),
             'tools' => $each('tool', 'tool', LineArt::standard()->ids('tools')),
             default => throw InputError::at('group', $group, 'It must be one of: '.implode(', ', self::GROUPS).'.'),
         };

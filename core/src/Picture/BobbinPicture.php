@@ -9,7 +9,7 @@ use OpenSeam\Core\Data;
 /** A bobbin: how full, how wound, and how it lies in the machine with its thread in the slit. */
 final class BobbinPicture implements Drawer
 {
-    private const STATES = ['half', 'full', 'over-full', 'uneven', 'winding', 'in-case', 'in-case-wrong', 'tail-cut', 'slit-out'];
+    public const STATES = ['half', 'full', 'over-full', 'uneven', 'winding', 'in-case', 'in-case-wrong', 'tail-cut', 'slit-out'];
 
     public function draw(Data $d, Shown $of): Picture
     {

@@ -12,7 +12,7 @@ use OpenSeam\Core\Stitch\StitchSettings;
 /** A buttonhole along an edge, to scale: marked, sewn, pinned, opened, tried with its button. */
 final class HolePicture implements Drawer
 {
-    private const STATES = ['marked', 'begun', 'sewn', 'pinned', 'opened', 'overcut', 'buttoned', 'compared', 'three', 'unpicked', 'stretched', 'stuck', 'puckered'];
+    public const STATES = ['marked', 'begun', 'sewn', 'pinned', 'opened', 'overcut', 'buttoned', 'compared', 'three', 'unpicked', 'stretched', 'stuck', 'puckered'];
 
     /** Centre line of the holes from the cloth's edge, mm; common practice, no source. */
     private const FROM_EDGE_MM = 15.0;

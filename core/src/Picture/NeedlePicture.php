@@ -13,7 +13,7 @@ use OpenSeam\Core\Data;
  */
 final class NeedlePicture implements Drawer
 {
-    private const STATES = ['seated', 'not-home', 'backwards', 'bent', 'blunt', 'threaded-front', 'threaded-side', 'sizes', 'out'];
+    public const STATES = ['seated', 'not-home', 'backwards', 'bent', 'blunt', 'threaded-front', 'threaded-side', 'sizes', 'out'];
 
     /** The usual domestic shank, mm; common practice, no source. */
     private const SHANK_MM = 2.0;

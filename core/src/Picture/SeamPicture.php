@@ -13,7 +13,7 @@ use OpenSeam\Core\Data;
  */
 final class SeamPicture implements Drawer
 {
-    private const STATES = ['closed', 'open', 'side', 'topstitched', 'graded', 'understitched', 'french', 'piped', 'tuck', 'elastic', 'bound', 'eased', 'zip', 'concealed-zip', 'gathered'];
+    public const STATES = ['closed', 'open', 'side', 'topstitched', 'graded', 'understitched', 'french', 'piped', 'tuck', 'elastic', 'bound', 'eased', 'zip', 'concealed-zip', 'gathered'];
 
     /** Cloth is drawn so much thicker than it is: layers of 0.3 mm could not be told apart at this size. */
     private const THICKER = 5.0;
