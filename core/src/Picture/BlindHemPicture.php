@@ -42,7 +42,7 @@ final class BlindHemPicture implements Drawer
             $way * ($fold - $y) > 0 && $pen->oval('mark', $x, $y, 0.5);
         }
         $end = self::LONG_MM;
-        $pen->box('body', $end - 4, min($fold, $fold + $way * 0.8), $end + 6, max($fold, $fold + $way * 0.8))->label('blade', $end + 1, $fold + $way * 4.0);
+        $pen->box('body', $end - 4, min($fold, $fold + $way * 0.8), $end + 6, max($fold, $fold + $way * 0.8))->label('blade', $end + 7, $fold + $way * 0.4 + 1, 'start');
         $reach = $fold - $way * $set->biteMm;
         $pen->line('measure', -2, $fold, -2, $reach)->line('measure', -3, $fold, -1, $fold)->line('measure', -3, $reach, -1, $reach)
             ->label('bite', -3.6, $fold + 1, 'end', abs($set->biteMm))->label('fold', 4, $fold - $way * self::SIDE_MM * 0.6 + 1, 'start')->label('allowance', 4, $fold + $way * self::SIDE_MM * 0.75 + 1, 'start');
