@@ -32,6 +32,7 @@ use App\Views\StudentViews;
 use Carbon\CarbonImmutable;
 use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\SewNeed;
 use OpenSeam\Core\Course\WallCharts;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Picture\MachineLook;
@@ -170,7 +171,12 @@ final readonly class PrintPages
         foreach ($book->machines as $machine) {
             $machine->core()->swing->widestMm > 0 && $runs[$machine->id] = RunLink::to($machine->id);
         }
-        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials, $runs);
+        $used = array_merge(...array_map(fn (Lesson $l): array => array_map(fn (SewNeed $n): string => $n->feet[0] ?? $n->setup->stitch->kind->feet[0], $l->sews), $lessons));
+        $feet = [];
+        foreach ($book->room->feet as $foot) {
+            in_array($foot->kind->id, $used, true) && $feet[$foot->kind->id] ??= $foot;
+        }
+        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials, $runs, $feet);
     }
 
     private function shopping(Sheet $sheet, SewingClass $class): void
