@@ -222,6 +222,7 @@ function Settings({ lesson, of }: { lesson: View['LessonView']; of: View['NamedV
                                         label={t('samplers.schoolsDifferFollows', { class: of.title })}
                                         setting={s}
                                         lesson={lesson}
+                                        pending={choose.isPending}
                                         onChoose={(schools) => choose.mutate(schools)}
                                     />
                                 ) : (
