@@ -121,7 +121,7 @@ final readonly class LessonView
     {
         $found = [];
         foreach ($lesson->sews as $need) {
-            $kind = FootBook::standard()->get($need->feet[0] ?? $need->setup->stitch->kind->feet[0]);
+            $kind = FootBook::standard()->get($need->usualFoot());
             $found[$kind->id] = new NamedView($kind->id, $kind->title);
         }
 

@@ -27,9 +27,13 @@ final class EyesTest extends TestCase
 
     public function test_a_blind_hem_is_set_and_moved_once(): void
     {
-        $set = ['width_mm' => 3, 'position_mm' => 0, 'blade_mm' => -1, 'width_step_mm' => 0.5, 'position_step_mm' => 0, 'blade_step_mm' => 0.5, 'mirrored' => false, 'stretch' => false, 'pick_mm' => null];
+        $set = ['width_mm' => 3, 'position_mm' => 0, 'blade_mm' => -1, 'width_step_mm' => 0.5, 'position_step_mm' => 0, 'blade_step_mm' => 0.5, 'mirrored' => false, 'stretch' => false, 'pick_mm' => null, 'seen' => null];
         $this->postJson('/api/blind-hem', $set)->assertOk()->assertJsonPath('bite_mm', 0.5)->assertJsonPath('verdict', 'good')->assertJsonPath('move', null);
         $this->postJson('/api/blind-hem', ['blade_mm' => 0] + $set)->assertOk()->assertJsonPath('verdict', 'picks')->assertJsonPath('control', 'blade')->assertJsonPath('to_mm', -1);
+        // What is seen on a test counts more than what was worked out.
+        $this->postJson('/api/blind-hem', ['seen' => 'misses'] + $set)->assertOk()->assertJsonPath('control', 'width');
+        $this->postJson('/api/blind-hem', ['pick_mm' => 3] + $set)->assertOk()->assertJsonPath('control', 'blade')->assertJsonPath('to_mm', -2);
+        $this->assertProblem($this->postJson('/api/blind-hem', ['seen' => 'stars'] + $set), 422, 'seen', 'seen');
         $this->assertProblem($this->postJson('/api/blind-hem', ['width_mm' => 99] + $set), 422, 'width_mm', '12');
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\SewingClass;
+use App\Printing\PictureInk;
+use OpenSeam\Core\Picture\Shape;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use Tests\TestCase;
 
@@ -69,5 +71,29 @@ final class PictureTest extends TestCase
         self::assertContains('step_pictures[0]', array_column((array) $draft->json('problems'), 'place'));
         $draft->assertJsonPath('fits', true)->assertJsonCount(count((array) $lesson['steps']), 'pictures.steps');
         $this->postJson('/api/drafts/read', ['lesson' => ['step_pictures' => [['kind' => 'tool', 'tool' => 'laser']]] + (array) $lesson])->assertOk()->assertJsonPath('fits', false)->assertJsonPath('problems.0.place', 'step_pictures[0].tool');
+    }
+
+    /** What a shape stands for is dressed on the screen and inked on paper, or it would be drawn as anything. */
+    public function test_screen_and_paper_know_every_role(): void
+    {
+        $css = (string) file_get_contents(base_path('resources/js/drawing/drawing.module.css'));
+        foreach (Shape::AREAS as $role) {
+            self::assertNotNull(PictureInk::of($role)->fill, $role);
+            self::assertStringContainsString(".pic-$role", $css);
+        }
+        $plain = ['ink', 'cloth'];
+        foreach (array_diff(Shape::LINES, $plain) as $role) {
+            self::assertNull(PictureInk::of($role)->fill, "$role is a line");
+            self::assertStringContainsString(".pic-$role", $css);
+        }
+    }
+
+    public function test_a_students_own_page_is_drawn_for_their_hand(): void
+    {
+        $student = $this->getJson("/api/classes/{$this->class->id}/today")->assertOk()->json('students.0.student');
+        $page = $this->postJson("/api/classes/{$this->class->id}/students/$student/page")->assertCreated()->json('page');
+        $steps = (array) $this->getJson("/api/page/$page")->assertOk()->json('steps');
+        $this->getJson("/api/page/$page/pictures")->assertOk()->assertJsonCount(count($steps), 'steps')->assertHeader('X-Robots-Tag', 'noindex, nofollow');
+        $this->getJson('/api/page/nobody/pictures')->assertNotFound();
     }
 }

@@ -171,7 +171,7 @@ final readonly class PrintPages
         foreach ($book->machines as $machine) {
             $machine->core()->swing->widestMm > 0 && $runs[$machine->id] = RunLink::to($machine->id);
         }
-        $used = array_merge(...array_map(fn (Lesson $l): array => array_map(fn (SewNeed $n): string => $n->feet[0] ?? $n->setup->stitch->kind->feet[0], $l->sews), $lessons));
+        $used = array_merge(...array_map(fn (Lesson $l): array => array_map(fn (SewNeed $n): string => $n->usualFoot(), $l->sews), $lessons));
         $feet = [];
         foreach ($book->room->feet as $foot) {
             in_array($foot->kind->id, $used, true) && $feet[$foot->kind->id] ??= $foot;

@@ -6,6 +6,7 @@ namespace App\Places\Workshop;
 
 use App\Http\Body;
 use OpenApi\Attributes as OA;
+use OpenSeam\Core\Machine\BlindHem;
 
 /** How machine and foot are set for a blind hem, mm from the centre needle, left negative. */
 #[OA\Schema]
@@ -22,7 +23,8 @@ final class BlindHemBody extends Body
             'blade_step_mm' => ['required', 'numeric', 'min:0', 'max:5'],
             'mirrored' => ['required', 'boolean'],
             'stretch' => ['required', 'boolean'],
-            'pick_mm' => ['present', 'nullable', 'numeric', 'min:-5', 'max:10'],
+            'pick_mm' => ['present', 'nullable', 'numeric', 'min:0', 'max:10'],
+            'seen' => ['present', 'nullable', 'string', 'in:'.implode(',', array_keys(BlindHem::SEEN))],
         ];
     }
 }

@@ -56,6 +56,6 @@ final readonly class EyesController
         $set = BlindHem::read(Data::of(['width_mm' => $body->amount('width_mm'), 'position_mm' => $body->amount('position_mm'), 'blade_mm' => $body->amount('blade_mm'), 'mirrored' => $body->boolean('mirrored')]));
         $steps = ['width' => $body->amount('width_step_mm'), 'position' => $body->amount('position_step_mm'), 'blade' => $body->amount('blade_step_mm')];
 
-        return new JsonResponse(BlindHemView::of($set, $steps, $body->boolean('stretch'), $body->filled('pick_mm') ? $body->amount('pick_mm') : null, Words::in($body->teacher()->unit)));
+        return new JsonResponse(BlindHemView::of($set, $steps, $body->boolean('stretch'), $body->filled('pick_mm') ? $body->amount('pick_mm') : BlindHem::SEEN[$body->word('seen')] ?? null, Words::in($body->teacher()->unit)));
     }
 }

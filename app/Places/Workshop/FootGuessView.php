@@ -13,7 +13,6 @@ use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Picture\FootPicture;
-use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchKind;
 use OpenSeam\Core\Words;
 
@@ -46,15 +45,13 @@ final readonly class FootGuessView
         $kind = FootBook::standard()->get($id);
         $foot = Foot::read(Data::of(['kind' => $id]));
         $words = Words::in();
-        $sews = array_filter(StitchBook::standard()->all(), fn (StitchKind $s): bool => in_array($id, $s->feet, true) && ($foot->largestSwingMm > 0 || ! $s->swings()));
-        $fits = array_filter($room->machines, fn (Machine $m): bool => $foot->smallestSwingMm <= $m->swing->widestMm && ($foot->largestSwingMm <= 0 || $m->swing->widestMm > 0));
         $have = array_sum(array_map(fn (Foot $f): int => $f->kind->id === $id ? $f->count : 0, $room->feet));
 
         return new self(
             $id, $kind->title, $kind->about, round($probability, 3),
-            array_values(array_map(fn (StitchKind $s): string => $s->title, $sews)), array_values(array_map(fn (Machine $m): string => $m->name, $fits)),
+            array_map(fn (StitchKind $s): string => $s->title, FootNamer::sews($foot)), array_map(fn (Machine $m): string => $m->name, FootNamer::on($foot, $room)),
             array_map(fn (string $m): string => $words->say("foot-measure.$m"), FootNamer::measures($kind)),
-            $words->say($foot->largestSwingMm > 0 ? ($foot->smallestSwingMm > 0 ? 'foot-strikes.narrow' : 'foot-strikes.wide') : 'foot-strikes.any', ['mm' => $words->mm($foot->smallestSwingMm > 0 ? $foot->smallestSwingMm : $foot->largestSwingMm, 1)]),
+            FootNamer::strikes($foot, $words),
             $kind->caution, $have, PictureView::of(FootPicture::of($foot, 'above'), $words), PictureView::of(FootPicture::of($foot, 'side'), $words),
         );
     }

@@ -5,8 +5,14 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Advice;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\FootKind;
+use OpenSeam\Core\Machine\Machine;
+use OpenSeam\Core\Machine\Room;
+use OpenSeam\Core\Stitch\StitchBook;
+use OpenSeam\Core\Stitch\StitchKind;
+use OpenSeam\Core\Words;
 
 /**
  * Which kind a foot without a name is, from what is seen on it. Bayes' rule over
@@ -93,5 +99,27 @@ final class FootNamer
             'opening_left_mm', 'opening_right_mm', 'edge_left_mm', 'edge_right_mm',
             $kind->usual->has('edge_inner_mm') ? 'edge_inner_mm' : '', $kind->usual->has('smallest_swing_mm') ? 'smallest_swing_mm' : '', $kind->usual->has('tape_mm') ? 'tape_mm' : '', $kind->usual->has('guide') ? 'guide' : '',
         ], fn (string $m): bool => $m !== ''));
+    }
+
+    /** @return list<StitchKind> stitches that a foot with these measures is made for */
+    public static function sews(Foot $foot): array
+    {
+        return array_values(array_filter(StitchBook::standard()->all(), fn (StitchKind $s): bool => in_array($foot->kind->id, $s->feet, true) && ($foot->largestSwingMm > 0 || ! $s->swings())));
+    }
+
+    /** @return list<Machine> of the room that can swing what it is for; whether its mount fits is seen on it */
+    public static function on(Foot $foot, Room $room): array
+    {
+        return array_values(array_filter($room->machines, fn (Machine $m): bool => $foot->smallestSwingMm <= $m->swing->widestMm && ($foot->largestSwingMm <= 0 || $m->swing->widestMm > 0)));
+    }
+
+    /** What strikes it, in words: any swing, a wide one, or a narrow one. */
+    public static function strikes(Foot $foot, Words $words): string
+    {
+        return match (true) {
+            $foot->largestSwingMm <= 0 => $words->say('foot-strikes.any'),
+            $foot->smallestSwingMm > 0 => $words->say('foot-strikes.narrow', ['mm' => $words->mm($foot->smallestSwingMm, 1)]),
+            default => $words->say('foot-strikes.wide', ['mm' => $words->mm($foot->largestSwingMm, 1)]),
+        };
     }
 }

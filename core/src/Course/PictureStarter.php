@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Course;
 
 use OpenSeam\Core\Data;
-use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Sampler\Row;
 
 /**
@@ -41,7 +40,7 @@ final class PictureStarter
         foreach ($lesson->sews as $need) {
             $stitch = $need->setup->stitch;
             $stitch->kind->generator === 'pattern' && $can[] = ['kind' => 'stitches', 'rows' => [['stitch' => $stitch->kind->id, 'length_mm' => $stitch->lengthMm, ...($stitch->kind->swings() ? ['width_mm' => $stitch->widthMm] : [])]]];
-            $can[] = ['kind' => 'foot', 'foot' => FootBook::standard()->get($need->feet[0] ?? $stitch->kind->feet[0])->id];
+            $can[] = ['kind' => 'foot', 'foot' => $need->usualFoot()];
         }
         $lesson->machine && $can[] = ['kind' => 'hands', 'scene' => 'steer', 'zone' => true];
 

@@ -51,4 +51,10 @@ final readonly class SewNeed
 
         return new self(new Setup($settings, stickyCloth: $d->flag('sticky_cloth'), rowMm: $lengths === [] ? null : max($lengths)), $d->texts('feet'), $d->flag('shared'));
     }
+
+    /** Kind of the foot it is usually sewn with: the lesson's own first one, or its stitch's. */
+    public function usualFoot(): string
+    {
+        return $this->feet[0] ?? $this->setup->stitch->kind->feet[0];
+    }
 }

@@ -2761,6 +2761,8 @@ export interface components {
             mirrored: boolean;
             stretch: boolean;
             pick_mm: number | null;
+            /** @enum {string|null} */
+            seen: "misses" | "split" | null;
         };
         /** @description How deep a blind hem bites, drawn, and the one move that puts it right. */
         BlindHemView: {

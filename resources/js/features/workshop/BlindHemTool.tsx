@@ -16,8 +16,6 @@ import { Keep } from './Keep'
 import { useMachineChoice, type ToolProps } from './tool'
 
 const SEEN = ['none', 'picks', 'misses', 'split'] as const
-/** What a test that was not measured says about the pick, mm. */
-const SAID = { misses: -1, split: 0.2 } as const
 
 /** Width, needle position and blade of a blind hem: how deep it bites, drawn, and after a test the one move. */
 export function BlindHemTool({ room }: ToolProps) {
@@ -37,7 +35,6 @@ export function BlindHemTool({ room }: ToolProps) {
         widthStep: toNumber(typed.widthStep),
         bladeStep: toNumber(typed.bladeStep),
     }
-    const pick = seen === 'none' ? null : seen === 'picks' ? toNumber(typed.pick) : SAID[seen]
     const body =
         n.width === null || n.position === null || n.blade === null || n.widthStep === null || n.bladeStep === null
             ? null
@@ -50,7 +47,8 @@ export function BlindHemTool({ room }: ToolProps) {
                   blade_step_mm: n.bladeStep,
                   mirrored,
                   stretch,
-                  pick_mm: pick,
+                  pick_mm: seen === 'picks' ? toNumber(typed.pick) : null,
+                  seen: seen === 'misses' || seen === 'split' ? seen : null,
               }
     const [asked] = useDebouncedValue(body, 150)
     const answer = useQuery({
