@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Advice;
 
 use OpenSeam\Core\Advice\FootNamer;
+use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\FootBook;
+use OpenSeam\Core\Machine\Machine;
+use OpenSeam\Core\Machine\Room;
 use OpenSeam\Core\Picture\FootLook;
+use OpenSeam\Core\Stitch\StitchKind;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -78,5 +83,42 @@ final class FootNamerTest extends TestCase
                 self::assertStringContainsString('scroll', $e->getMessage());
             }
         }
+    }
+
+    private static function foot(string $kind): Foot
+    {
+        return Foot::read(Data::of(['kind' => $kind]));
+    }
+
+    /** Common practice, no source: a narrow hole takes no swing, a finger no narrow one. */
+    public function test_what_strikes_it(): void
+    {
+        self::assertSame('Straight stitch only: any swing may strike it.', FootNamer::strikes(self::foot('straight'), Words::in()));
+        self::assertSame('A swing narrower than 4.5 mm strikes its finger.', FootNamer::strikes(self::foot('overcast'), Words::in()));
+        self::assertSame('A swing wider than 7.0 mm may strike it.', FootNamer::strikes(self::foot('standard'), Words::in()));
+        foreach (FootBook::standard()->all() as $id => $kind) {
+            self::assertSame(self::foot($id)->largestSwingMm <= 0.0, str_contains(FootNamer::strikes(self::foot($id), Words::in()), 'any swing'), $id);
+        }
+    }
+
+    public function test_what_it_sews_never_strikes_it(): void
+    {
+        foreach (array_keys(FootBook::standard()->all()) as $id) {
+            foreach (FootNamer::sews(self::foot($id)) as $stitch) {
+                self::assertContains($id, $stitch->feet);
+                self::assertFalse($stitch->swings() && self::foot($id)->largestSwingMm <= 0.0, "$id $stitch->id");
+            }
+        }
+        self::assertContains('blind-hem', array_map(fn (StitchKind $s): string => $s->id, FootNamer::sews(self::foot('blind-hem'))));
+    }
+
+    public function test_machines_that_swing_what_it_is_for(): void
+    {
+        $machine = fn (string $name, array $facts): Machine => Machine::read(Data::of(['name' => $name] + $facts));
+        $room = new Room(['a' => $machine('Straight', ['drive' => 'straight-only']), 'b' => $machine('Narrow', ['drive' => 'mechanical', 'widest_swing_mm' => 4]), 'c' => $machine('Wide', ['drive' => 'computerised', 'widest_swing_mm' => 7])], []);
+        $on = fn (string $foot): array => array_map(fn (Machine $m): string => $m->name, FootNamer::on(self::foot($foot), $room));
+        self::assertSame(['Straight', 'Narrow', 'Wide'], $on('quarter-inch'));
+        self::assertSame(['Narrow', 'Wide'], $on('standard'), 'a swing is wanted');
+        self::assertSame(['Wide'], $on('overcast'), 'its finger wants a wide one');
     }
 }

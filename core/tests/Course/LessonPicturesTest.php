@@ -6,6 +6,7 @@ namespace OpenSeam\Core\Tests\Course;
 
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonPictures;
+use OpenSeam\Core\Course\PictureStarter;
 use OpenSeam\Core\Course\PictureTemplates;
 use OpenSeam\Core\Course\WallCharts;
 use OpenSeam\Core\Course\Way;
@@ -13,6 +14,7 @@ use OpenSeam\Core\Curriculum\BundleFiles;
 use OpenSeam\Core\Curriculum\BundleReader;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Machine\Foot;
 use OpenSeam\Core\Machine\Machine;
 use OpenSeam\Core\Machine\OwnStitch;
 use OpenSeam\Core\Machine\Room;
@@ -20,7 +22,9 @@ use OpenSeam\Core\Picture\FaultPicture;
 use OpenSeam\Core\Picture\MachineLook;
 use OpenSeam\Core\Picture\Picture;
 use OpenSeam\Core\Picture\PictureBook;
+use OpenSeam\Core\Picture\Shape;
 use OpenSeam\Core\Picture\Shown;
+use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Tests\Support\Fixtures;
 use OpenSeam\Core\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -185,5 +189,48 @@ final class LessonPicturesTest extends TestCase
         $lesson = Fixtures::bundle()->lessons['wind-and-thread'];
         self::assertNotEquals(LessonPictures::of($lesson)->acts[2], LessonPictures::of($lesson, new MachineLook('drop-in'))->acts[2]);
         self::assertNotEquals(LessonPictures::of($lesson)->steps[6], LessonPictures::of($lesson, new MachineLook, true)->steps[6]);
+    }
+
+    public function test_a_starter_is_of_the_lesson_itself(): void
+    {
+        foreach (Fixtures::bundle()->lessons as $id => $lesson) {
+            $shown = new Shown($lesson->sampler, $lesson->folds);
+            $all = PictureStarter::all($lesson);
+            foreach ($all as $spec) {
+                self::assertNotSame([], (new PictureBook)->draw(Data::of($spec), $shown)->shapes, $id);
+            }
+            $kinds = array_column($all, 'kind');
+            // Who sews cloth is shown it, under the foot it is sewn with.
+            $sewn = $lesson->sampler->pieces !== [] && array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->path !== null) !== [];
+            self::assertSame($sewn, in_array('row', $kinds, true), $id);
+            if ($lesson->sews !== []) {
+                self::assertContains($lesson->sews[0]->usualFoot(), array_column($all, 'foot'), $id);
+            }
+            self::assertEquals($all[1 % count($all)], PictureStarter::of($lesson, 1, 2)->raw(), $id);
+        }
+    }
+
+    public function test_the_chart_of_feet_has_each_kind_once(): void
+    {
+        $foot = fn (string $kind, string $name): Foot => Foot::read(Data::of(['kind' => $kind, 'name' => $name]));
+        $charts = new WallCharts(new Room([], ['a' => $foot('zip', 'Zip, old'), 'b' => $foot('zip', 'Zip, new'), 'c' => $foot('satin', 'Satin')]), [], Words::in());
+        $says = array_column($charts->of('feet'), 'say');
+        self::assertCount(2, $says);
+        self::assertStringStartsWith('Zip: close to the teeth', $says[0]);
+        self::assertStringContainsString('hand wheel first', $says[0], 'its caution stands with it');
+        self::assertSame([], $charts->of('faults'));
+        self::assertCount(6, $charts->of('threading'), 'without machines as most are threaded');
+    }
+
+    public function test_the_ladder_climbs_in_width_and_length(): void
+    {
+        $charts = new WallCharts(new Room([], []), [], Words::in());
+        foreach ($charts->of('zigzag') as $cell) {
+            self::assertMatchesRegularExpression('/^\d mm wide, \d\.\d mm long$/', $cell['say']);
+            self::assertTrue($cell['picture']->toScale);
+            $thread = array_values(array_filter($cell['picture']->shapes, fn (Shape $s): bool => $s->role === 'thread'))[0];
+            $y = array_column($thread->points, 1) ?: [0.0];
+            self::assertEqualsWithDelta((float) $cell['say'], max($y) - min($y), 1e-9, 'as wide as it says');
+        }
     }
 }
