@@ -8,93 +8,116 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 
 /**
- * How something is folded and sewn, act after act: a strip with named parts, the
- * creases, and what each needle is meant to hold. What cannot be folded, or a
- * needle that holds something else, is refused with its place.
+ * How something is folded and sewn, act after act: strips with named parts, how
+ * they are laid, the creases, and what each needle is meant to hold. What cannot
+ * be folded, a needle that holds something else, and a fold that would tear a
+ * seam are refused with their place.
  */
 final readonly class FoldStory
 {
     public const HOW = ['sewn', 'basted', 'pinned'];
 
-    /**
-     * @param  array<string, float>  $parts  end of each along the cloth, mm, by name, from the beginning
-     * @param  list<FoldStep>  $steps
-     */
-    private function __construct(public string $id, public string $title, public array $parts, public float $lengthMm, public float $thicknessMm, public array $steps) {}
+    /** @param  list<FoldStep>  $steps */
+    private function __construct(public string $id, public string $title, public FoldStrips $strips, public float $lengthMm, public float $thicknessMm, public array $steps) {}
 
     /** @throws InputError naming what cannot be */
     public static function read(Data $d): self
     {
-        $parts = self::parts($d);
+        $strips = (new FoldStrips)->with($d, 'cloth');
         $thickness = $d->numberWithin('thickness_mm', 0.4, 0.05, 5);
-        $strip = FoldedStrip::flat((float) end($parts), $d->flag('right_side_up'));
-        $steps = [new FoldStep($d->text('say'), $strip, [])];
+        $cloth = FoldedCloth::flat($strips->lengthOf(0), $d->flag('right_side_up'));
+        $steps = [new FoldStep($d->text('say'), $cloth, [])];
         $seams = [];
         foreach ($d->parts('acts') as $act) {
-            $needle = $crease = null;
+            $needle = $creases = null;
+            $over = true;
             if ($act->has('fold')) {
                 $fold = $act->part('fold');
-                $crease = ['at' => $fold->number('at_mm'), 'start' => $fold->among('moves', ['start', 'rest'], 'start') === 'start', 'over' => $fold->among('goes', ['over', 'under'], 'over') === 'over'];
-                $strip = $strip->fold($crease['at'], $crease['start'], $crease['over'], $fold->path('at_mm'));
+                $creases = [$strips->crease($fold), ...array_map($strips->crease(...), $fold->parts('also'))];
+                $over = self::goesOver($fold);
+                $cloth = $cloth->folded($creases, $over, $fold->path('at_mm'));
+            } elseif ($act->has('lay')) {
+                $lay = $act->part('lay');
+                $strips = $strips->with($lay);
+                $cloth = $cloth->laid($strips->lengthOf($cloth->strips()), $lay->flag('right_side_up'), $lay->number('at_mm'), $lay->among('runs', ['on', 'back'], 'on') === 'on' ? 1 : -1, self::goesOver($lay));
             } elseif ($act->flag('turn')) {
-                $strip = $strip->turnedOver();
+                $cloth = $cloth->turnedOver();
+            } elseif ($act->flag('turn_out')) {
+                $cloth = $cloth->turnedOut(self::tube($act, $seams), $act->path('turn_out'));
             } elseif ($act->has('stitch')) {
-                $seams[] = self::stitched($act->part('stitch'), $strip, $parts);
-                $needle = $strip->x($act->part('stitch')->number('at_mm'));
+                $seams[] = self::stitched($act->part('stitch'), $cloth, $strips);
+                $needle = $strips->crease($act->part('stitch'));
+                $needle = $cloth->x($needle->place, $needle->strip);
+            } elseif ($act->has('take_out')) {
+                $out = $act->among('take_out', self::HOW, '');
+                $seams = array_values(array_filter($seams, fn (Seam $s): bool => $s->how !== $out));
             }
-            $steps[] = new FoldStep($act->text('say'), $strip, $seams, $needle, $crease);
+            self::mustHold($seams, $cloth, $act);
+            $steps[] = new FoldStep($act->text('say'), $cloth, $seams, $needle, $creases, $over);
         }
+        $lengths = array_map($cloth->length(...), range(0, $cloth->strips() - 1));
 
-        return new self($d->text('id'), $d->text('title'), $parts, $strip->length(), $thickness, $steps);
+        return new self($d->text('id'), $d->text('title'), $strips, max($lengths), $thickness, $steps);
     }
 
-    /**
-     * @return non-empty-array<string, float>
-     *
-     * @throws InputError
-     */
-    private static function parts(Data $d): array
+    private static function goesOver(Data $d): bool
     {
-        $parts = [];
-        $at = 0.0;
-        foreach ($d->parts('parts') as $part) {
-            $long = $part->numberWithin('mm', null, 0.5, 5000);
-            $name = $part->text('name');
-            isset($parts[$name]) && throw InputError::at($part->path('name'), $name, 'Each part has a name of its own.');
-            $parts[$name] = $at += $long;
-        }
-
-        return $parts !== [] ? $parts : throw InputError::at($d->path('parts'), [], 'A strip has at least one part.');
+        return $d->among('goes', ['over', 'under'], 'over') === 'over';
     }
 
     /**
-     * @param  array<string, float>  $parts
-     *
      * @throws InputError when the needle holds other parts than it should
      */
-    private static function stitched(Data $d, FoldedStrip $strip, array $parts): Seam
+    private static function stitched(Data $d, FoldedCloth $cloth, FoldStrips $strips): Seam
     {
-        $at = $d->number('at_mm');
-        $at > 0 && $at < $strip->length() || throw InputError::at($d->path('at_mm'), $at, sprintf('It is sewn on the strip: more than 0 and less than %g mm from its beginning.', $strip->length()));
-        $x = $strip->x($at);
-        $places = array_map(fn (FoldedPiece $p): float => $p->from + $p->way * ($x - $p->x), $strip->under($x));
-        $held = array_map(fn (float $place): string => self::partAt($parts, $place), $places);
-        $held === $d->texts('through') || throw InputError::at($d->path('through'), $d->texts('through'), 'From the top the needle goes through: '.(implode(', ', $held) ?: 'a crease, or nothing').'.');
+        $at = $strips->crease($d);
+        $long = $cloth->length($at->strip);
+        $at->place > 0 && $at->place < $long || throw InputError::at($d->path('at_mm'), $at->place, sprintf('It is sewn on the strip: more than 0 and less than %g mm from its beginning.', $long));
+        $x = $cloth->x($at->place, $at->strip);
+        $places = array_map(fn (FoldedPiece $p): array => ['strip' => $p->strip, 'at' => $p->from + $p->way * ($x - $p->x)], $cloth->under($x));
+        $held = array_map(fn (array $p): string => $strips->partAt($p['strip'], $p['at']), $places);
+        $places !== [] && $held === $d->texts('through') || throw InputError::at($d->path('through'), $d->texts('through'), 'From the top the needle goes through: '.(implode(', ', $held) ?: 'a crease, or nothing').'.');
 
         $how = $d->among('how', self::HOW, 'sewn');
 
-        return new Seam($how === 'basted' || $how === 'pinned' ? $how : 'sewn', $places);
+        return new Seam($how === 'basted' || $how === 'pinned' ? $how : 'sewn', $places, $d->flag('to_nothing'));
     }
 
-    /** @param  array<string, float>  $parts */
-    private static function partAt(array $parts, float $place): string
+    /**
+     * @param  list<Seam>  $seams
+     *
+     * @throws InputError where a fold would pull sewn cloth apart
+     */
+    private static function mustHold(array $seams, FoldedCloth $cloth, Data $act): void
     {
-        foreach ($parts as $name => $to) {
-            if ($place <= $to + FoldedStrip::NEAR_MM) {
-                return $name;
+        foreach ($seams as $seam) {
+            $seam->holds($cloth) || throw InputError::at($act->path('fold'), $seam->how, sprintf('What is %s at %g mm would be pulled apart: it moves together, opens about the seam, or the seam is taken out first.', $seam->how, $seam->places[0]['at']));
+        }
+    }
+
+    /**
+     * The two seams that make a tube, along each of its two strips.
+     *
+     * @param  list<Seam>  $seams
+     * @return array{array{float, float}, array{float, float}}
+     *
+     * @throws InputError
+     */
+    private static function tube(Data $act, array $seams): array
+    {
+        $at = [];
+        foreach ($seams as $seam) {
+            foreach ($seam->how === 'sewn' ? $seam->places : [] as $place) {
+                $at[$place['strip']][] = $place['at'];
             }
         }
+        $of = function (int $strip) use ($at, $act): array {
+            $both = $at[$strip] ?? [];
+            sort($both);
 
-        return (string) array_key_last($parts);
+            return count($both) === 2 ? [$both[0], $both[1]] : throw InputError::at($act->path('turn_out'), count($both), 'A tube is two strips sewn together by two seams.');
+        };
+
+        return [$of(0), $of(1)];
     }
 }

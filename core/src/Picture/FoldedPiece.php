@@ -16,6 +16,8 @@ final readonly class FoldedPiece
         public int $way,
         /** From the table up; of two that lie over each other the higher one is above. */
         public int $level = 0,
+        /** Which strip it is of, in the order in which they were laid. */
+        public int $strip = 0,
     ) {}
 
     public function at(float $place): float
@@ -35,7 +37,7 @@ final readonly class FoldedPiece
 
     public function covers(float $x): bool
     {
-        return $x > $this->left() + FoldedStrip::NEAR_MM && $x < $this->right() - FoldedStrip::NEAR_MM;
+        return $x > $this->left() + FoldedCloth::NEAR_MM && $x < $this->right() - FoldedCloth::NEAR_MM;
     }
 
     /** @return array{float, float}|null where both lie over each other */
@@ -43,17 +45,17 @@ final readonly class FoldedPiece
     {
         $both = [max($this->left(), $other->left()), min($this->right(), $other->right())];
 
-        return $both[1] - $both[0] > FoldedStrip::NEAR_MM ? $both : null;
+        return $both[1] - $both[0] > FoldedCloth::NEAR_MM ? $both : null;
     }
 
     public function on(int $level): self
     {
-        return new self($this->from, $this->to, $this->x, $this->way, $level);
+        return new self($this->from, $this->to, $this->x, $this->way, $level, $this->strip);
     }
 
     /** Turned about a crease. */
     public function turned(float $about): self
     {
-        return new self($this->from, $this->to, 2 * $about - $this->x, $this->way === 1 ? -1 : 1, $this->level);
+        return new self($this->from, $this->to, 2 * $about - $this->x, $this->way === 1 ? -1 : 1, $this->level, $this->strip);
     }
 }

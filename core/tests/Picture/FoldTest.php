@@ -8,7 +8,7 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Picture\FoldDrawing;
 use OpenSeam\Core\Picture\FoldedPiece;
-use OpenSeam\Core\Picture\FoldedStrip;
+use OpenSeam\Core\Picture\FoldedCloth;
 use OpenSeam\Core\Picture\FoldStory;
 use OpenSeam\Core\Picture\Shape;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -18,7 +18,7 @@ use PHPUnit\Framework\TestCase;
 final class FoldTest extends TestCase
 {
     /** @return list<int> levels of the pieces, along the cloth */
-    private static function levels(FoldedStrip $strip): array
+    private static function levels(FoldedCloth $strip): array
     {
         return array_map(fn (FoldedPiece $p): int => $p->level, $strip->pieces);
     }
@@ -26,7 +26,7 @@ final class FoldTest extends TestCase
     /** A hem folded twice: 10 and 20 mm; common practice, no source. */
     public function test_a_double_hem(): void
     {
-        $once = FoldedStrip::flat(110, false)->fold(10, true, true);
+        $once = FoldedCloth::flat(110, false)->fold(10, true, true);
         self::assertSame([1, 0], self::levels($once));
         self::assertSame([20.0, 10.0], [$once->x(0), $once->x(10)], 'the raw edge lies 10 mm in');
         self::assertTrue($once->isRightUp($once->pieces[0]), 'what is folded over shows its other side');
@@ -42,7 +42,7 @@ final class FoldTest extends TestCase
     /** The fold that nobody understands in words: the hem goes back under, and its edge lies beside the fold. Common practice, no source. */
     public function test_a_blind_hem_and_opened_again(): void
     {
-        $hem = FoldedStrip::flat(140, false)->fold(30, true, true);
+        $hem = FoldedCloth::flat(140, false)->fold(30, true, true);
         $back = $hem->fold(55, true, false);
         self::assertSame(50.0, $back->x(0), 'five millimetres of the hem lie beside the fold at 55');
         self::assertSame([0.0], array_map(fn (FoldedPiece $p): float => $p->from, $back->under(52)), 'there the needle holds the hem alone');
@@ -53,7 +53,7 @@ final class FoldTest extends TestCase
 
     public function test_what_cannot_be_folded_is_refused_with_its_place(): void
     {
-        $strip = FoldedStrip::flat(100, true);
+        $strip = FoldedCloth::flat(100, true);
         foreach ([0.0, 100.0, -5.0, 140.0] as $place) {
             try {
                 $strip->fold($place, true, true);
@@ -81,7 +81,7 @@ final class FoldTest extends TestCase
     public function test_nothing_is_lost_and_no_layer_goes_through_another(int $seed): void
     {
         mt_srand($seed);
-        $strip = FoldedStrip::flat(200, $seed % 2 === 0);
+        $strip = FoldedCloth::flat(200, $seed % 2 === 0);
         $done = 0;
         for ($n = 0; $n < 12; $n++) {
             try {
@@ -122,7 +122,7 @@ final class FoldTest extends TestCase
     {
         $story = FoldStory::read(Data::of(self::story()));
         self::assertCount(5, $story->steps);
-        self::assertSame([12.0, 8.0, 48.0], $story->steps[3]->seams[0]->places, 'the hem, the raw edge in it, the garment below');
+        self::assertSame([12.0, 8.0, 48.0], array_column($story->steps[3]->seams[0]->places, 'at'), 'the hem, the raw edge in it, the garment below');
         self::assertSame(48.0, $story->steps[3]->needle);
         // On the right side one row shows, on the garment.
         $roles = array_map(fn (Shape $s): string => $s->role, FoldDrawing::above($story, $story->steps[4]));
@@ -142,10 +142,10 @@ final class FoldTest extends TestCase
             $sides = array_values(array_filter($shapes, fn (Shape $s): bool => $s->role === 'cloth-face'))[0]->points;
             $half = intdiv(count($sides), 2);
             $cloth = array_map(fn (int $i): array => [($sides[$i][0] + $sides[2 * $half - 1 - $i][0]) / 2, ($sides[$i][1] + $sides[2 * $half - 1 - $i][1]) / 2], range(0, $half - 1));
-            self::assertEqualsWithDelta([$step->strip->x(0), $step->strip->x(110)], [$cloth[0][0], $cloth[count($cloth) - 1][0]], 1e-9);
+            self::assertEqualsWithDelta([$step->cloth->x(0), $step->cloth->x(110)], [$cloth[0][0], $cloth[count($cloth) - 1][0]], 1e-9);
             // At its end the garment's right side lies below while it is wrong side up, above when it is turned.
             $right = array_values(array_filter($shapes, fn (Shape $s): bool => $s->role === 'right-side'))[0]->points;
-            self::assertSame($step->strip->isRightUp($step->strip->pieceAt(110)), $right[count($right) - 1][1] < $cloth[count($cloth) - 1][1]);
+            self::assertSame($step->cloth->isRightUp($step->cloth->pieceAt(110)), $right[count($right) - 1][1] < $cloth[count($cloth) - 1][1]);
             // Nothing lies below the table.
             self::assertLessThanOrEqual(0.0, max(array_column($sides, 1)));
         }

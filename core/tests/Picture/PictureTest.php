@@ -167,7 +167,7 @@ final class PictureTest extends TestCase
         $highest = array_map(fn (Picture $p): float => -min(array_column(self::of($p, 'cloth-face')[0]->points, 1) ?: [0.0]), $moves);
         self::assertGreaterThan($highest[0], $highest[1], 'it stands up half way');
         self::assertGreaterThan($highest[2], $highest[1]);
-        self::assertSame([], FoldDrawing::moves($story, $story->steps[1], $story->steps[1]->crease === null ? $story->steps[0] : $story->steps[3]), 'sewing moves nothing');
+        self::assertSame([], FoldDrawing::moves($story, $story->steps[1], $story->steps[1]->creases === null ? $story->steps[0] : $story->steps[3]), 'sewing moves nothing');
     }
 
     public function test_stations_of_the_thread_are_numbered(): void

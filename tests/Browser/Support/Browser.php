@@ -17,6 +17,9 @@ use RuntimeException;
 /** A headless browser with a driver of its own; both end with the process. */
 final class Browser
 {
+    /** A plan that was just changed is thought over, and everything read ahead, before a slow machine rests. */
+    private const REST_SECONDS = 120.0;
+
     /** @param  resource  $process */
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile) {}
 
@@ -110,11 +113,15 @@ final class Browser
     public function rest(): self
     {
         $quiet = 0;
-        $this->until('the page at rest', function () use (&$quiet): bool {
-            // Twice in turn: between a click and its request there is a moment.
-            $quiet = $this->driver->executeScript('return document.readyState === "complete" && document.documentElement.dataset.busy === undefined && document.getAnimations().length === 0') === true ? $quiet + 1 : 0;
+        $under = '';
+        Wait::until('the page at rest', function () use (&$quiet, &$under): bool {
+            // Three times in turn: between a click and its request there is a moment.
+            $under = (string) $this->driver->executeScript('return [document.readyState, document.documentElement.dataset.busy ?? "", document.getAnimations().length || ""].join(" ").trim()');
+            $quiet = $under === 'complete' ? $quiet + 1 : 0;
 
             return $quiet >= 3;
+        }, self::REST_SECONDS, function () use (&$under): string {
+            return "State, requests and movements under way: $under. At {$this->driver->getCurrentURL()}.";
         });
 
         return $this;
@@ -210,7 +217,12 @@ final class Browser
     public function keys(string ...$keys): self
     {
         foreach ($keys as $key) {
-            $this->driver->switchTo()->activeElement()->sendKeys($key);
+            // A field that is drawn anew between being found and being typed into takes nothing: its successor does.
+            $this->until('a field to type into', function () use ($key): bool {
+                $this->driver->switchTo()->activeElement()->sendKeys($key);
+
+                return true;
+            });
         }
 
         return $this;

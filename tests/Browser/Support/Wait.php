@@ -11,7 +11,7 @@ use Throwable;
 final class Wait
 {
     /** Long enough for a busy machine; what is there is there at once. */
-    public const SECONDS = 30.0;
+    public const SECONDS = 60.0;
 
     private const LOOK_AGAIN_US = 40_000;
 
