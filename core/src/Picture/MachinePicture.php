@@ -14,15 +14,9 @@ use OpenSeam\Core\InputError;
  */
 final class MachinePicture implements Drawer
 {
-    /** Of the top thread in order, in the measures of the line art; common practice, no source. */
-    private const STATIONS = [[300.0, 14.0], [177.0, 40.0], [92.0, 108.0], [47.0, 77.0], [73.0, 200.0], [73.0, 234.0]];
-
-    /** The thread's way from station to station: what lies before each of them. */
-    private const WAY = [[], [], [[114.0, 42.0], [106.0, 92.0]], [[70.0, 150.0], [58.0, 140.0]], [[58.0, 140.0], [73.0, 170.0]], []];
-
     private const WINDOWS = ['head' => [16.0, 28.0, 152.0, 262.0], 'bed' => [8.0, 160.0, 214.0, 294.0], 'top' => [150.0, -4.0, 420.0, 152.0], 'right' => [280.0, 40.0, 520.0, 334.0], 'bobbin' => [8.0, 218.0, 170.0, 294.0]];
 
-    private const ALWAYS = ['body', 'head', 'takeup', 'tension', 'guide', 'spool', 'winder', 'winder-disc', 'wheel', 'dial', 'lifter', 'feed', 'plate', 'reverse', 'light'];
+    private const ALWAYS = ['head', 'takeup', 'guide', 'spool', 'winder', 'winder-disc', 'wheel', 'dial', 'lifter', 'feed', 'plate', 'reverse'];
 
     public function draw(Data $d, Shown $of): Picture
     {
@@ -30,10 +24,14 @@ final class MachinePicture implements Drawer
         $look = $of->machine;
         $plugged = ! $d->flag('off');
         $parts = [
-            ...self::ALWAYS,
-            ...($look->screen ? ['screen'] : ['selector', 'width']),
-            ...($look->crank ? ['crank'] : ['switch', 'lead', 'socket', $plugged ? 'plug-in' : 'plug', 'pedal']),
-            'bobbin-'.$look->bobbin, ...($d->flag('no_needle') ? [] : ['needle']), $d->flag('foot_up') ? 'foot-up' : 'foot',
+            ...$look->body(), ...self::ALWAYS, $look->sideThreading ? 'tension-side' : 'tension',
+            ...match (true) {
+                $look->screen => ['screen'],
+                $look->straightOnly => [],
+                default => ['selector', 'width'],
+            },
+            ...($look->crank ? ['crank'] : ['light', 'switch', 'lead', 'socket', $plugged ? 'plug-in' : 'plug', 'pedal']),
+            'bobbin-'.$look->bobbin, ...($d->flag('no_needle') ? [] : ['needle', ...($look->sideThreading && $d->texts('lit') === ['needle'] ? ['needle-side'] : [])]), $d->flag('foot_up') ? 'foot-up' : 'foot',
         ];
         $pen = new Pen;
         foreach ($parts as $part) {
@@ -41,7 +39,7 @@ final class MachinePicture implements Drawer
         }
         $near = $d->has('near') ? $d->among('near', array_keys(self::WINDOWS), 'head') : null;
         $large = $near === null ? 1.0 : 0.6;
-        $d->has('threaded') && $this->thread($pen, $d->whole('threaded'), $d, $large);
+        $d->has('threaded') && $this->thread($pen, ThreadWay::on($look), $d->whole('threaded'), $d);
         foreach ($d->texts('lit') as $i => $lit) {
             $this->light($pen, $lit, $d->path("lit[$i]"), $look, $large, $near === null ? null : self::WINDOWS[$near]);
         }
@@ -51,18 +49,13 @@ final class MachinePicture implements Drawer
     }
 
     /** @throws InputError when there are not so many stations */
-    private function thread(Pen $pen, int $upTo, Data $d, float $large): void
+    private function thread(Pen $pen, ThreadWay $way, int $upTo, Data $d): void
     {
-        $last = count(self::STATIONS);
+        $last = ThreadWay::STATIONS;
         $upTo >= 1 && $upTo <= $last || throw InputError::at($d->path('threaded'), $upTo, "The top thread has the stations 1 to $last.");
-        $way = [];
-        foreach (array_slice(self::STATIONS, 0, $upTo) as $i => $station) {
-            $way = [...$way, ...self::WAY[$i], $station];
-        }
-        $pen->shape('thread', $upTo === $last ? [...$way, [60.0, 252.0]] : $way);
-        foreach (array_slice(self::STATIONS, 0, $upTo) as $i => [$x, $y]) {
+        $pen->shape('thread', $way->upTo($upTo));
+        foreach (array_slice($way->stations, 0, $upTo) as $i => ['x' => $x, 'y' => $y, 'beside' => $side]) {
             $size = 13.0;
-            $side = $i === 2 ? 28.0 : -24.0;
             $pen->oval('paper', $x + $side, $y, $size)->oval($i === $upTo - 1 ? 'lit' : 'ink', $x + $side, $y, $size)->label('', $x + $side, $y + 7, number: (string) ($i + 1));
         }
     }
@@ -74,7 +67,7 @@ final class MachinePicture implements Drawer
      */
     private function light(Pen $pen, string $lit, string $field, MachineLook $look, float $large, ?array $window): void
     {
-        $instead = ['bobbin' => "bobbin-$look->bobbin", 'plug' => $look->crank ? 'crank' : 'plug', 'pedal' => $look->crank ? 'crank' : 'pedal', 'switch' => $look->crank ? 'crank' : 'switch', 'selector' => $look->screen ? 'screen' : 'selector', 'width' => $look->screen ? 'screen' : 'width'];
+        $instead = ['bobbin' => "bobbin-$look->bobbin", 'tension' => $look->sideThreading ? 'tension-side' : 'tension', 'body' => $look->body()[0], 'plug' => $look->crank ? 'crank' : 'plug', 'pedal' => $look->crank ? 'crank' : 'pedal', 'switch' => $look->crank ? 'crank' : 'switch', 'selector' => $look->screen ? 'screen' : 'selector', 'width' => $look->screen ? 'screen' : 'width'];
         $part = LineArt::standard()->of('machine', $instead[$lit] ?? $lit, $field);
         // What only some machines have is drawn where it is spoken of.
         in_array($instead[$lit] ?? $lit, self::ALWAYS, true) || $pen->add($part);
