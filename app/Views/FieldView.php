@@ -22,5 +22,6 @@ final readonly class FieldView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $options,
         #[OA\Property] public string $hint,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FieldValueView::class), description: 'the values it takes, in order')] public array $values,
+        #[OA\Property(description: 'what it looks like can be tapped')] public bool $seen,
     ) {}
 }

@@ -12,6 +12,7 @@ use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Picture\Picture;
+use OpenSeam\Core\Picture\RowLooks;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
@@ -133,7 +134,7 @@ final readonly class LessonView
     {
         return new RowView(
             $row->id, $row->title, $row->guide, $figures['stitches'] ?? 0, $figures['thread_mm'] ?? 0.0, $figures['minutes'] ?? 0.0, PictureReadings::canRead($row),
-            array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->options, $f->hint, array_map(FieldValueView::of(...), $f->values())), $row->fields)),
+            array_values(array_map(fn (Field $f): FieldView => new FieldView("{$row->id}.{$f->id}", $f->label, $f->kind->value, $f->size(), $f->options, $f->hint, array_map(FieldValueView::of(...), $f->values()), RowLooks::mayBeSeen($f)), $row->fields)),
             array_map(fn (CheckSpec $c): CheckRuleView => new CheckRuleView("{$row->id}.{$c->id}", $c->title, "{$row->id}.{$c->of}", $c->allows, $c->source), $row->checks),
         );
     }

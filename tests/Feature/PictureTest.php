@@ -46,7 +46,16 @@ final class PictureTest extends TestCase
         self::assertSame('met', $looks[0]['verdict']);
         self::assertSame('15.9 ±1.5', $looks[0]['typed'][0]);
         self::assertContains('not-yet', array_column($looks, 'verdict'));
-        self::assertSame([], $this->getJson('/api/lessons/safe-seat/looks')->assertOk()->json());
+        // An answer is typed by its number, a count as it is, a length closer than a ruler's half millimetre as much closer by eye.
+        $typed = function (string $lesson, string $key): array {
+            $of = array_filter((array) $this->getJson("/api/lessons/$lesson/looks")->assertOk()->json(), fn (array $l): bool => $l['key'] === $key);
+
+            return array_map(fn (array $l): array => [$l['verdict'], ...$l['typed']], array_values($of));
+        };
+        self::assertSame([['met', '1'], ['not-yet', '0']], $typed('safe-seat', 'habits.fingers'));
+        self::assertSame([['met', '0'], ['near', '1'], ['not-yet', '2'], ['not-yet', '3']], $typed('two-faces', 'corrected.faces'));
+        self::assertContains(['met', '4'], $typed('first-seam', 'seam.back-start'));
+        self::assertContains(['met', '3.5 ±0.6'], $typed('zigzag-ladder', 'average.width'));
     }
 
     public function test_the_screen_at_the_front_is_turned(): void

@@ -14,6 +14,7 @@ const field = (kind: View['FieldView']['kind'], values: View['FieldValueView'][]
     label: `The ${kind}`,
     kind,
     size: values.length,
+    seen: false,
     options,
     hint: '',
     values,

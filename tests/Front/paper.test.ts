@@ -3,7 +3,7 @@ import type { View } from '../../resources/js/api/client'
 import { columnsOf, faultsOf, isAnswer, sent } from '../../resources/js/features/round/paper'
 
 const field = (key: string, kind: View['FieldView']['kind'], size: number, options: string[] = []) =>
-    ({ key, kind, size, options, label: key, hint: '', values: [] }) as View['FieldView']
+    ({ key, kind, size, options, label: key, hint: '', values: [], seen: false }) as View['FieldView']
 
 describe('a sheet as columns of a grid', () => {
     const lesson = {

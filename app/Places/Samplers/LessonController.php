@@ -22,10 +22,11 @@ use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonPictures;
-use OpenSeam\Core\Grading\RowLook;
-use OpenSeam\Core\Grading\RowLooks;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Picture\MachineLook;
+use OpenSeam\Core\Picture\RowLook;
+use OpenSeam\Core\Picture\RowLooks;
+use OpenSeam\Core\Picture\Shown;
 use OpenSeam\Core\Words;
 
 /** The lessons on the shelf, as a class is taught them where one is named. */
@@ -87,9 +88,11 @@ final readonly class LessonController
     {
         $words = Words::in(Who::asks($request)->unit);
         $looks = [];
-        foreach ($shelf->asTaught($request->string('class')->toString())->lesson($lesson)->sampler->rows as $row) {
+        $taught = $shelf->asTaught($request->string('class')->toString())->lesson($lesson);
+        $shown = new Shown($taught->sampler, $taught->folds);
+        foreach ($taught->sampler->rows as $row) {
             foreach ($row->fields as $field) {
-                array_push($looks, ...array_map(fn (RowLook $look): RowLookView => RowLookView::of("$row->id.$field->id", $field, $look, $words), RowLooks::of($row, $field, $words)));
+                array_push($looks, ...array_map(fn (RowLook $look): RowLookView => RowLookView::of("$row->id.$field->id", $field, $look, $words), RowLooks::of($row, $field, $words, $shown)));
             }
         }
 

@@ -6,12 +6,11 @@ namespace App\Places\Samplers;
 
 use App\Views\PictureView;
 use OpenApi\Attributes as OA;
-use OpenSeam\Core\Grading\RowLook;
-use OpenSeam\Core\Grading\RowLooks;
 use OpenSeam\Core\Measure\Length;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Picture\RowLook;
+use OpenSeam\Core\Picture\RowLooks;
 use OpenSeam\Core\Sampler\Field;
-use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Words;
 
 /** A way a row may look: tapped, it is a reading by eye. */
@@ -21,6 +20,7 @@ final readonly class RowLookView
     /** @param  list<string>  $typed */
     public function __construct(
         #[OA\Property(description: 'row and reading')] public string $key,
+        #[OA\Property(description: 'the reading by name')] public string $of,
         #[OA\Property] public string $says,
         #[OA\Property(enum: ['met', 'near', 'not-yet', 'unsure'])] public string $verdict,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what is typed for it, with what an eye leaves open')] public array $typed,
@@ -29,10 +29,17 @@ final readonly class RowLookView
 
     public static function of(string $key, Field $field, RowLook $look, Words $words): self
     {
-        $counts = $field->kind === FieldKind::Stitches;
-        $typed = fn (float $value, int $i): string => $counts && $i === 0 ? (string) (int) $value : self::length($value, $counts ? RowLooks::SPAN_BY_EYE_MM : RowLooks::BY_EYE_MM, $words->unit);
+        $says = $look->answer !== '' ? $look->answer : $words->say("row-look.$look->pattern");
 
-        return new self($key, $words->say("row-look.$look->pattern"), $look->verdict->value, array_map($typed, $look->values, array_keys($look->values)), PictureView::of($look->picture, $words));
+        return new self($key, $field->label, $says, $look->verdict->value, array_map(fn (float $value, int $i): string => self::typed($field, $value, $i, $words->unit), $look->values, array_keys($look->values)), PictureView::of($look->picture, $words));
+    }
+
+    /** As it is typed: an answer by its number, counted as it is, a length with what an eye leaves open. */
+    private static function typed(Field $field, float $value, int $i, Unit $unit): string
+    {
+        $open = RowLooks::byEyeMm($field, $i);
+
+        return $open === null ? (string) (int) round($value) : self::length($value, $open, $unit);
     }
 
     /** As it is typed, with what an eye leaves open. */

@@ -12,7 +12,10 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Machine\OwnStitch;
+use OpenSeam\Core\Picture\RowLooks;
+use OpenSeam\Core\Picture\Shown;
 use OpenSeam\Core\Skill\SkillGraph;
+use OpenSeam\Core\Words;
 
 /** A lesson's JSON in another way than the usual one. */
 final readonly class LessonWays
@@ -58,8 +61,7 @@ final readonly class LessonWays
      */
     public static function check(Lesson $lesson, SkillGraph $skills, array $faults): void
     {
-        // One whose pictures cannot be drawn does not come in.
-        LessonPictures::of($lesson);
+        self::drawn($lesson);
         foreach ($lesson->settings as $i => $setting) {
             foreach ($setting->schools as $j => $school) {
                 self::checkOne($lesson, new Way([$school->id]), $skills, $faults, "settings[$i].schools[$j].instead", "“{$school->school}”: ");
@@ -73,9 +75,20 @@ final readonly class LessonWays
     {
         try {
             Bundle::checkLesson($lesson->in($way), $skills, $faults);
-            LessonPictures::of($lesson->in($way));
+            self::drawn($lesson->in($way));
         } catch (InputError $e) {
             throw InputError::at("$place.$e->field", $e->got, "{$lesson->title}: $school{$e->getMessage()}");
+        }
+    }
+
+    /** @throws InputError for one whose pictures cannot be drawn: it does not come in */
+    private static function drawn(Lesson $lesson): void
+    {
+        LessonPictures::of($lesson);
+        foreach ($lesson->sampler->rows as $row) {
+            foreach ($row->fields as $field) {
+                $field->looks === [] || RowLooks::of($row, $field, Words::in(), new Shown($lesson->sampler, $lesson->folds));
+            }
         }
     }
 

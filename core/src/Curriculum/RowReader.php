@@ -121,7 +121,7 @@ final class RowReader
             }),
             $data->number('step', in_array($kind, [FieldKind::Length, FieldKind::Lengths], true) ? 0.5 : 1.0),
             $marks, $options, $data->text('hint', ''), $data->number('limit_mm', Reading::RULER_LIMIT_MM),
-            $data->text('counted', 'strokes') === 'one-side',
+            $data->text('counted', 'strokes') === 'one-side', $data->parts('looks'),
         );
     }
 

@@ -194,16 +194,15 @@ final readonly class FoldedCloth
     {
         count($this->pieces) === 2 && $this->strips() === 2
             || throw InputError::at($field, count($this->pieces), 'Two flat strips that lie over each other are turned out, no fold in them.');
-        [$below, $top] = $this->pieces[0]->level < $this->pieces[1]->level ? [0, 1] : [1, 0];
         // From the table up: what lay on top, its allowances, those of the other one, the other one.
-        $levels = [$top => [0, 1], $below => [3, 2]];
+        $levels = fn (FoldedPiece $p): array => $p->level === max($this->pieces[0]->level, $this->pieces[1]->level) ? [0, 1] : [3, 2];
         $pieces = [];
         foreach ($this->pieces as $p) {
             [$a, $b] = $seams[$p->strip];
             $a > self::NEAR_MM && $b > $a + self::NEAR_MM && $b < $p->to - self::NEAR_MM
                 || throw InputError::at($field, [$a, $b], sprintf('Two seams lie on the strip, one after the other: more than 0 and less than %g mm from its beginning.', $p->to));
             max($a, $p->to - $b) * 2 < $b - $a || throw InputError::at($field, [$a, $b], 'The allowances lie inside side by side: each is narrower than half of what is between the seams.');
-            [$body, $allowance] = $levels[$p->strip];
+            [$body, $allowance] = $levels($p);
             array_push(
                 $pieces,
                 (new FoldedPiece(0.0, $a, $p->x, $p->way, $allowance, $p->strip))->turned($p->at($a)),

@@ -21,7 +21,7 @@ final class HolePicture implements Drawer
     {
         $long = $d->numberWithin('long_mm', 21.0, 8, 60);
         $state = $d->among('state', self::STATES, 'sewn');
-        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch', 'buttonhole'), $d->path('stitch')), $d->numberWithin('stitch_mm', 0.5, 0.2, 2), 5.0, gapMm: 0.6, openBars: $d->flag('open_bars'));
+        $settings = StitchSettings::of(StitchBook::standard()->get($d->text('stitch', 'buttonhole'), $d->path('stitch')), self::lengthOf($d, 'points_in_10_mm') ?? $d->numberWithin('stitch_mm', 0.5, 0.2, 2), 5.0, gapMm: $d->numberWithin('gap_mm', 0.6, 0.2, 3.8), openBars: $d->flag('open_bars'));
         $pen = new Pen;
         $many = $state === 'three' ? 3 : 1;
         $pen->box('cloth-face', 0, 0, $state === 'three' ? 150.0 : 60.0, 34.0)->line('heavy', 0, 0, $state === 'three' ? 150.0 : 60.0, 0);
@@ -34,6 +34,12 @@ final class HolePicture implements Drawer
         }
 
         return $pen->picture(true);
+    }
+
+    /** Points in ten millimetres of a side, as they are counted, as the length of a stitch; mm. */
+    private static function lengthOf(Data $d, string $name): ?float
+    {
+        return $d->has($name) ? 10.0 / $d->numberWithin($name, null, 5, 50, 'points') : null;
     }
 
     /**
@@ -49,7 +55,12 @@ final class HolePicture implements Drawer
         [$along, $across] = [$d->numberWithin('along_mm', 0.0, -40, 40), $d->numberWithin('beside_mm', 0.0, -10, 10)];
         $gap = $d->numberWithin('start_gap_mm', 0.0, 0, 10);
         $points = [];
-        foreach (Buttonhole::parts($settings, $long) as $part => $of) {
+        $second = self::lengthOf($d, 'second_points_in_10_mm');
+        $parts = Buttonhole::parts($settings, $long);
+        if ($second !== null) {
+            $parts['side-2'] = Buttonhole::parts(StitchSettings::of($settings->kind, $second, $settings->widthMm, gapMm: $settings->gapMm, openBars: $settings->openBars), $long)['side-2'] ?? [];
+        }
+        foreach ($parts as $part => $of) {
             foreach ($of as $i => [$a, $b]) {
                 if (($part === 'side-2' && $thin > 1 && $i % $thin !== 0) || ($part === 'side-1' && $a < $settings->barMm + $gap)) {
                     continue;
@@ -97,7 +108,8 @@ final class HolePicture implements Drawer
         if ($state === 'compared') {
             $pen->line('measure', $x, $y + 6, $x + $long, $y + 6)->line('measure', $x, $y - 6, $x + $long, $y - 6)->line('measure', $x, $y - 8, $x, $y + 8)->line('measure', $x + $long, $y - 8, $x + $long, $y + 8);
         }
-        in_array($state, ['opened', 'overcut', 'buttoned'], true) && $pen->line('cut-line', $x + $bar, $y, $x + $long - ($state === 'overcut' ? -2.0 : $bar), $y);
+        $cut = $d->numberWithin('cut_mm', $long - $bar * 2, 0, 60);
+        in_array($state, ['opened', 'overcut', 'buttoned'], true) && $pen->line('cut-line', $x + $bar, $y, $x + ($state === 'overcut' ? $long + 2.0 : $bar + $cut), $y);
         $state === 'overcut' && $pen->cross($x + $long, $y, 3.0);
         if (in_array($state, ['pinned', 'opened'], true)) {
             $pin = $x + $long - $bar - 0.8;

@@ -32,18 +32,20 @@ final class StitchPicture implements Drawer
         $y = 0.0;
         $drawn = [];
         $pucker = 0.0;
-        foreach ($rows as $row) {
+        foreach ($rows as $n => $row) {
             $settings = StitchSettings::of(StitchBook::standard()->get($row->text('stitch', 'straight'), $row->path('stitch')), $row->numberOrNull('length_mm'), $row->numberOrNull('width_mm'));
             $bend = Bend::read($row->part('bend'));
             $pucker = max($pucker, $bend->puckersMm);
             $half = max(2.6, $settings->widthMm / 2 + 1.4);
-            $drawn[] = [$row, $settings, $bend, $y + $half];
-            $y += 2 * $half;
+            // A row may lie where it was measured from the one before.
+            $at = $n > 0 && $row->has('below_mm') ? $drawn[$n - 1][3] + $row->numberWithin('below_mm', null, 0, 60) : $y + $half;
+            $drawn[] = [$row, $settings, $bend, $at];
+            $y = max($y, $at + $half);
         }
         // A row that puckers shows at the cloth's edge, which is drawn near it then.
         $edge = $d->numberOrNull('edge_mm') ?? ($pucker > 0 ? 4.0 : null);
         $bottom = $edge === null ? $y + 1.6 : $y / 2 + $edge;
-        $this->cloth($pen, -3.0, $d->has('edge_mm') ? -self::INSIDE_MM : -1.6, $long + 3.0, $bottom, $pucker);
+        $this->cloth($pen, -$d->numberWithin('start_mm', 3.0, 0, 60), $d->has('edge_mm') ? -self::INSIDE_MM : -1.6, $long + 3.0, $bottom, $pucker);
         foreach ($drawn as [$row, $settings, $bend, $at]) {
             $this->row($pen, $row, $settings, $bend, $at, $long, $d->among('face', self::FACES, 'top'));
             $d->flag('names') && $pen->label('', -4.0, $at + 1.0, 'end', number: (string) $settings->lengthMm);
@@ -65,6 +67,7 @@ final class StitchPicture implements Drawer
         $row->has('bites_mm')
             ? self::bites($pen, $points, $settings->widthMm, $at, $row->numberWithin('bites_mm', null, 0.2, 10))
             : StitchThread::draw($pen, $points, $settings, $row->among('face', self::FACES, $face), $bend);
+        $row->has('tail_mm') && $pen->line('thread', $long, $at, $long + $row->numberWithin('tail_mm', null, 0, 300), $at);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Sampler;
 
+use OpenSeam\Core\Data;
 use OpenSeam\Core\Measure\Reading;
 
 /** One reading to take on a row: what to type, in which range, where the ruler lies. */
@@ -17,6 +18,7 @@ final readonly class Field
     /**
      * @param  list<Mark>  $marks  for lengths: where each is read
      * @param  list<string>  $options  for a choice: its described steps, best first
+     * @param  list<Data>  $looks  pictures: one for each answer, or one with the reading in it
      */
     public function __construct(
         public string $id,
@@ -32,13 +34,14 @@ final readonly class Field
         public float $limitMm = Reading::RULER_LIMIT_MM,
         /** Of a zigzag's count: points on one side, two strokes each. */
         public bool $oneSide = false,
+        public array $looks = [],
     ) {}
 
     /** The same, read as closely as it was typed. */
     public function within(?float $limitMm): self
     {
         return $limitMm === null || $limitMm === $this->limitMm ? $this
-            : new self($this->id, $this->label, $this->kind, $this->min, $this->max, $this->step, $this->marks, $this->options, $this->hint, $limitMm, $this->oneSide);
+            : new self($this->id, $this->label, $this->kind, $this->min, $this->max, $this->step, $this->marks, $this->options, $this->hint, $limitMm, $this->oneSide, $this->looks);
     }
 
     /**

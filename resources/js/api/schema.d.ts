@@ -2949,7 +2949,7 @@ export interface components {
             /** @description a picture of each step, in their order */
             step_pictures?: ({
                 /** @enum {string} */
-                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
             } | null)[];
             sampler: {
                 pieces: {
@@ -3060,7 +3060,7 @@ export interface components {
                     /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
                     picture?: {
                         /** @enum {string} */
-                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
                     };
                 }[];
             };
@@ -3086,22 +3086,68 @@ export interface components {
                 acts: {
                     say: string;
                     fold?: {
+                        /** @description which strip; the first one where none is named */
+                        strip?: string;
                         at_mm: number;
                         /** @enum {unknown} */
                         moves?: "start" | "rest";
                         /** @enum {unknown} */
                         goes?: "over" | "under";
+                        /** @description what moves with it about the same line */
+                        also?: {
+                            /** @description which strip; the first one where none is named */
+                            strip: string;
+                            at_mm?: number;
+                            /** @enum {unknown} */
+                            moves?: "start" | "rest";
+                            /** @description all of this strip moves */
+                            whole?: boolean;
+                        }[];
                     };
                     /** @description all of it is turned over */
                     turn?: boolean;
                     stitch?: {
+                        /** @description which strip; the first one where none is named */
+                        strip?: string;
                         at_mm: number;
                         /** @enum {unknown} */
                         how?: "sewn" | "basted" | "pinned";
                         /** @description parts that it holds, the top one first */
                         through: string[];
+                        /** @description it runs to nothing at the fold: a dart */
+                        to_nothing?: boolean;
                     };
+                    /** @description another strip is laid on, or under */
+                    lay?: {
+                        /** @description of the new strip */
+                        name: string;
+                        /** @description of the strip, from its beginning */
+                        parts: {
+                            name: string;
+                            mm: number;
+                        }[];
+                        /** @description it lies so; else wrong side up */
+                        right_side_up?: boolean;
+                        /** @description across the table, where its beginning lies */
+                        at_mm: number;
+                        /**
+                         * @description to the right, or to the left
+                         * @enum {unknown}
+                         */
+                        runs?: "on" | "back";
+                        /** @enum {unknown} */
+                        goes?: "over" | "under";
+                    };
+                    /** @description a tube of two strips and two seams is turned inside out */
+                    turn_out?: boolean;
+                    /**
+                     * @description what holds so is taken out
+                     * @enum {unknown}
+                     */
+                    take_out?: "sewn" | "basted" | "pinned";
                 }[];
+                /** @description of the first strip; "cloth" where it has none */
+                name?: string;
             }[];
             /** @description something of it, picture after picture */
             stories?: {
@@ -3112,7 +3158,7 @@ export interface components {
                     /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
                     picture: {
                         /** @enum {string} */
-                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
                     };
                 }[];
             }[];
@@ -3162,6 +3208,11 @@ export interface components {
              * @enum {string}
              */
             counted?: "strokes" | "one-side";
+            /** @description how it looks: a picture for each answer, or one in which the reading stands as {"reading": [times each value], "plus": mm} */
+            looks?: {
+                /** @enum {string} */
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
+            }[];
         };
         BundleRow: {
             /** @description an id: small letters, digits and single hyphens */
@@ -3922,6 +3973,8 @@ export interface components {
             hint: string;
             /** @description the values it takes, in order */
             values: components["schemas"]["FieldValueView"][];
+            /** @description what it looks like can be tapped */
+            seen: boolean;
         };
         /** @description How something is folded and sewn, act after act: a section across the creases, and what is seen from above. */
         FoldView: {
@@ -5573,6 +5626,8 @@ export interface components {
         RowLookView: {
             /** @description row and reading */
             key: string;
+            /** @description the reading by name */
+            of: string;
             says: string;
             /** @enum {string} */
             verdict: "met" | "near" | "not-yet" | "unsure";

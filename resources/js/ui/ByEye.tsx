@@ -19,34 +19,49 @@ interface Props {
 /** Without a ruler: the picture that looks like the row is tapped, and taken as read by eye. Nothing where no reading can be seen so. */
 export function ByEye({ lesson, classId, row, onTake }: Props) {
     const [open, setOpen] = useState(false)
-    const seen = row.fields.filter((f) => (f.kind === 'lengths' && f.size >= 3) || f.kind === 'stitches')
+    const [taken, setTaken] = useState<string[]>([])
+    const seen = row.fields.filter((f) => f.seen)
     const looks = useRowLooks(lesson, classId, open)
     if (seen.length === 0) return null
+    const begin = () => {
+        setTaken([])
+        setOpen(true)
+    }
+    // Whoever has tapped all there is goes back to the sheet.
+    const take = (look: View['RowLookView']) => {
+        onTake(look.key, look.typed)
+        const now = [...taken, look.key]
+        setTaken(now)
+        if (new Set(here.map((l) => l.key)).size <= new Set(now).size) setOpen(false)
+    }
     const here = looks.data?.filter((l) => seen.some((f) => f.key === l.key)) ?? []
     return (
         <>
-            <Button variant="subtle" onClick={() => setOpen(true)}>
+            <Button variant="subtle" onClick={begin}>
                 {t('look.byEye')}
             </Button>
             <Modal opened={open} onClose={() => setOpen(false)} size="xl" title={t('look.tapTheOneThatLooks')}>
                 <Trouble error={looks.error} />
                 {looks.data === undefined && looks.error === null && <Waiting what={t('common.looking')} />}
                 {looks.data !== undefined && here.length === 0 && <p>{t('look.nothingToTapHere')}</p>}
-                <div className={cx('by-eye')}>
-                    {here.map((l, i) => (
-                        <UnstyledButton
-                            key={i}
-                            onClick={() => {
-                                onTake(l.key, l.typed)
-                                setOpen(false)
-                            }}>
-                            <Drawn picture={l.picture} />
-                            <span>
-                                {l.says} <small>{t(VERDICT_WORDS[l.verdict])}</small>
-                            </span>
-                        </UnstyledButton>
-                    ))}
-                </div>
+                {seen.map((field) => {
+                    const looks = here.filter((l) => l.key === field.key)
+                    return looks.length === 0 ? null : (
+                        <section key={field.key} className={cx('by-eye')}>
+                            <h3>
+                                {field.label} {taken.includes(field.key) && <span className={cx('quiet')}>{t('look.taken')}</span>}
+                            </h3>
+                            {looks.map((l, i) => (
+                                <UnstyledButton key={i} aria-label={`${field.label}: ${l.says}`} onClick={() => take(l)}>
+                                    <Drawn picture={l.picture} />
+                                    <span>
+                                        {l.says} <small>{t(VERDICT_WORDS[l.verdict])}</small>
+                                    </span>
+                                </UnstyledButton>
+                            ))}
+                        </section>
+                    )
+                })}
                 <p className={cx('quiet')}>{t('look.readByEye')}</p>
             </Modal>
         </>

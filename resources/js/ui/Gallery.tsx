@@ -24,6 +24,7 @@ const field = (kind: View['FieldView']['kind'], values: View['FieldValueView'][]
     label: kind,
     kind,
     size: values.length,
+    seen: false,
     options,
     hint: '',
     values,

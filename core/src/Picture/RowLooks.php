@@ -2,15 +2,12 @@
 
 declare(strict_types=1);
 
-namespace OpenSeam\Core\Grading;
+namespace OpenSeam\Core\Picture;
 
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Near;
-use OpenSeam\Core\Picture\Picture;
-use OpenSeam\Core\Picture\PictureBook;
-use OpenSeam\Core\Picture\Shown;
 use OpenSeam\Core\Sampler\CheckSpec;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;
@@ -25,9 +22,6 @@ use OpenSeam\Core\Words;
  */
 final class RowLooks
 {
-    /** What an eye tells of a distance beside a drawn line, ± mm: ours to start from, nobody has measured it. */
-    public const BY_EYE_MM = 1.5;
-
     private const STEP_MM = 0.25;
 
     private const FURTHEST_MM = 10.0;
@@ -37,8 +31,14 @@ final class RowLooks
 
     private const PICTURE_MM = 60.0;
 
+    /** An edge's way is seen at so many marks. */
+    private const LEAST_MARKS = 3;
+
     /** Stitches that are counted. */
     private const COUNTED = 10;
+
+    /** An eye tells lengths this much less closely than what they are read with: 1.5 mm where a ruler tells half a millimetre. Ours to start from, nobody has measured it. */
+    public const BY_EYE_TIMES = 3.0;
 
     /** What an eye tells of the length that ten stitches take, ± mm: ours to start from. */
     public const SPAN_BY_EYE_MM = 3.0;
@@ -49,16 +49,19 @@ final class RowLooks
     /**
      * @return list<RowLook> the good one first; none for a reading that is answered by looking anyway
      *
-     * @throws InputError never for a row that was checked
+     * @throws InputError for a picture of the lesson's own that cannot be drawn
      */
-    public static function of(Row $row, Field $field, Words $words): array
+    public static function of(Row $row, Field $field, Words $words, Shown $shown = new Shown): array
     {
         $checks = array_values(array_filter($row->checks, fn (CheckSpec $c): bool => $c->of === $field->id));
+        if ($field->looks !== []) {
+            return FieldLooks::of($field, $checks, $shown, $words);
+        }
         if ($field->kind === FieldKind::Stitches && $checks !== [] && $row->stitch->kind->generator === 'pattern') {
             return self::lengths($row, $field, $checks, $words);
         }
         $base = $row->run?->allowanceMm();
-        if ($field->kind !== FieldKind::Lengths || $field->size() < 3 || $base === null || $checks === []) {
+        if ($field->kind !== FieldKind::Lengths || $field->size() < self::LEAST_MARKS || $base === null || $checks === []) {
             return [];
         }
         $looks = [new RowLook('even', Verdict::Met, self::values($field, $base, 'offset_mm', 0.0), self::picture($row, $base, []))];
@@ -70,6 +73,22 @@ final class RowLooks
 
         // What does not even meet its own checks when it is even has other ways of being read.
         return self::judged($field, $looks[0]->values, $checks, $words) === Verdict::Met ? $looks : [];
+    }
+
+    /** Whether a reading may have looks at all; whether it has is told by of(). */
+    public static function mayBeSeen(Field $field): bool
+    {
+        return $field->looks !== [] || $field->kind === FieldKind::Stitches || ($field->kind === FieldKind::Lengths && $field->size() >= self::LEAST_MARKS);
+    }
+
+    /** @return float|null what an eye leaves open of a value of the reading, ± mm; null of what is counted or answered */
+    public static function byEyeMm(Field $field, int $value): ?float
+    {
+        return match ($field->kind) {
+            FieldKind::Stitches => $value === 0 ? null : self::SPAN_BY_EYE_MM,
+            FieldKind::Length, FieldKind::Lengths => self::BY_EYE_TIMES * $field->limitMm,
+            default => null,
+        };
     }
 
     /**
