@@ -42,7 +42,9 @@ final class RoomTest extends TestCase
         // A machine brings its standard foot.
         self::assertSame(9, Foot::query()->where('kind', 'standard')->firstOrFail()->count);
         $foot = (string) $this->postJson('/api/feet', ['facts' => ['kind' => 'satin', 'name' => 'Clear satin', 'count' => 2]])->assertCreated()->assertJsonPath('facts.sole', 'grooved')->json('id');
-        $this->putJson("/api/feet/$foot", ['facts' => ['kind' => 'satin', 'name' => 'Clear satin', 'count' => 3, 'opening_left_mm' => 4.1]])->assertOk()->assertJsonPath('facts.opening_left_mm', 4.1);
+        $this->putJson("/api/feet/$foot", ['facts' => ['kind' => 'satin', 'name' => 'Clear satin', 'count' => 3, 'opening_left_mm' => 4.1]])->assertOk()->assertJsonPath('facts.opening_left_mm', 4.1)->assertJsonPath('facts.price', null);
+        $this->putJson("/api/feet/$foot", ['facts' => ['kind' => 'satin', 'name' => 'Clear satin', 'count' => 3, 'opening_left_mm' => 4.1, 'price' => 9.5]])->assertOk()->assertJsonPath('facts.price', 9.5);
+        $this->assertProblem($this->putJson("/api/feet/$foot", ['facts' => ['kind' => 'satin', 'price' => -1]]), 422, 'facts.price', '0');
         $room = $this->getJson("/api/room?class={$this->class->id}")->assertOk();
         $cells = array_column(array_filter((array) $room->json('cells'), fn (mixed $c): bool => data_get($c, 'machine') === $id), null, 'stitch');
         self::assertTrue(data_get($cells, 'zigzag.works'));

@@ -39,5 +39,6 @@ final readonly class RoomView
         #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class))] public array $made,
         #[OA\Property(type: 'object', description: 'what most machines of each drive can do, to start from', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/MachineFacts'))] public array $usual,
         #[OA\Property(type: 'object', description: 'what can be looked at of a machine’s buttonhole, by the way it sews one', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public array $buttonhole_asks,
+        #[OA\Property(type: 'object', description: 'samples of the last year that were sewn with each kind of foot', additionalProperties: new OA\AdditionalProperties(type: 'integer'))] public object $uses,
     ) {}
 }

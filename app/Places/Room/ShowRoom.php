@@ -7,6 +7,7 @@ namespace App\Places\Room;
 use App\Models\Machine;
 use App\Models\SewingClass;
 use App\Records\CaseHistory;
+use App\Records\FeetUse;
 use App\Records\MachineCare;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
@@ -31,7 +32,7 @@ use OpenSeam\Core\Words;
 /** The room: what works with what, what is due, and what the running course is short of. */
 final readonly class ShowRoom
 {
-    public function __construct(private Shelf $shelf, private CaseHistory $cases) {}
+    public function __construct(private Shelf $shelf, private CaseHistory $cases, private FeetUse $uses) {}
 
     public function __invoke(?SewingClass $class): RoomView
     {
@@ -54,6 +55,7 @@ final readonly class ShowRoom
             $named(Tables::read('needles')->parts('kinds')),
             array_map(fn (Drive $d): array => CoreMachine::read(Data::of(['drive' => $d->value]))->facts(), array_column(Drive::cases(), null, 'value')),
             array_map(OwnButtonhole::asked(...), array_column(ButtonholeWay::ofMachines(), null, 'value')),
+            (object) $this->uses->inAYear((string) app(CurrentStudio::class)->id()),
         );
     }
 

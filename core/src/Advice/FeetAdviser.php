@@ -19,11 +19,14 @@ final class FeetAdviser
     /**
      * @param  list<string>  $wants  ids of wishes
      * @param  array<string, int>  $have  how many of each kind the room has
-     * @return array{need: list<array{kind: string, title: string, have: int, why: string}>, helps: list<array{kind: string, title: string, have: int, why: string}>, leave: list<array{kind: string, title: string}>, needles: list<string>}
+     * @param  array<string, float>  $prices  of a foot, by kind
+     * @param  array<string, float>  $times  how often something of a wish is sewn in a year, by wish
+     * @param  float|null  $hourWorth  what an hour is worth, in what the prices are in
+     * @return array{need: list<array{kind: string, title: string, have: int, why: string, price: float|null}>, helps: list<array{kind: string, title: string, have: int, why: string, minutes_a_year: float, price: float|null, price_per_hour: float|null, pays_after_years: float|null, verdict: string}>, leave: list<array{kind: string, title: string}>, needles: list<string>, price_of_need: float|null}
      *
      * @throws InputError when a wish is unknown
      */
-    public static function advise(array $wants, array $have): array
+    public static function advise(array $wants, array $have, array $prices = [], array $times = [], ?float $hourWorth = null): array
     {
         $table = [];
         foreach (Tables::read('feet')->parts('wants') as $want) {
@@ -32,6 +35,7 @@ final class FeetAdviser
         $need = [];
         $helps = [];
         $needles = [];
+        $saved = [];
         foreach ($wants as $i => $id) {
             $want = $table[$id] ?? throw InputError::at("wants[$i]", $id, 'It must be one of: '.implode(', ', array_keys($table)).'.');
             foreach ($want->texts('needs') as $either) {
@@ -40,16 +44,25 @@ final class FeetAdviser
             }
             foreach ($want->texts('helps') as $kind) {
                 $helps[$kind] ??= self::line($kind, $have, $want);
+                $saved[$kind] = ($saved[$kind] ?? 0.0) + $want->part('saves')->number($kind) * ($times[$id] ?? FootWorth::TIMES_A_YEAR);
             }
             $want->has('needle') && $needles[] = $want->text('needle');
         }
         $helps = array_diff_key($helps, $need);
         $leave = array_diff_key(FootBook::standard()->all(), $need, $helps);
 
+        $helps = array_map(fn (array $line): array => [...$line, ...(new FootWorth($saved[$line['kind']], $prices[$line['kind']] ?? null, $hourWorth, $line['have'] > 0))->facts()], array_values($helps));
+        // What gives most for its price first; without prices what saves most.
+        usort($helps, fn (array $a, array $b): int => [$a['have'] > 0, $a['price_per_hour'] ?? PHP_FLOAT_MAX, -$a['minutes_a_year']] <=> [$b['have'] > 0, $b['price_per_hour'] ?? PHP_FLOAT_MAX, -$b['minutes_a_year']]);
+        $need = array_map(fn (array $line): array => [...$line, 'price' => $prices[$line['kind']] ?? null], array_values($need));
+        $toGet = array_filter($need, fn (array $line): bool => $line['have'] === 0);
+
         return [
-            'need' => array_values($need), 'helps' => array_values($helps),
+            'need' => $need, 'helps' => $helps,
             'leave' => array_values(array_map(fn ($kind): array => ['kind' => $kind->id, 'title' => $kind->title], $leave)),
             'needles' => array_values(array_unique($needles)),
+            // Nobody knows it while one of them has no price.
+            'price_of_need' => array_filter($toGet, fn (array $line): bool => $line['price'] === null) === [] ? (float) array_sum(array_column($toGet, 'price')) : null,
         ];
     }
 

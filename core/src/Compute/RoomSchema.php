@@ -85,7 +85,8 @@ final class RoomSchema
             'hole_longest_mm' => ['type' => ['number', 'null'], 'description' => 'longest buttonhole it can be set to, mm', 'minimum' => 5, 'maximum' => 100],
             'hole_thread' => ['type' => 'boolean', 'description' => 'it has a hole for the top thread'],
             'hole_spur' => ['type' => 'boolean', 'description' => 'it has a spur for the loop of a cord'],
-        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'smallest_swing_mm', 'open_side', 'positions', 'guide', 'materials', 'count', 'tape_mm', 'hole_holder', 'hole_line_mm', 'hole_longest_mm', 'hole_thread', 'hole_spur']);
+            'price' => ['type' => ['number', 'null'], 'description' => 'what one of them cost', 'minimum' => 0, 'maximum' => 100_000],
+        ], ['name', 'mount', 'opening_left_mm', 'opening_right_mm', 'sole', 'edge_left_mm', 'edge_right_mm', 'edge_inner_mm', 'largest_swing_mm', 'smallest_swing_mm', 'open_side', 'positions', 'guide', 'materials', 'count', 'tape_mm', 'hole_holder', 'hole_line_mm', 'hole_longest_mm', 'hole_thread', 'hole_spur', 'price']);
     }
 
     /** @return array<string, mixed> yes, no, or nobody has looked yet */

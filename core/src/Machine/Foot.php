@@ -37,6 +37,8 @@ final readonly class Foot
         /** Width of the tape or strip a binder takes, before it is folded, mm; null where it takes none. Common practice, no source: it is read on the foot or its card. */
         public ?float $tapeMm,
         public HoleFoot $hole,
+        /** What one of them cost, in whatever the studio pays in; null: nobody said. */
+        public ?float $price = null,
     ) {}
 
     /** @throws InputError naming what does not fit */
@@ -79,7 +81,7 @@ final readonly class Foot
             $d->text('name', $kind->title), $kind, $mount, $mm('opening_left_mm', 0.3, 15), $mm('opening_right_mm', 0.3, 15), $sole === 'grooved',
             $mm('edge_left_mm', 0, 60), $mm('edge_right_mm', 0, 60),
             $d->numberOrNull('edge_inner_mm') ?? $u->numberOrNull('edge_inner_mm'), $swing, $least, $open, $positions === 'centre', $range,
-            $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count, self::tape($d, $u), HoleFoot::read($d, $u),
+            $d->has('materials') ? $d->texts('materials') : $u->texts('materials'), $count, self::tape($d, $u), HoleFoot::read($d, $u), self::price($d),
         );
     }
 
@@ -91,13 +93,21 @@ final readonly class Foot
         return $tape === null || ($tape >= 6 && $tape <= 80) ? $tape : throw InputError::at($d->path('tape_mm'), $tape, 'A tape is from 6 to 80 mm wide; left out: it takes none.');
     }
 
+    /** @throws InputError */
+    private static function price(Data $d): ?float
+    {
+        $price = $d->numberOrNull('price');
+
+        return $price === null || ($price >= 0 && $price <= 100_000) ? $price : throw InputError::at($d->path('price'), $price, 'A price is from 0 to 100000; left out: nobody said.');
+    }
+
     /** @return array<string, mixed> all of it, as read() takes it */
     public function facts(): array
     {
         return [
             'name' => $this->name, 'kind' => $this->kind->id, 'mount' => $this->mount, 'opening_left_mm' => $this->openingLeftMm, 'opening_right_mm' => $this->openingRightMm,
             'sole' => $this->grooved ? 'grooved' : 'flat', 'edge_left_mm' => $this->edgeLeftMm, 'edge_right_mm' => $this->edgeRightMm, 'edge_inner_mm' => $this->edgeInnerMm,
-            'largest_swing_mm' => $this->largestSwingMm, 'smallest_swing_mm' => $this->smallestSwingMm, 'open_side' => $this->openSide, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count, 'tape_mm' => $this->tapeMm, ...$this->hole->facts(),
+            'largest_swing_mm' => $this->largestSwingMm, 'smallest_swing_mm' => $this->smallestSwingMm, 'open_side' => $this->openSide, 'positions' => $this->centreOnly ? 'centre' : 'all', 'guide' => $this->guide, 'materials' => $this->materials, 'count' => $this->count, 'tape_mm' => $this->tapeMm, ...$this->hole->facts(), 'price' => $this->price,
         ];
     }
 }

@@ -103,4 +103,46 @@ final class AdviceTest extends TestCase
         }
         self::assertGreaterThan(10, count(array_map(fn (Data $d): string => $d->text('id'), Tables::read('feet')->parts('wants'))));
     }
+
+    /** Worked by hand: binding saves 12 min each time; 10 times are 2 hours; at 24 an hour of it costs 12, and at 8 an hour it pays after one and a half years. */
+    public function test_what_makes_it_easier_is_weighed_by_the_minutes_it_saves(): void
+    {
+        $line = FeetAdviser::advise(['binding'], [], ['binding' => 24.0], ['binding' => 10.0], 8.0)['helps'][0];
+        self::assertSame(['binding', 120.0, 24.0, 12.0, 1.5, 'in-time'], [$line['kind'], $line['minutes_a_year'], $line['price'], $line['price_per_hour'], $line['pays_after_years'], $line['verdict']]);
+        $verdict = fn (?float $price, ?float $worth, float $times = 10, int $have = 0): string => FeetAdviser::advise(['binding'], ['binding' => $have], $price === null ? [] : ['binding' => $price], ['binding' => $times], $worth)['helps'][0]['verdict'];
+        self::assertSame(['worth-it', 'in-time', 'not-worth', 'unweighed', 'unweighed', 'unweighed', 'here'], [
+            $verdict(16, 8), $verdict(48, 8), $verdict(49, 8), $verdict(null, 8), $verdict(24, null), $verdict(24, 8, 0), $verdict(24, 8, 10, 1),
+        ]);
+        self::assertSame('worth-it', $verdict(0, 8), 'what is free');
+    }
+
+    public function test_what_gives_most_for_its_price_comes_first(): void
+    {
+        $order = fn (array $prices, array $have = [], array $times = []): array => array_column(FeetAdviser::advise(['curtains', 'knits'], $have, $prices, $times)['helps'], 'kind');
+        // Without prices: walking saves 12 and 4, blind hem 10, guide 8, overcast 3 minutes, each once a month.
+        self::assertSame(['walking', 'blind-hem', 'guide', 'overcast'], $order([]));
+        self::assertSame(['guide', 'walking', 'blind-hem', 'overcast'], $order(['walking' => 40.0, 'guide' => 5.0]), '3.1 and 12.5 for an hour; then those without a price');
+        self::assertSame(['walking', 'guide', 'overcast', 'blind-hem'], $order([], ['blind-hem' => 1]), 'what is here comes last');
+        self::assertSame('overcast', $order([], [], ['curtains' => 0.0, 'knits' => 50.0])[1], 'who never sews curtains has no use for what helps there');
+        $minutes = array_column(FeetAdviser::advise(['curtains', 'knits'], [])['helps'], 'minutes_a_year', 'kind');
+        self::assertSame(16.0 * 12, $minutes['walking'], 'it helps with both');
+    }
+
+    public function test_what_is_needed_is_not_weighed_but_its_price_is_known_or_not(): void
+    {
+        $cost = fn (array $prices, array $have = []): ?float => FeetAdviser::advise(['leather', 'zips'], $have, $prices)['price_of_need'];
+        self::assertNull($cost(['zip' => 6.0]));
+        self::assertSame(46.0, $cost(['zip' => 6.0, 'non-stick' => 12.0, 'walking' => 28.0]));
+        self::assertSame(18.0, $cost(['zip' => 6.0, 'non-stick' => 12.0, 'walking' => 28.0], ['walking' => 1]), 'what is there is not bought again');
+        self::assertSame(0.0, $cost([], ['zip' => 1, 'non-stick' => 1, 'roller' => 1]));
+    }
+
+    public function test_every_foot_that_helps_says_what_it_saves(): void
+    {
+        foreach (Tables::read('feet')->parts('wants') as $want) {
+            foreach ($want->texts('helps') as $kind) {
+                self::assertGreaterThan(0.0, $want->part('saves')->number($kind), $want->text('id')." $kind");
+            }
+        }
+    }
 }

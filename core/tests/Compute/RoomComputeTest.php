@@ -87,6 +87,9 @@ final class RoomComputeTest extends TestCase
     {
         yield 'no allowance' => ['find-room-guide', ['machine' => self::MACHINE, 'feet' => [], 'allowance' => 'wide', 'unit' => 'mm'], 'allowance', 'not a length'];
         yield 'foot deep inside' => ['find-room-guide', ['machine' => self::MACHINE, 'feet' => [['kind' => 'standard'], ['kind' => 'zip', 'largest_swing_mm' => 3]], 'allowance' => '16', 'unit' => 'mm'], 'feet[1].largest_swing_mm', 'straight'];
+        yield 'price of a foot that is none' => ['advise-feet', ['wants' => ['zips'], 'prices' => ['clog' => 3]], 'prices.clog', 'Known'];
+        yield 'price below nothing' => ['advise-feet', ['wants' => ['zips'], 'prices' => ['zip' => -3]], 'prices.zip', '0'];
+        yield 'times of a wish that is none' => ['advise-feet', ['wants' => ['zips'], 'times_a_year' => ['sails' => 3]], 'times_a_year.sails', 'zips'];
         yield 'two wishes alike' => ['advise-feet', ['wants' => ['zips', 'zips']], 'wants[1]', 'once'];
         yield 'thread of nothing' => ['advise-needle', ['weight' => 'light', 'cloth' => 'woven', 'thread' => 0], 'thread', 'above 0'];
         yield 'rope' => ['advise-needle', ['weight' => 'light', 'cloth' => 'woven', 'thread' => 900], 'thread', '5 to 400 tex'];

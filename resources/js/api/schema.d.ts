@@ -4057,6 +4057,8 @@ export interface components {
             hole_thread: boolean;
             /** @description it has a spur for the loop of a cord */
             hole_spur: boolean;
+            /** @description what one of them cost */
+            price: number | null;
         };
         FootFactsSent: {
             /** @description what it is called in the room */
@@ -4125,6 +4127,8 @@ export interface components {
             hole_thread?: boolean;
             /** @description it has a spur for the loop of a cord */
             hole_spur?: boolean;
+            /** @description what one of them cost */
+            price?: number | null;
         };
         /** @description A kind that a foot may be: what it sews, on which machines here, what to measure, and what it must not do. */
         FootGuessView: {
@@ -5598,6 +5602,10 @@ export interface components {
             /** @description what can be looked at of a machine’s buttonhole, by the way it sews one */
             buttonhole_asks: {
                 [key: string]: string[];
+            };
+            /** @description samples of the last year that were sewn with each kind of foot */
+            uses: {
+                [key: string]: number;
             };
         };
         /** @description Whether a machine of the room sews a row. */
@@ -8801,6 +8809,16 @@ export interface operations {
                     have?: {
                         [key: string]: number;
                     };
+                    /** @description price of a foot, by kind, in any currency */
+                    prices?: {
+                        [key: string]: number;
+                    };
+                    /** @description how often something of a wish is sewn in a year; 12 where nothing is said */
+                    times_a_year?: {
+                        [key: string]: number;
+                    };
+                    /** @description what an hour is worth, in what the prices are in */
+                    hour_worth?: number | null;
                 };
             };
         };
@@ -8822,8 +8840,10 @@ export interface operations {
                             have: number;
                             /** @description reason */
                             why: string;
+                            /** @description price of one */
+                            price: number | null;
                         }[];
-                        /** @description makes it easier */
+                        /** @description makes it easier, what gives most for its price first */
                         helps: {
                             /** @description kind of foot */
                             kind: string;
@@ -8833,6 +8853,19 @@ export interface operations {
                             have: number;
                             /** @description reason */
                             why: string;
+                            /** @description price of one */
+                            price: number | null;
+                            /** @description minutes saved in a year */
+                            minutes_a_year: number;
+                            /** @description what an hour saved in the first year costs */
+                            price_per_hour: number | null;
+                            /** @description until the time saved is worth the price */
+                            pays_after_years: number | null;
+                            /**
+                             * @description weighed
+                             * @enum {string}
+                             */
+                            verdict: "here" | "worth-it" | "in-time" | "not-worth" | "unweighed";
                         }[];
                         /** @description not for these wishes */
                         leave: {
@@ -8843,6 +8876,8 @@ export interface operations {
                         }[];
                         /** @description needles that matter more */
                         needles: string[];
+                        /** @description what those cost together that are needed and not there; null while a price is not known */
+                        price_of_need: number | null;
                     };
                 };
             };
@@ -9353,6 +9388,8 @@ export interface operations {
                         hole_thread?: boolean;
                         /** @description it has a spur for the loop of a cord */
                         hole_spur?: boolean;
+                        /** @description what one of them cost */
+                        price?: number | null;
                     };
                     /**
                      * @description kind
@@ -10203,6 +10240,8 @@ export interface operations {
                         hole_thread?: boolean;
                         /** @description it has a spur for the loop of a cord */
                         hole_spur?: boolean;
+                        /** @description what one of them cost */
+                        price?: number | null;
                     }[];
                     /** @description a length such as 15,9 or 5/8 */
                     allowance: string;

@@ -40,7 +40,7 @@ export function ByEye({ lesson, classId, row, onTake }: Props) {
             <Button variant="subtle" onClick={begin}>
                 {t('look.byEye')}
             </Button>
-            <Modal opened={open} onClose={() => setOpen(false)} size="xl" title={t('look.tapTheOneThatLooks')}>
+            <Modal opened={open} onClose={() => setOpen(false)} size="min(1200px, 96vw)" title={t('look.tapTheOneThatLooks')}>
                 <Trouble error={looks.error} />
                 {looks.data === undefined && looks.error === null && <Waiting what={t('common.looking')} />}
                 {looks.data !== undefined && here.length === 0 && <p>{t('look.nothingToTapHere')}</p>}

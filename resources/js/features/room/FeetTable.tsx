@@ -5,6 +5,12 @@ import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { cx } from './dress'
 
+/** What they cost together, and for each sample of a year. */
+function each(f: View['FootFacts'], samples: number): string {
+    const all = (f.price ?? 0) * f.count
+    return samples === 0 ? t('room.cost', { all }) : t('room.costAndEach', { all, each: Math.round((all / samples) * 100) / 100 })
+}
+
 /** The feet, each with its opening to scale. */
 export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (foot: View['FootView']) => void }) {
     if (room.feet.length === 0) return <Empty>{t('room.noFeetYetAddThose')}</Empty>
@@ -34,7 +40,13 @@ export function FeetTable({ room, onEdit }: { room: View['RoomView']; onEdit: (f
                                     {f.materials.length > 0 && ` · ${f.materials.join(', ')}`}
                                 </small>
                             </td>
-                            <td className={cx('num')}>{f.count}</td>
+                            <td>
+                                <span className={cx('num')}>{f.count}</span>
+                                <small>
+                                    {t('room.samplesAYear', { n: room.uses[f.kind] ?? 0 })}
+                                    {f.price !== null && ` · ${each(f, room.uses[f.kind] ?? 0)}`}
+                                </small>
+                            </td>
                             <td className={cx('foot-picture')}>
                                 <Drawn picture={foot.picture} name={t('room.openingOf', { foot: f.name })} />
                             </td>

@@ -20,7 +20,10 @@ const HAS = [
     ['hole_thread', 'thread', 'room.holeThread'],
     ['hole_spur', 'spur', 'room.holeSpur'],
 ] as const satisfies readonly (readonly [keyof Facts, Shown, Key])[]
-type Typed = Record<(typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'hole_line_mm' | 'hole_longest_mm' | 'min_mm' | 'max_mm' | 'step_mm', string>
+type Typed = Record<
+    (typeof NUMBERS)[number] | 'edge_inner_mm' | 'tape_mm' | 'hole_line_mm' | 'hole_longest_mm' | 'price' | 'min_mm' | 'max_mm' | 'step_mm',
+    string
+>
 
 const typedOf = (f: Facts): Typed => ({
     ...(Object.fromEntries(NUMBERS.map((n) => [n, String(f[n])])) as Record<(typeof NUMBERS)[number], string>),
@@ -28,6 +31,7 @@ const typedOf = (f: Facts): Typed => ({
     tape_mm: f.tape_mm === null ? '' : String(f.tape_mm),
     hole_line_mm: f.hole_line_mm === null ? '' : String(f.hole_line_mm),
     hole_longest_mm: f.hole_longest_mm === null ? '' : String(f.hole_longest_mm),
+    price: f.price === null ? '' : String(f.price),
     min_mm: String(f.guide?.min_mm ?? ''),
     max_mm: String(f.guide?.max_mm ?? ''),
     step_mm: String(f.guide?.step_mm ?? ''),
@@ -72,6 +76,7 @@ export function FootForm({ room, foot, kind: named, onDone }: Props) {
         tape_mm: typed.tape_mm.trim() === '' ? null : number('tape_mm'),
         hole_line_mm: typed.hole_line_mm.trim() === '' ? null : number('hole_line_mm'),
         hole_longest_mm: typed.hole_longest_mm.trim() === '' ? null : number('hole_longest_mm'),
+        price: typed.price.trim() === '' ? null : number('price'),
         guide:
             typed.min_mm.trim() === '' && typed.max_mm.trim() === ''
                 ? null
@@ -90,10 +95,10 @@ export function FootForm({ room, foot, kind: named, onDone }: Props) {
         onDone()
     })
     const choose = (id: string) => {
-        const next = { ...usual(id), mount: facts.mount, count: facts.count }
+        const next = { ...usual(id), mount: facts.mount, count: facts.count, price: facts.price }
         setFacts(next)
         setCloths(next.materials.join(', '))
-        setTyped({ ...typedOf(next), count: typed.count })
+        setTyped({ ...typedOf(next), count: typed.count, price: typed.price })
     }
     const submit = (event: SubmitEvent) => {
         event.preventDefault()
@@ -134,6 +139,7 @@ export function FootForm({ room, foot, kind: named, onDone }: Props) {
                     onChange={(e) => setFacts({ ...facts, name: e.currentTarget.value })}
                 />
                 {size('count', t('room.howMany2'), 0, 200, 1, '')}
+                {size('price', t('room.priceOfOne'), 0, 100_000, 1, '')}
                 <Choice label={t('room.itIs')} value={facts.mount} options={room.mounts} onChange={(m) => setFacts({ ...facts, mount: m as Facts['mount'] })} />
                 {size('opening_left_mm', t('room.openingLeft'), 0.3, 15, 0.1)}
                 {size('opening_right_mm', t('room.openingRight'), 0.3, 15, 0.1)}
