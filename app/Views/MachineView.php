@@ -20,10 +20,13 @@ final readonly class MachineView
         #[OA\Property] public bool $usable,
         #[OA\Property] public string $note,
         #[OA\Property(type: 'object', ref: '#/components/schemas/MachineFacts')] public array $facts,
+        #[OA\Property(description: 'between two needle positions; 0 where it has one only')] public float $position_step_mm,
     ) {}
 
     public static function of(Machine $m): self
     {
-        return new self($m->id, $m->name, $m->drive, $m->tension_mark, $m->usable, $m->note, $m->core()->facts());
+        $core = $m->core();
+
+        return new self($m->id, $m->name, $m->drive, $m->tension_mark, $m->usable, $m->note, $core->facts(), $core->swing->positionStepMm());
     }
 }

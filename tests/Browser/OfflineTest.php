@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use Tests\Browser\Support\Browser;
 use Tests\Browser\Support\Line;
@@ -165,5 +166,25 @@ final class OfflineTest extends TestCase
         // The program opens, and shows nothing of anybody.
         $this->browser->go("/today/$this->class")->see('is down');
         self::assertStringNotContainsString('Saturday', $this->browser->text());
+    }
+
+    /** The demonstrations of this evening lie on the device with their pictures: the screen at the front goes on. */
+    public function test_the_screen_at_the_front_goes_on(): void
+    {
+        $this->fetchedAhead(1);
+        $this->browser->go("/front/$this->class")->see('Next')->rest();
+        $this->line->cut();
+        $this->browser->press('Next')->see('1 / ');
+        $pages = (int) preg_replace('#^.*1 / (\d+).*$#s', '$1', $this->browser->text());
+        self::assertGreaterThan(2, $pages);
+        for ($page = 2; $page <= $pages; $page++) {
+            $this->browser->driver->getKeyboard()->sendKeys(WebDriverKeys::PAGE_DOWN);
+            $this->browser->see("$page / $pages");
+            self::assertGreaterThan(3, $this->browser->driver->executeScript('return document.querySelectorAll("main svg path").length'), "the picture of page $page");
+        }
+        // Opened anew it is there as well, and nothing red stands on a screen that the whole room sees.
+        $this->browser->go("/front/$this->class")->see('Next')->press('Next')->see("1 / $pages");
+        self::assertSame(0, $this->browser->driver->executeScript('return document.querySelectorAll("main [role=alert]").length'));
+        $this->line->mend();
     }
 }

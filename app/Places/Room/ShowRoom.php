@@ -20,7 +20,6 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\ButtonholeWay;
 use OpenSeam\Core\Machine\Drive;
 use OpenSeam\Core\Machine\FootBook;
-use OpenSeam\Core\Machine\Machine as CoreMachine;
 use OpenSeam\Core\Machine\OwnButtonhole;
 use OpenSeam\Core\Machine\Refusal;
 use OpenSeam\Core\Machine\Room;
@@ -53,7 +52,7 @@ final readonly class ShowRoom
             array_map(fn (array $w): NamedView => new NamedView($w['id'], $w['title']), FeetAdviser::wants()),
             $named(Tables::read('needles')->parts('cloths')),
             $named(Tables::read('needles')->parts('kinds')),
-            array_map(fn (Drive $d): array => CoreMachine::read(Data::of(['drive' => $d->value]))->facts(), array_column(Drive::cases(), null, 'value')),
+            array_map(fn (Drive $d): array => $d->usual(), array_column(Drive::cases(), null, 'value')),
             array_map(OwnButtonhole::asked(...), array_column(ButtonholeWay::ofMachines(), null, 'value')),
             (object) $this->uses->inAYear((string) app(CurrentStudio::class)->id()),
         );

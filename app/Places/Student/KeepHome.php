@@ -6,12 +6,10 @@ namespace App\Places\Student;
 
 use App\Models\Machine;
 use App\Models\Student;
-use OpenSeam\Core\Data;
 use OpenSeam\Core\Machine\Drive;
 use OpenSeam\Core\Machine\FootBook;
 use OpenSeam\Core\Machine\FootKind;
 use OpenSeam\Core\Machine\HomeMachine;
-use OpenSeam\Core\Machine\Machine as CoreMachine;
 use OpenSeam\Core\Stitch\StitchBook;
 use OpenSeam\Core\Stitch\StitchKind;
 use OpenSeam\Core\Words;
@@ -35,7 +33,7 @@ final readonly class KeepHome
             $home?->machine->facts(), array_map(fn ($f): string => $f->kind->id, $home->feet ?? []),
             [
                 ...array_values(Machine::standing()->get()->map(fn (Machine $m): array => ['id' => $m->id, 'title' => Words::in()->say('room.like', ['machine' => $m->name]), 'facts' => $m->core()->facts()])->all()),
-                ...array_map(fn (Drive $d): array => ['id' => $d->value, 'title' => Words::in()->say("room.usual-$d->value"), 'facts' => CoreMachine::read(Data::of(['drive' => $d->value]))->facts()], Drive::cases()),
+                ...array_map(fn (Drive $d): array => ['id' => $d->value, 'title' => Words::in()->say("room.usual-$d->value"), 'facts' => $d->usual()], Drive::cases()),
             ],
             array_values(array_map(fn (FootKind $k): array => $titled($k->id, $k->title), FootBook::standard()->all())),
             array_map($titled, array_keys($mounts), $mounts),

@@ -72,6 +72,14 @@ final readonly class Swing
         return $best;
     }
 
+    /** The finest step between two needle positions, mm; 0 where it has one only. */
+    public function positionStepMm(): float
+    {
+        $steps = array_map(fn (float $a, float $b): float => $b - $a, array_slice($this->positionsMm, 0, -1), array_slice($this->positionsMm, 1));
+
+        return $steps === [] ? 0.0 : round(min($steps), 3);
+    }
+
     /** One of the only zigzags there are, as a dial is read. */
     public function hasFixed(float $widthMm, float $lengthMm): bool
     {

@@ -158,4 +158,10 @@ final class PropertiesTest extends TestCase
             self::assertSame($got, $m->swing->nearestPosition($asked));
         }
     }
+
+    public function test_the_finest_step_between_two_needle_positions(): void
+    {
+        $step = fn (array $positions): float => Made::machine(['needle_positions_mm' => $positions])->swing->positionStepMm();
+        self::assertSame([0.0, 3.5, 0.5, 1.0], [$step([0]), $step([-3.5, 0, 3.5]), $step([2, 0, -1, 0.5, 3]), $step([0, 1])]);
+    }
 }

@@ -4918,6 +4918,11 @@ export interface components {
             usable: boolean;
             note: string;
             facts: components["schemas"]["MachineFacts"];
+            /**
+             * Format: float
+             * @description between two needle positions; 0 where it has one only
+             */
+            position_step_mm: number;
         };
         /** @description Where the ruler lies, in mm. */
         MarkView: {

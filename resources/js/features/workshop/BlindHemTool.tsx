@@ -21,8 +21,6 @@ const SEEN = ['none', 'picks', 'misses', 'split'] as const
 export function BlindHemTool({ room }: ToolProps) {
     const { id, setId, machine } = useMachineChoice(room)
     const foot = room.feet.find((f) => f.facts.kind === 'blind-hem')?.facts
-    const positions = [...(machine?.facts.needle_positions_mm ?? [0])].sort((a, b) => a - b)
-    const positionStep = positions.length > 1 ? Math.min(...positions.slice(1).map((p, i) => p - (positions[i] ?? p))) : 0
     const [typed, setTyped] = useState({ width: '3', position: '0', blade: '-1', pick: '', widthStep: '0.5', bladeStep: String(foot?.guide?.step_mm ?? 0.5) })
     const [seen, setSeen] = useState<(typeof SEEN)[number]>('none')
     const [stretch, setStretch] = useState(false)
@@ -43,7 +41,7 @@ export function BlindHemTool({ room }: ToolProps) {
                   position_mm: n.position,
                   blade_mm: n.blade,
                   width_step_mm: n.widthStep,
-                  position_step_mm: Math.round(positionStep * 1000) / 1000,
+                  position_step_mm: machine?.position_step_mm ?? 0,
                   blade_step_mm: n.bladeStep,
                   mirrored,
                   stretch,
