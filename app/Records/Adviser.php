@@ -28,7 +28,7 @@ final readonly class Adviser
         $home = $atHome?->atHome();
 
         return $this->ladder($class, $words)->advise(
-            $samples, $now, $wishes, ownMachine: $atHome->own_machine ?? false, atHome: $home === null ? null : LessonRoom::sewnIn($home->room(), $this->shelf->taught($class)->lessons),
+            $samples, $now, $wishes, ownMachine: $atHome->own_machine ?? false, atHome: $home === null ? null : LessonRoom::sewnIn($home->room(), $this->shelf->taught($class)->lessons->all()),
         );
     }
 

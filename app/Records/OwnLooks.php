@@ -30,7 +30,7 @@ final readonly class OwnLooks
             $agreed = $answer === null || $look->place === 'home' ? null : Agreement::of($look->said(), $answer->grade->verdicts());
             $all = $agreed === null ? $all : $all->and($agreed);
             array_unshift($views, new OwnLookView(
-                $look->id, $this->shelf->bundle()->lessons[$look->lesson]->title ?? $look->lesson, $look->place, $look->looked_at->toIso8601ZuluString(),
+                $look->id, $this->shelf->bundle()->lessons->title($look->lesson) ?? $look->lesson, $look->place, $look->looked_at->toIso8601ZuluString(),
                 array_reduce($look->said(), fn (?Verdict $worst, Verdict $v): Verdict => $worst === null ? $v : $worst->worse($v))?->value,
                 $agreed === null ? null : AgreementView::from($agreed),
             ));

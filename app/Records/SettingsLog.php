@@ -44,6 +44,6 @@ final readonly class SettingsLog
 
     public function title(string $lesson): string
     {
-        return $this->shelf->bundle()->lessons[$lesson]->title ?? $lesson;
+        return $this->shelf->bundle()->lessons->title($lesson) ?? $lesson;
     }
 }

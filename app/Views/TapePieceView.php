@@ -28,6 +28,6 @@ final readonly class TapePieceView
     /** @param  Piece  $p */
     public static function of(array $p, Bundle $bundle, Words $words): self
     {
-        return new self($p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'], $words->say("tape.{$p['kind']}", ['lesson' => $p['lesson'] === null ? '' : $bundle->lessons[$p['lesson']]->title ?? $p['lesson'], 'round' => (string) $p['round']]));
+        return new self($p['kind'], $p['from'], $p['to'], $p['round'], $p['lesson'], $words->say("tape.{$p['kind']}", ['lesson' => $p['lesson'] === null ? '' : $bundle->lessons->title($p['lesson']) ?? $p['lesson'], 'round' => (string) $p['round']]));
     }
 }

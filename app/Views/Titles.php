@@ -13,6 +13,9 @@ final class Titles
 {
     public static function of(Bundle $bundle, ?string $lesson, ?string $drill = null): string
     {
+        if ($drill === null) {
+            return $lesson === null ? '' : $bundle->lessons->title($lesson) ?? '';
+        }
         $found = $lesson === null ? null : ($bundle->lessons[$lesson] ?? null);
         $sewn = $found?->drill($drill);
 

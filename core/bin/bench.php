@@ -108,7 +108,7 @@ if (GeneralSolver::isThere()) {
 
 $bundle = BundleReader::read(BundleFiles::read(__DIR__.'/../../curriculum/beginner-machine'));
 $order = $bundle->courses['first-steps']['lessons'];
-$ladder = new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), $order, Words::in());
+$ladder = new Ladder($bundle->skills, Option::all($bundle->lessons), $order, Words::in());
 $class = [];
 for ($student = 0; $student < 1000; $student++) {
     $class[] = array_map(function (int $i) use ($bundle, $order): PastSample {

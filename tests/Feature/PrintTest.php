@@ -200,7 +200,7 @@ final class PrintTest extends TestCase
     public function test_everything_can_be_printed(): void
     {
         foreach (['card', 'teacher'] as $what) {
-            foreach (array_keys(self::bundle()->lessons) as $lesson) {
+            foreach (self::bundle()->lessons->ids() as $lesson) {
                 self::assertStringStartsWith('%PDF', (string) $this->get("/api/lessons/$lesson/print?what=$what")->assertOk()->getContent());
             }
         }

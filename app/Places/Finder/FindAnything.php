@@ -34,7 +34,7 @@ final readonly class FindAnything
         return [
             ...array_values($students),
             ...array_values($classes->map(fn (SewingClass $c): FoundView => new FoundView('class', $c->name, '', "/today/$c->id"))->all()),
-            ...array_values(array_map(fn (Lesson $l): FoundView => new FoundView('lesson', $l->title, $l->why, "/samplers/$l->id"), $bundle->lessons)),
+            ...array_values(array_map(fn (Lesson $l): FoundView => new FoundView('lesson', $l->title, $l->why, "/samplers/$l->id"), $bundle->lessons->all())),
             ...self::skills($bundle), ...array_values($faults), ...array_values($machines), ...array_values($feet),
         ];
     }

@@ -68,7 +68,7 @@ final readonly class ImportSamples
         $lessons = $this->shelf->bundle()->lessons;
 
         return $lessons[$named]
-            ?? array_values(array_filter($lessons, fn (Lesson $l): bool => mb_strtolower($l->title) === mb_strtolower($named)))[0]
+            ?? array_values(array_filter($lessons->all(), fn (Lesson $l): bool => mb_strtolower($l->title) === mb_strtolower($named)))[0]
             ?? throw InputError::at('lesson', $named, "There is no lesson “{$named}” on the shelf.");
     }
 

@@ -19,6 +19,7 @@ use App\Views\LessonView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Curriculum\Lessons;
 use OpenSeam\Core\Fault\Fault;
 use OpenSeam\Core\Grading\GradedCheck;
 use OpenSeam\Core\Words;
@@ -70,7 +71,7 @@ final readonly class ShowSample
             return new SampleView(
                 $sample->id, $class, $student, $name,
                 $this->views->last($newest, $words)->title, $sample->withdrawn, $reader->can('change', $sample),
-                $sample->lesson, $this->sheet($newest->lesson, $taught[$class] ?? []), ReplacedView::of($newest, $newest->lesson, $reader->unit),
+                $sample->lesson, $this->sheet($newest->lesson, $taught[$class] ?? null), ReplacedView::of($newest, $newest->lesson, $reader->unit),
                 array_map(fn (KeptSample $k): SampleVersionView => new SampleVersionView(
                     $k->sample->id, $k->sample->kept_at->toIso8601ZuluString(), is_string($names[$k->sample->kept_by ?? ''] ?? null) ? $names[$k->sample->kept_by ?? ''] : null, $this->views->last($k, $words),
                     array_values(array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), array_filter($k->grade->checks, fn (GradedCheck $c): bool => $c->result !== null))),
@@ -82,8 +83,8 @@ final readonly class ShowSample
         }, $chains);
     }
 
-    /** @param  array<string, Lesson>  $taught  as the class is taught them now, by id */
-    private function sheet(Lesson $sewn, array $taught): ?LessonView
+    /** @param  Lessons|null  $taught  as the class is taught them now */
+    private function sheet(Lesson $sewn, ?Lessons $taught): ?LessonView
     {
         $now = $taught[$sewn->id] ?? null;
 

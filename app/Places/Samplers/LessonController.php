@@ -42,7 +42,7 @@ final readonly class LessonController
     {
         $bundle = $shelf->asTaught($request->string('class')->toString());
 
-        return new JsonResponse(array_values(array_map(fn (Lesson $l): LessonView => LessonView::of($l, $bundle), $bundle->lessons)));
+        return new JsonResponse(array_values(array_map(fn (Lesson $l): LessonView => LessonView::of($l, $bundle), $bundle->lessons->all())));
     }
 
     #[OA\Get(

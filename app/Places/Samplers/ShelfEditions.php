@@ -168,7 +168,7 @@ final readonly class ShelfEditions
     {
         $ids = fn (mixed $list): array => array_column(is_array($list) ? $list : [], 'id');
         $shipped = Shelf::shipped();
-        $going = array_diff(array_keys($this->shelf->bundle()->lessons), $ids($shipped['lessons'] ?? []), array_keys($manifest['lessons']));
+        $going = array_diff($this->shelf->bundle()->lessons->ids(), $ids($shipped['lessons'] ?? []), array_keys($manifest['lessons']));
         foreach ($going as $lesson) {
             foreach ([Sample::class, PlannedLesson::class, LessonAssignment::class] as $model) {
                 $used = $model::query()->where('lesson', $lesson)->count();

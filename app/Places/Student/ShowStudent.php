@@ -55,7 +55,7 @@ final readonly class ShowStudent
 
         return new StudentView(
             $student, $s->enrolment->student->name, $s->enrolment->seat, $s->enrolment->machine?->name, $s->enrolment->note, $s->enrolment->student->own_machine, $s->enrolment->student->atHome()?->machine->name, $s->enrolment->student->hand,
-            array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons[$l]->title ?? $l), $s->enrolment->student->wishes)),
+            array_values(array_map(fn (string $l): NamedView => new NamedView($l, $bundle->lessons->title($l) ?? $l), $s->enrolment->student->wishes)),
             $this->views->inHand($s, $reading->words), $this->views->then($reading, $s), $s->assigned->id ?? '',
             AdviceView::of($s->advice, $bundle, $room->room),
             $this->views->skills($class, $s), $this->seam($reading, $s), $this->struck($student, $reading->words), $this->blocked($class, $reading, $s),

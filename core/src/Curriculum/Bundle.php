@@ -13,7 +13,6 @@ use OpenSeam\Core\Skill\SkillGraph;
 final readonly class Bundle
 {
     /**
-     * @param  array<string, Lesson>  $lessons
      * @param  array<string, Fault>  $faults
      * @param  array<string, array{title: string, lessons: list<string>}>  $courses
      */
@@ -21,7 +20,7 @@ final readonly class Bundle
         public string $id,
         public string $title,
         public SkillGraph $skills,
-        public array $lessons,
+        public Lessons $lessons,
         public array $faults,
         public array $courses,
     ) {}
@@ -33,33 +32,40 @@ final readonly class Bundle
      */
     public function with(array $lessons): self
     {
-        return $lessons === [] ? $this : new self($this->id, $this->title, $this->skills, array_replace($this->lessons, $lessons), $this->faults, $this->courses);
+        return $lessons === [] ? $this : new self($this->id, $this->title, $this->skills, $this->lessons->with($lessons), $this->faults, $this->courses);
     }
 
     /**
-     * @param  array<string, Lesson>  $lessons
      * @param  array<string, Fault>  $faults
      * @param  array<string, array{title: string, lessons: list<string>}>  $courses
-     *
-     * @throws InputError when a lesson, check, drill, fault or course names something that is not in the bundle
      */
-    public static function of(string $id, string $title, SkillGraph $skills, array $lessons, array $faults, array $courses): self
+    public static function of(string $id, string $title, SkillGraph $skills, Lessons $lessons, array $faults, array $courses): self
     {
-        foreach ($lessons as $lesson) {
-            self::checkLesson($lesson, $skills, $faults);
+        return new self($id, $title, $skills, $lessons, $faults, $courses);
+    }
+
+    /**
+     * All of it holds together. Asked where a bundle comes in, not each time it is read.
+     *
+     * @throws InputError when a lesson is not sound, or a lesson, check, drill, fault or course names something that is not in the bundle
+     */
+    public function checked(): self
+    {
+        foreach ($this->lessons as $lesson) {
+            self::checkLesson($lesson, $this->skills, $this->faults);
         }
-        foreach ($faults as $fault) {
+        foreach ($this->faults as $fault) {
             foreach ($fault->denies as $denied) {
-                self::checkSkill("faults.{$fault->id}.denies", $denied, $skills);
+                self::checkSkill("faults.{$fault->id}.denies", $denied, $this->skills);
             }
         }
-        foreach ($courses as $course => $order) {
+        foreach ($this->courses as $course => $order) {
             foreach ($order['lessons'] as $lesson) {
-                isset($lessons[$lesson]) || throw InputError::at("courses.$course", $lesson, 'This must be the id of a lesson of the bundle.');
+                isset($this->lessons[$lesson]) || throw InputError::at("courses.$course", $lesson, 'This must be the id of a lesson of the bundle.');
             }
         }
 
-        return new self($id, $title, $skills, $lessons, $faults, $courses);
+        return $this;
     }
 
     /**
@@ -122,7 +128,7 @@ final readonly class Bundle
     /** @throws InputError when it is unknown */
     public function lesson(string $id): Lesson
     {
-        return $this->lessons[$id] ?? throw InputError::at('lesson', $id, 'There is no such lesson. Known: '.implode(', ', array_keys($this->lessons)).'.');
+        return $this->lessons[$id] ?? throw InputError::at('lesson', $id, 'There is no such lesson. Known: '.implode(', ', $this->lessons->ids()).'.');
     }
 
     /**

@@ -43,15 +43,28 @@ final class BundleReader
      */
     public static function read(array $json, Unit $unit = Unit::Millimetre): Bundle
     {
+        return self::trusted($json, $unit)->checked();
+    }
+
+    /**
+     * The same of what was read and checked once: its lessons are made when they are asked for.
+     *
+     * @param  array<string, mixed>  $json
+     *
+     * @throws InputError when something besides the lessons is missing or of the wrong type
+     * @throws SkillGraphBroken when the skills make no order
+     */
+    public static function trusted(array $json, Unit $unit = Unit::Millimetre): Bundle
+    {
         $data = Data::of($json)->saidIn($unit);
         $version = $data->whole('format_version');
         $version === self::FORMAT || throw InputError::at('format_version', $version, sprintf('This program reads format %d. A newer bundle needs a newer program.', self::FORMAT));
         $threads = Threads::read($data, new Threads);
         $lessons = [];
         foreach ($data->parts('lessons') as $part) {
-            $lesson = self::lesson($part, $threads);
-            isset($lessons[$lesson->id]) && throw InputError::at($part->path('id'), $lesson->id, 'Two lessons cannot have the same id.');
-            $lessons[$lesson->id] = $lesson;
+            $id = $part->text('id');
+            isset($lessons[$id]) && throw InputError::at($part->path('id'), $id, 'Two lessons cannot have the same id.');
+            $lessons[$id] = $part;
         }
         $faults = [];
         foreach ($data->parts('faults') as $part) {
@@ -66,7 +79,7 @@ final class BundleReader
             $courses[$part->text('id')] = ['title' => $part->text('title'), 'lessons' => $part->texts('lessons')];
         }
 
-        return Bundle::of($data->text('id'), $data->text('title'), self::skills($data->parts('skills')), $lessons, $faults, $courses);
+        return Bundle::of($data->text('id'), $data->text('title'), self::skills($data->parts('skills')), Lessons::told($lessons, $threads), $faults, $courses);
     }
 
     /**
@@ -120,7 +133,6 @@ final class BundleReader
     {
         $threads = Threads::read($data, $else);
         $sampler = self::sampler($data->part('sampler'), $threads);
-        $minutes = $data->part('minutes');
 
         return new Lesson(
             id: $data->text('id'),
@@ -128,8 +140,8 @@ final class BundleReader
             version: $data->whole('version'),
             why: $data->text('why'),
             teaches: $data->texts('teaches'),
-            minutes: new LessonMinutes($minutes->number('demo'), $minutes->number('sew'), $minutes->number('inspect')),
-            machine: $data->flag('machine', true),
+            minutes: self::minutes($data),
+            machine: self::isAtMachine($data),
             foot: $data->text('foot', ''),
             settings: array_map(fn (Data $s): Setting => new Setting($s->text('name'), $s->text('value'), LessonWays::schools($s)), $data->parts('settings')),
             cautions: $data->texts('cautions'),
@@ -139,7 +151,7 @@ final class BundleReader
             faults: $data->texts('faults'),
             extras: array_map(fn (Data $e): array => ['what' => $e->text('what'), 'count' => $e->whole('count')], $data->parts('extras')),
             sews: array_map(fn (Data $n): SewNeed => SewNeed::read($n, $sampler->rows), $data->parts('sews')),
-            drills: array_map(self::drill(...), $data->parts('drills')),
+            drills: self::drills($data),
             demonstration: $data->has('demonstration') ? self::demonstration($data->part('demonstration')) : null,
             folds: array_map(FoldStory::read(...), $data->parts('folds')),
             stories: array_map(Story::read(...), $data->parts('stories')),
@@ -178,9 +190,28 @@ final class BundleReader
         return array_pad($pictures, $steps, null);
     }
 
-    private static function drill(Data $d): Drill
+    /** @throws InputError when they are missing or of the wrong type */
+    public static function minutes(Data $lesson): LessonMinutes
     {
-        return new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), self::sampler($d->part('sampler'), new Threads));
+        $minutes = $lesson->part('minutes');
+
+        return new LessonMinutes($minutes->number('demo'), $minutes->number('sew'), $minutes->number('inspect'));
+    }
+
+    /** Sewn at a machine, as most lessons are. */
+    public static function isAtMachine(Data $lesson): bool
+    {
+        return $lesson->flag('machine', true);
+    }
+
+    /**
+     * @return list<Drill>
+     *
+     * @throws InputError when something is missing or of the wrong type
+     */
+    public static function drills(Data $lesson): array
+    {
+        return array_map(fn (Data $d): Drill => new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), self::sampler($d->part('sampler'), new Threads)), $lesson->parts('drills'));
     }
 
     /** @throws InputError when a row or a line does not belong to a piece */

@@ -64,7 +64,7 @@ final class BundleMergeTest extends TestCase
         $after = BundleReader::read($merge->json);
         self::assertCount(51, $after->lessons);
         self::assertSame(12.7, $after->lesson('first-seam')->sampler->rows['seam']->run?->allowanceMm());
-        self::assertSame(array_keys(Fixtures::bundle()->lessons), array_keys($after->lessons), 'every lesson stays where it stood');
+        self::assertSame(Fixtures::bundle()->lessons->ids(), $after->lessons->ids(), 'every lesson stays where it stood');
     }
 
     public function test_new_skills_lessons_and_courses_are_added(): void

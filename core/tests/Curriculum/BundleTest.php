@@ -52,7 +52,7 @@ final class BundleTest extends TestCase
     public function test_every_skill_is_taught_and_every_prerequisite_is_in_reach(): void
     {
         $bundle = Fixtures::bundle();
-        $taught = array_merge([], ...array_values(array_map(fn ($l): array => $l->teaches, $bundle->lessons)));
+        $taught = array_merge([], ...array_values(array_map(fn ($l): array => $l->teaches, $bundle->lessons->all())));
         self::assertSame([], array_diff(array_keys($bundle->skills->all()), $taught));
         foreach ($bundle->courses as $id => $course) {
             foreach ($course['lessons'] as $at => $lesson) {

@@ -98,9 +98,9 @@ final class EarlierButtonholeTest extends TestCase
             $skills = array_filter([$row['skill'] ?? null, $row['one-step']['skill'] ?? null], is_string(...));
             self::assertNotSame([], $skills, $id);
             foreach ($skills as $skill) {
-                $teach = array_filter(Fixtures::bundle()->lessons, fn (Lesson $l): bool => in_array($skill, $l->teaches, true));
+                $teach = array_filter(Fixtures::bundle()->lessons->all(), fn (Lesson $l): bool => in_array($skill, $l->teaches, true));
                 self::assertNotSame([], $teach, "$id: $skill");
-                self::assertNotSame([], array_filter(array_merge(...array_map(fn (Lesson $l): array => $l->drills, array_values(Fixtures::bundle()->lessons))), fn (Drill $d): bool => $d->skill === $skill), "$id: $skill");
+                self::assertNotSame([], array_filter(array_merge(...array_map(fn (Lesson $l): array => $l->drills, array_values(Fixtures::bundle()->lessons->all()))), fn (Drill $d): bool => $d->skill === $skill), "$id: $skill");
             }
         }
     }

@@ -33,7 +33,7 @@ final class HomeMachineTest extends TestCase
     /** Common practice, no source: a straight stitch machine sews a seam and no zigzag; without its foot it sews nothing that wants one. */
     public function test_what_it_sews_follows_from_machine_and_feet(): void
     {
-        $lessons = Fixtures::bundle()->lessons;
+        $lessons = Fixtures::bundle()->lessons->all();
         $sews = fn (HomeMachine $home): array => LessonRoom::sewnIn($home->room(), $lessons);
         $straight = $sews(self::home('straight-only', ['standard']));
         self::assertContains('first-seam', $straight);

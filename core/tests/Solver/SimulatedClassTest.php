@@ -48,7 +48,7 @@ final class SimulatedClassTest extends TestCase
         $table = TracingTable::of($bundle->skills);
         $book = new StandingLedger($table);
         $come = new LessonsToCome($table, $bundle->skills);
-        $lessons = array_map(Option::of(...), $bundle->lessons);
+        $lessons = Option::all($bundle->lessons);
         $given = [];
         for ($i = 0; $i < 4000; $i++) {
             $course = SimulatedClass::course($i, 1, 0.2);

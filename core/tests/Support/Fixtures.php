@@ -44,7 +44,7 @@ final class Fixtures
 
     public static function ladder(Policy $policy = Policy::Gate, School $school = School::Tracing): Ladder
     {
-        return new Ladder(self::bundle()->skills, array_map(Option::of(...), self::bundle()->lessons), self::order(), Words::in(), $policy, $school);
+        return new Ladder(self::bundle()->skills, Option::all(self::bundle()->lessons), self::order(), Words::in(), $policy, $school);
     }
 
     /**

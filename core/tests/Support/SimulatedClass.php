@@ -24,7 +24,7 @@ final class SimulatedClass
         $quick = 1 - $unlike + 2 * $unlike * (($student * 7919) % 100) / 100;
 
         return new SimulatedCourse(
-            $bundle->skills, array_map(Option::of(...), $bundle->lessons), Fixtures::order(),
+            $bundle->skills, Option::all($bundle->lessons), Fixtures::order(),
             new SimulatedLearner($bundle->skills, TracingTable::of($bundle->skills), $student * 31 + 7, $quick), new DateTimeImmutable('2030-05-02 18:30 UTC'), $showings,
         );
     }
@@ -33,7 +33,7 @@ final class SimulatedClass
     public static function followed(School $school, int $students): array
     {
         $bundle = Fixtures::bundle();
-        $ladder = new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), Fixtures::order(), Words::in(), Policy::Gate, $school);
+        $ladder = new Ladder($bundle->skills, Option::all($bundle->lessons), Fixtures::order(), Words::in(), Policy::Gate, $school);
         // A teacher who sees through everybody: what no program can know.
         $word = $school !== School::TeachersWord ? null : fn (Learner $l): array => array_fill_keys(array_filter(array_map(strval(...), array_keys($bundle->skills->all())), $l->knows(...)), true);
         [$samples, $known, $finished] = [0, 0.0, 0];

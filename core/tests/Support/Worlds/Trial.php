@@ -74,14 +74,14 @@ final class Trial
     {
         $bundle = Fixtures::bundle();
 
-        return new SimulatedCourse($bundle->skills, array_map(Option::of(...), $bundle->lessons), $bundle->courses[$course]['lessons'], $world->learner($bundle->skills, $learner), new DateTimeImmutable('2030-05-02 18:30 UTC'), self::CHECKS);
+        return new SimulatedCourse($bundle->skills, Option::all($bundle->lessons), $bundle->courses[$course]['lessons'], $world->learner($bundle->skills, $learner), new DateTimeImmutable('2030-05-02 18:30 UTC'), self::CHECKS);
     }
 
     public static function ladder(string $course = 'stitches-first'): Ladder
     {
         $bundle = Fixtures::bundle();
 
-        return new Ladder($bundle->skills, array_map(Option::of(...), $bundle->lessons), $bundle->courses[$course]['lessons'], Words::in());
+        return new Ladder($bundle->skills, Option::all($bundle->lessons), $bundle->courses[$course]['lessons'], Words::in());
     }
 
     /** Of skills called sure at the end, the share that is not there. */
@@ -136,7 +136,7 @@ final class Trial
     {
         $bundle = Fixtures::bundle();
         $ways = LearningWays::of($bundle->skills, $table ?? TracingTable::of($bundle->skills));
-        $lessons = array_map(Option::of(...), $bundle->lessons);
+        $lessons = Option::all($bundle->lessons);
         $order = $bundle->courses[$course]['lessons'];
         [$true, $count, $mean] = [0, 0, 0.0];
         for ($class = 0; $class < $learners / self::IN_A_CLASS; $class++) {

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Curriculum;
+
+use ArrayAccess;
+use ArrayIterator;
+use Countable;
+use IteratorAggregate;
+use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Data;
+use OpenSeam\Core\InputError;
+use OpenSeam\Core\Sampler\Threads;
+use Traversable;
+
+/**
+ * Lessons of a bundle by id, each made of its text when somebody asks for it: most
+ * of what is asked of a bundle has to do with a few of them.
+ *
+ * @implements ArrayAccess<string, Lesson>
+ * @implements IteratorAggregate<string, Lesson>
+ */
+final class Lessons implements ArrayAccess, Countable, IteratorAggregate
+{
+    /**
+     * @param  array<string, Data>  $texts  of each lesson, in their order
+     * @param  array<string, Lesson>  $made
+     */
+    private function __construct(private readonly array $texts, private readonly Threads $threads, private array $made) {}
+
+    /** @param  array<string, Data>  $texts  of each lesson, in their order */
+    public static function told(array $texts, Threads $threads = new Threads): self
+    {
+        return new self($texts, $threads, []);
+    }
+
+    /** @param  array<string, Lesson>  $lessons  of these, instead */
+    public function with(array $lessons): self
+    {
+        return new self($this->texts, $this->threads, array_replace($this->made, array_intersect_key($lessons, $this->texts)));
+    }
+
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_map(strval(...), array_keys($this->texts));
+    }
+
+    /** @return array<string, Lesson> all of them */
+    public function all(): array
+    {
+        $all = [];
+        foreach ($this->ids() as $id) {
+            $all[$id] = $this->offsetGet($id);
+        }
+
+        return $all;
+    }
+
+    /** What it is called; nothing else of it is read. */
+    public function title(string $id): ?string
+    {
+        return isset($this->made[$id]) ? $this->made[$id]->title : (isset($this->texts[$id]) ? $this->texts[$id]->text('title') : null);
+    }
+
+    /** One that was made already, in the way that was asked for. */
+    public function made(string $id): ?Lesson
+    {
+        return $this->made[$id] ?? null;
+    }
+
+    public function text(string $id): Data
+    {
+        return $this->texts[$id];
+    }
+
+    public function offsetExists(mixed $offset): bool
+    {
+        return isset($this->texts[$offset]);
+    }
+
+    public function offsetGet(mixed $offset): Lesson
+    {
+        return $this->made[$offset] ??= BundleReader::lesson($this->texts[$offset], $this->threads);
+    }
+
+    public function offsetSet(mixed $offset, mixed $value): void
+    {
+        throw InputError::at('lessons', $offset, 'Lessons of a bundle are read, not written.');
+    }
+
+    public function offsetUnset(mixed $offset): void
+    {
+        throw InputError::at('lessons', $offset, 'Lessons of a bundle are read, not taken away.');
+    }
+
+    public function count(): int
+    {
+        return count($this->texts);
+    }
+
+    public function getIterator(): Traversable
+    {
+        return new ArrayIterator($this->all());
+    }
+}
