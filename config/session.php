@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'driver' => 'database',
+    'driver' => 'quiet-database',
     'lifetime' => 720,
     'expire_on_close' => false,
     'encrypt' => false,

@@ -14,10 +14,12 @@ use App\Records\Shelf;
 use App\Records\Standings;
 use App\Support\CurrentStudio;
 use App\Support\MailboxTransport;
+use App\Support\QuietSessions;
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -30,6 +32,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -50,6 +53,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventAccessingMissingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
         Mail::extend('mailbox', fn (array $config): MailboxTransport => new MailboxTransport(is_string($config['folder'] ?? null) ? $config['folder'] : storage_path()));
+        Session::extend('quiet-database', fn (Application $app): QuietSessions => new QuietSessions(DB::connection(), config()->string('session.table'), config()->integer('session.lifetime'), $app));
         Route::bind('person', fn (string $id): User => User::query()->where('studio_id', Auth::user()->studio_id ?? '')->findOrFail($id));
         Gate::define('own', fn (User $user): bool => $user->role === Role::Owner);
         Gate::define('teach', fn (User $user): bool => $user->role->teaches());
