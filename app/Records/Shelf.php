@@ -37,6 +37,9 @@ final class Shelf
     /** @var array<string, Lesson|null> earlier versions, by edition, lesson and version */
     private array $earlier = [];
 
+    /** @var array{of: Bundle, schools: array<string, list<string>>, bundle: Bundle, options: array<string, Option>|null}|null as the class asked for last is taught them */
+    private ?array $taught = null;
+
     /** That lengths in the words of its lessons are said in. */
     private Unit $unit = Unit::Millimetre;
 
@@ -68,12 +71,17 @@ final class Shelf
     public function taught(SewingClass $class): Bundle
     {
         $bundle = $this->bundle();
-        $chosen = [];
-        foreach ($class->lesson_schools ?? [] as $id => $schools) {
-            isset($bundle->lessons[$id]) && $chosen[$id] = self::inWay($bundle->lessons[$id], new Way($schools));
+        $wanted = $class->lesson_schools ?? [];
+        if ($this->taught === null || $this->taught['of'] !== $bundle || $this->taught['schools'] !== $wanted) {
+            $chosen = [];
+            foreach ($wanted as $id => $schools) {
+                isset($bundle->lessons[$id]) && $chosen[$id] = self::inWay($bundle->lessons[$id], new Way($schools));
+            }
+            $taught = $bundle->with($chosen);
+            $this->taught = ['of' => $bundle, 'schools' => $wanted, 'bundle' => $taught, 'options' => null];
         }
 
-        return $bundle->with($chosen);
+        return $this->taught['bundle'];
     }
 
     /** The same by the id of a class; of none the lessons as they are. */
@@ -131,7 +139,12 @@ final class Shelf
     /** @return array<string, Option> */
     public function options(SewingClass $class): array
     {
-        return Option::all($this->taught($class)->lessons);
+        $lessons = $this->taught($class)->lessons;
+        if ($this->taught !== null) {
+            return $this->taught['options'] ??= Option::all($lessons);
+        }
+
+        return Option::all($lessons);
     }
 
     /**

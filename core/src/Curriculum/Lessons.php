@@ -23,22 +23,26 @@ use Traversable;
  */
 final class Lessons implements ArrayAccess, Countable, IteratorAggregate
 {
+    /** @var array<string, Lesson> */
+    private array $made = [];
+
     /**
      * @param  array<string, Data>  $texts  of each lesson, in their order
-     * @param  array<string, Lesson>  $made
+     * @param  array<string, Lesson>  $instead  of these
+     * @param  self|null  $under  where all others are made, once for both
      */
-    private function __construct(private readonly array $texts, private readonly Threads $threads, private array $made) {}
+    private function __construct(private readonly array $texts, private readonly Threads $threads, private readonly array $instead = [], private readonly ?self $under = null) {}
 
     /** @param  array<string, Data>  $texts  of each lesson, in their order */
     public static function told(array $texts, Threads $threads = new Threads): self
     {
-        return new self($texts, $threads, []);
+        return new self($texts, $threads);
     }
 
     /** @param  array<string, Lesson>  $lessons  of these, instead */
     public function with(array $lessons): self
     {
-        return new self($this->texts, $this->threads, array_replace($this->made, array_intersect_key($lessons, $this->texts)));
+        return new self($this->texts, $this->threads, array_intersect_key($lessons, $this->texts), $this);
     }
 
     /** @return list<string> */
@@ -61,13 +65,13 @@ final class Lessons implements ArrayAccess, Countable, IteratorAggregate
     /** What it is called; nothing else of it is read. */
     public function title(string $id): ?string
     {
-        return isset($this->made[$id]) ? $this->made[$id]->title : (isset($this->texts[$id]) ? $this->texts[$id]->text('title') : null);
+        return $this->instead[$id]->title ?? (isset($this->texts[$id]) ? $this->texts[$id]->text('title') : null);
     }
 
     /** One that was made already, in the way that was asked for. */
     public function made(string $id): ?Lesson
     {
-        return $this->made[$id] ?? null;
+        return $this->instead[$id] ?? $this->made[$id] ?? $this->under?->made($id);
     }
 
     public function text(string $id): Data
@@ -82,7 +86,7 @@ final class Lessons implements ArrayAccess, Countable, IteratorAggregate
 
     public function offsetGet(mixed $offset): Lesson
     {
-        return $this->made[$offset] ??= BundleReader::lesson($this->texts[$offset], $this->threads);
+        return $this->instead[$offset] ?? $this->made[$offset] ??= $this->under?->offsetGet($offset) ?? BundleReader::lesson($this->texts[$offset], $this->threads);
     }
 
     public function offsetSet(mixed $offset, mixed $value): void
