@@ -23,6 +23,9 @@ final class IndexTest extends TestCase
     /** @var array<string, int> */
     private array $rows = [];
 
+    /** @var list<QueryExecuted>|null */
+    private ?array $asked = null;
+
     private User $user;
 
     private SewingClass $class;
@@ -70,17 +73,13 @@ final class IndexTest extends TestCase
     /** @return list<QueryExecuted> what was asked of the database meanwhile */
     private function asked(callable $do): array
     {
-        $asked = [];
-        $listening = true;
-        DB::listen(function (QueryExecuted $query) use (&$asked, &$listening): void {
-            if ($listening) {
-                $asked[] = $query;
-            }
+        $this->asked === null && DB::listen(function (QueryExecuted $query): void {
+            $this->asked[] = $query;
         });
+        $this->asked = [];
         $do();
-        $listening = false;
 
-        return $asked;
+        return $this->asked;
     }
 
     public function test_no_request_of_an_evening_goes_through_the_history(): void
