@@ -18,11 +18,6 @@ final class IndexTest extends TestCase
     /** Tables that grow with every evening. */
     private const HISTORY = ['samples', 'sample_readings', 'sample_faults', 'sample_notes', 'sample_photos', 'skill_standings', 'lesson_assignments', 'fault_hunts', 'own_looks'];
 
-    private const FEW = 50;
-
-    /** @var array<string, int> */
-    private array $rows = [];
-
     /** @var list<QueryExecuted>|null */
     private ?array $asked = null;
 
@@ -123,26 +118,19 @@ final class IndexTest extends TestCase
         }
         $looked = 0;
         foreach (DB::select("EXPLAIN $query->sql", $query->bindings) as $step) {
-            /** @var object{table: string|null, type: string|null, key: string|null, Extra: string|null} $step */
+            /** @var object{table: string|null, possible_keys: string|null} $step */
             $table = (string) preg_replace('/^(newer|numbered)$/', 'samples', $step->table ?? '');
-            // Of a handful of rows any way through them is as good.
-            if (! in_array($table, self::HISTORY, true) || $this->rows($table) < self::FEW) {
+            if (! in_array($table, self::HISTORY, true)) {
                 continue;
             }
             $looked++;
-            $said = "$route: $query->sql\n$table by ".($step->key ?? 'no index').", $step->type";
-            self::assertNotNull($step->key, $said);
-            self::assertNotContains($step->type, ['ALL', 'index'], $said);
-            // Of a studio's own alone it would go through everything it ever sewed.
-            self::assertStringNotContainsString('studio_id_foreign', $step->key, $said);
+            // Which way it takes depends on how much is there; that one leads to what is asked for does not.
+            // Of the studio's own key alone it would go through everything the studio ever sewed.
+            $ways = array_filter(explode(',', $step->possible_keys ?? ''), fn (string $key): bool => $key !== '' && ! str_contains($key, 'studio_id_foreign'));
+            self::assertNotSame([], $ways, "$route: $query->sql\n$table has no index for it");
         }
 
         return $looked;
-    }
-
-    private function rows(string $table): int
-    {
-        return $this->rows[$table] ??= DB::table($table)->count();
     }
 
     /** The number of queries does not grow with the people of a class. */
