@@ -18,7 +18,7 @@ final readonly class PictureBook
         $this->drawers = [
             'machine' => new MachinePicture, 'discs' => new DiscsPicture, 'foot' => new FootPicture, 'needle' => new NeedlePicture, 'bobbin' => new BobbinPicture,
             'stitches' => new StitchPicture, 'tension' => new TensionSection, 'seam' => new SeamPicture, 'fold' => new StoryPicture, 'hands' => new HandsPicture,
-            'row' => new RowPicture, 'corner' => new CornerPicture, 'buttonhole' => new HolePicture, 'tool' => new ToolPicture, 'blind-hem' => new BlindHemPicture, 'beside' => new BesidePicture($this),
+            'row' => new RowPicture, 'corner' => new CornerPicture, 'span' => new SpanPicture, 'tally' => new TallyPicture, 'buttonhole' => new HolePicture, 'tool' => new ToolPicture, 'blind-hem' => new BlindHemPicture, 'beside' => new BesidePicture($this),
         ];
     }
 

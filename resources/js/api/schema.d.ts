@@ -2949,7 +2949,7 @@ export interface components {
             /** @description a picture of each step, in their order */
             step_pictures?: ({
                 /** @enum {string} */
-                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "span" | "tally" | "buttonhole" | "tool" | "blind-hem" | "beside";
             } | null)[];
             sampler: {
                 pieces: {
@@ -3060,7 +3060,7 @@ export interface components {
                     /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
                     picture?: {
                         /** @enum {string} */
-                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "span" | "tally" | "buttonhole" | "tool" | "blind-hem" | "beside";
                     };
                 }[];
             };
@@ -3158,7 +3158,7 @@ export interface components {
                     /** @description what is drawn for it; the kinds and what each takes are in docs/formats/pictures.md */
                     picture: {
                         /** @enum {string} */
-                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                        kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "span" | "tally" | "buttonhole" | "tool" | "blind-hem" | "beside";
                     };
                 }[];
             }[];
@@ -3211,7 +3211,7 @@ export interface components {
             /** @description how it looks: a picture for each answer, or one in which the reading stands as {"reading": [times each value], "plus": mm} */
             looks?: {
                 /** @enum {string} */
-                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "buttonhole" | "tool" | "blind-hem" | "beside";
+                kind: "machine" | "discs" | "foot" | "needle" | "bobbin" | "stitches" | "tension" | "seam" | "fold" | "hands" | "row" | "corner" | "span" | "tally" | "buttonhole" | "tool" | "blind-hem" | "beside";
             }[];
         };
         BundleRow: {
