@@ -19,7 +19,7 @@ final class FullDiskTest extends RecoveryCase
 
             return;
         }
-        $env = ['SEAM_VAR' => "$disk/v", 'SEAM_PORT' => $web = (string) random_int(20000, 30000), 'SEAM_DB_PORT' => (string) random_int(30001, 40000), 'SEAM_NO_SCHEDULER' => '1'];
+        $env = ['SEAM_VAR' => "$disk/v", 'SEAM_PORT' => $web = (string) random_int(20000, 30000), 'SEAM_DB_PORT' => (string) random_int(30001, 32000), 'SEAM_NO_SCHEDULER' => '1'];
         $base = "http://127.0.0.1:$web";
         try {
             [$exit, $said] = self::seam(['start'], $env);
