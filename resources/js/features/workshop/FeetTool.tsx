@@ -7,7 +7,7 @@ import { t } from '../../text/words'
 import { Empty } from '../../ui/Empty'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
-import { hours, numbersOf, WORTH_WORDS, type Worth } from './footWorth'
+import { hours, MOST, numberIn, numbersOf, WORTH_WORDS, type Worth } from './footWorth'
 import { Keep } from './Keep'
 import type { ToolProps } from './tool'
 
@@ -33,9 +33,10 @@ export function FeetTool({ room }: ToolProps) {
                   prices: numbersOf(
                       known,
                       room.kinds.map((k) => k.id),
+                      MOST.price,
                   ),
-                  times_a_year: numbersOf(times, wants),
-                  ...(numbersOf({ worth }, ['worth']).worth === undefined ? {} : { hour_worth: numbersOf({ worth }, ['worth']).worth }),
+                  times_a_year: numbersOf(times, wants, MOST.times),
+                  hour_worth: numberIn(worth, MOST.price),
               },
     )
     const a = answer.error === null && wants.length > 0 ? answer.data : undefined
@@ -45,6 +46,8 @@ export function FeetTool({ room }: ToolProps) {
         return picture === undefined ? null : <Drawn picture={picture} />
     }
     const there = (n: number) => (n === 0 ? <strong className={cx('lacking')}>{t('workshop.notHere')}</strong> : t('workshop.here', { n }))
+    /** What is typed and no number that can be is said beside it, and left out of the weighing. */
+    const wrong = (typed: string, most: number) => (typed.trim() !== '' && numberIn(typed, most) === null ? t('workshop.fromNothingTo', { most }) : null)
     const price = (f: { kind: string; title: string }) => (
         <TextInput
             className={cx('foot-price')}
@@ -53,6 +56,7 @@ export function FeetTool({ room }: ToolProps) {
             label={t('workshop.price')}
             aria-label={t('workshop.priceOf', { foot: f.title })}
             value={known[f.kind] ?? ''}
+            error={wrong(known[f.kind] ?? '', MOST.price)}
             onChange={(e) => setPrices({ ...prices, [f.kind]: e.currentTarget.value })}
         />
     )
@@ -84,6 +88,7 @@ export function FeetTool({ room }: ToolProps) {
                                     rightSectionWidth={64}
                                     aria-label={t('workshop.timesAYear', { what: w.title })}
                                     value={times[w.id] ?? ''}
+                                    error={wrong(times[w.id] ?? '', MOST.times)}
                                     onChange={(e) => setTimes({ ...times, [w.id]: e.currentTarget.value })}
                                 />
                             )}
@@ -120,6 +125,7 @@ export function FeetTool({ room }: ToolProps) {
                                         label={t('workshop.anHourIsWorth')}
                                         placeholder={t('workshop.inWhatYouPayIn')}
                                         value={worth}
+                                        error={wrong(worth, MOST.price)}
                                         onChange={(e) => setWorth(e.currentTarget.value)}
                                     />
                                 </div>

@@ -1,11 +1,20 @@
 import { toNumber } from '../../text/numbers'
 import type { Key } from '../../text/words'
 
-/** What is typed for each kind or wish, as numbers; what is none yet is left out. */
-export function numbersOf(typed: Record<string, string>, of: string[]): Record<string, number> {
+/** The most that a price, an hour or a year's times can be. */
+export const MOST = { price: 100_000, times: 10_000 }
+
+/** What is typed as a number in its range; null where nothing is typed yet, or something else. */
+export function numberIn(typed: string, most: number): number | null {
+    const n = typed.trim() === '' ? null : toNumber(typed)
+    return n !== null && n >= 0 && n <= most ? n : null
+}
+
+/** What is typed for each kind or wish, as numbers; what is none is left out. */
+export function numbersOf(typed: Record<string, string>, of: string[], most: number): Record<string, number> {
     return Object.fromEntries(
         of.flatMap((id) => {
-            const n = (typed[id] ?? '').trim() === '' ? null : toNumber(typed[id] ?? '')
+            const n = numberIn(typed[id] ?? '', most)
             return n === null ? [] : [[id, n]]
         }),
     )
