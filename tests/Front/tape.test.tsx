@@ -30,22 +30,27 @@ const TAPE = [
     piece('clear', 'Clear up', 110, 120),
 ]
 
+// Letters of one width, so that it can be worked out by hand.
+const wide = (words: string) => words.length * 7
+
 describe('words on the tape', () => {
     it('are whole or not there', () => {
-        expect(fits('Settle', 'settle', 60)).toBe(true)
-        expect(fits('Settle', 'settle', 55)).toBe(false)
+        expect(fits('Settle', 'settle', 48, wide)).toBe(true)
+        expect(fits('Settle', 'settle', 47, wide)).toBe(false)
+        expect(fits('Clear up', 'clear', 73, wide)).toBe(true)
+        expect(fits('Clear up', 'clear', 72, wide)).toBe(false)
         // Two lines of a demonstration, broken between words.
-        expect(fits('Show: Guides', 'show', 62)).toBe(true)
-        expect(fits('Show: Guides', 'sew', 62)).toBe(false)
-        expect(fits('Show: Curve and corner', 'show', 80)).toBe(false)
-        expect(fits('Show: Curve and corner', 'show', 110)).toBe(true)
+        expect(fits('Show: Guides', 'show', 54, wide)).toBe(true)
+        expect(fits('Show: Guides', 'sew', 54, wide)).toBe(false)
+        expect(fits('Show: Curve and corner', 'show', 80, wide)).toBe(false)
+        expect(fits('Show: Curve and corner', 'show', 89, wide)).toBe(true)
     })
 
     it('become numbers, in their order, where they do not fit', () => {
-        expect(tapeWords(TAPE, 120, 1100)).toEqual([1, 2, null, null, null, null])
-        expect(tapeWords(TAPE, 120, 600)).toEqual([1, 2, 3, null, null, 4])
-        expect(tapeWords(TAPE, 120, 3000)).toEqual([null, null, null, null, null, null])
-        expect(tapeWords(TAPE, 120, 0)).toEqual([null, null, null, null, null, null])
+        expect(tapeWords(TAPE, 120, 1100, wide)).toEqual([1, 2, null, null, null, null])
+        expect(tapeWords(TAPE, 120, 600, wide)).toEqual([1, 2, 3, null, null, 4])
+        expect(tapeWords(TAPE, 120, 3000, wide)).toEqual([null, null, null, null, null, null])
+        expect(tapeWords(TAPE, 120, 0, wide)).toEqual([null, null, null, null, null, null])
     })
 })
 

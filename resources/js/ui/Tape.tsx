@@ -1,9 +1,10 @@
 import { useElementSize } from '@mantine/hooks'
+import { useState } from 'react'
 import type { View } from '../api/client'
 import { dial } from '../text/time'
 import { t } from '../text/words'
 import { cx } from './dress'
-import { tapeWords } from './tapeWords'
+import { measure, tapeWords } from './tapeWords'
 
 /** The session as a tape measure in minutes; looking that overlaps sewing lies in the lower lane. */
 export function Tape({ session, now, zone }: { session: View['SessionView']; now: string; zone: string }) {
@@ -11,7 +12,8 @@ export function Tape({ session, now, zone }: { session: View['SessionView']; now
     const share = (minute: number) => `${(100 * minute) / long}%`
     const at = (Date.parse(now) - Date.parse(session.starts_at)) / 60_000
     const { ref, width } = useElementSize<HTMLDivElement>()
-    const words = tapeWords(session.tape, long, width)
+    const [wide] = useState(measure)
+    const words = tapeWords(session.tape, long, width, wide)
     const below = session.tape.flatMap((p, i) => (words[i] === null ? [] : [{ ...p, n: words[i] }]))
     const clock = (minute: number) => dial(new Date(Date.parse(session.starts_at) + minute * 60_000).toISOString(), zone)
     const lane = (p: View['TapePieceView']) => (p.kind === 'look' ? 'low' : 'high')
