@@ -25,7 +25,7 @@ foreach (['config', 'routes', 'events', 'packages', 'services'] as $cache) {
 }
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin: no cross-origin requests to handle.
         $middleware->remove(HandleCors::class);

@@ -2,10 +2,22 @@
 
 declare(strict_types=1);
 
+// One trip to the database a query instead of three; one statement in each.
+$options = [PDO::ATTR_EMULATE_PREPARES => true, PDO::MYSQL_ATTR_MULTI_STATEMENTS => false, PDO::ATTR_TIMEOUT => 5];
+// Where several nodes keep the data, reading may be done at any of them; each waits until it has what was confirmed anywhere before.
+$at = fn (string $where, string $port): array => explode(':', "$where:$port");
+[$readHost, $readPort] = $at((string) env('SEAM_DB_READ', ''), '3306');
+[$redisHost, $redisPort] = $at((string) env('SEAM_REDIS', '127.0.0.1'), '6379');
+$reading = $readHost !== '' ? [
+    'read' => ['host' => [$readHost], 'port' => $readPort, 'options' => $options + [PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION wsrep_sync_wait = 1']],
+    'write' => ['host' => [env('DB_HOST', '127.0.0.1')]],
+    'sticky' => true,
+] : [];
+
 return [
     'default' => 'mariadb',
     'connections' => [
-        'mariadb' => [
+        'mariadb' => $reading + [
             'driver' => 'mariadb',
             'host' => env('DB_HOST', '127.0.0.1'),
             'port' => env('DB_PORT', '33877'),
@@ -18,7 +30,13 @@ return [
             'strict' => true,
             'engine' => 'InnoDB',
             'timezone' => '+00:00',
+            'options' => $options,
         ],
+    ],
+    'redis' => [
+        'client' => 'predis',
+        'options' => ['prefix' => 'open-seam:'],
+        'default' => ['host' => $redisHost, 'port' => $redisPort, 'password' => env('SEAM_REDIS_PASSWORD'), 'database' => 0, 'timeout' => 0.5, 'read_write_timeout' => 1.0],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

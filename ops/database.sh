@@ -3,7 +3,12 @@
 # The database's all-powerful account has the name of the system account it runs as, and is open to that one only.
 mariadb_as_root() { as_account "$(db_account)" mariadb --no-defaults --socket="$DB/run/my.sock" --user="$(db_account)" "$@"; }
 
-database_answers() { mariadb_as_root -e 'SELECT 1' >/dev/null 2>&1; }
+database_answers() {
+    if database_is_elsewhere; then mariadb_elsewhere -e 'SELECT 1' >/dev/null 2>&1; else mariadb_as_root -e 'SELECT 1' >/dev/null 2>&1; fi
+}
+
+# As the application reaches it; the password is no word of a command, which others could read.
+mariadb_elsewhere() { MYSQL_PWD=$(setting DB_PASSWORD) mariadb --no-defaults --connect-timeout=3 --host="$(setting DB_HOST)" --port="$SEAM_DB_PORT" --user="$(setting DB_USERNAME)" "$@"; }
 
 # Once: an empty server. A first start that was cut short leaves a folder without its tables.
 new_database_server() {
@@ -17,6 +22,7 @@ new_database_server() {
 
 # Each time: a first start may have been cut short, the settings may have been lost.
 database_account() {
+    database_is_elsewhere && return 0
     local user password
     user=$(setting DB_USERNAME) password=$(setting DB_PASSWORD)
     if [ -z "$DB_DATABASE" ]; then

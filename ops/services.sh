@@ -19,7 +19,7 @@ $(is_root && echo user=root)
 supervisor.rpcinterface_factory = supervisor.rpcinterface:make_main_rpcinterface
 [supervisorctl]
 serverurl=unix://$RUN/supervisor.sock
-$(program database "$db" 10 60 TERM)
+$(database_is_elsewhere || program database "$db" 10 60 TERM)
 $([ "${1:-}" != all ] || program php "$web" 20 15 QUIT)
 $([ "${1:-}" != all ] || program web "$web" 30 15 QUIT)
 $([ "${1:-}" != all ] || [ -n "${SEAM_NO_SCHEDULER:-}" ] || program scheduler "$web" 40 15 TERM)
@@ -107,6 +107,13 @@ start_supervisor() {
 }
 
 start_database() {
+    if database_is_elsewhere; then
+        for _ in $(seq 1 60); do
+            database_answers && return 0
+            sleep 0.5
+        done
+        fail "the database at $(setting DB_HOST):$SEAM_DB_PORT, which $SEAM_VAR/.env names, does not answer: $(mariadb_elsewhere -e 'SELECT 1' 2>&1 | tail -n 1)"
+    fi
     new_database_server
     database_answers || ! port_taken "$SEAM_DB_PORT" || supervisor_runs \
         || fail "port $SEAM_DB_PORT, which the database needs, is taken by another program. Choose another with SEAM_DB_PORT=… ./seam start"
@@ -126,17 +133,17 @@ start_database() {
 start_web() {
     write_web_settings
     write_log_settings
-    write_supervisor_settings all
-    start_supervisor
     local ran=no
-    case "$(supervisor status web 2>/dev/null)" in
+    case "$(supervisor_runs && supervisor status web 2>/dev/null)" in
         *RUNNING*) ran=yes ;;
         *) port_taken "$SEAM_PORT" && fail "port $SEAM_PORT is taken by another program. Choose another with SEAM_PORT=… ./seam start" ;;
     esac
+    write_supervisor_settings all
+    start_supervisor
     # Programs whose settings changed are ended and started; the database stays up where nothing of it changed.
     supervisor update >/dev/null 2>&1 || true
     # shellcheck disable=SC2046
-    supervisor start database php web logs $([ -n "${SEAM_NO_SCHEDULER:-}" ] || echo scheduler) >/dev/null 2>&1 || true
+    supervisor start $(database_is_elsewhere || echo database) php web logs $([ -n "${SEAM_NO_SCHEDULER:-}" ] || echo scheduler) >/dev/null 2>&1 || true
     # The code cache does not look at the files again by itself.
     [ "$ran" = no ] || { supervisor signal USR2 php && supervisor signal HUP web; } >/dev/null 2>&1 || true
     local i

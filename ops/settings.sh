@@ -14,6 +14,9 @@ set_setting() {
 
 random_word() { head -c 48 /dev/urandom | base64 | tr -d '/+=\n' | cut -c1-32; }
 
+# Servers that only serve: their data are kept by a database of its own, on other machines (docs/run/many-servers.md).
+database_is_elsewhere() { [ "$(setting SEAM_DATABASE)" = elsewhere ]; }
+
 write_settings() {
     DB="$SEAM_VAR/db" WEB="$SEAM_VAR/web" RUN="$SEAM_VAR/run"
     make_folders
@@ -35,6 +38,11 @@ TEXT
     # An earlier version kept the name of the database among the settings.
     [ -s "$DB/current" ] || { [ -z "$(setting DB_DATABASE)" ] || setting DB_DATABASE >"$DB/current"; }
     DB_DATABASE=$(cat "$DB/current" 2>/dev/null || true)
+    if database_is_elsewhere; then
+        DB_DATABASE=$(setting DB_DATABASE)
+        SEAM_DB_PORT=$(setting DB_PORT)
+        SEAM_DB_PORT=${SEAM_DB_PORT:-3306}
+    fi
     APP_URL=${SEAM_URL:-$(setting SEAM_URL)}
     export DB_DATABASE DB_PORT=$SEAM_DB_PORT APP_URL=${APP_URL:-http://127.0.0.1:$SEAM_PORT}
 }

@@ -28,7 +28,10 @@ php_admin_value[log_errors] = 0
 php_admin_value[zend.exception_ignore_args] = 1
 TEXT
     local at="127.0.0.1:$SEAM_PORT" tls=""
-    [ "${SEAM_LISTEN:-}" = "" ] || at=$SEAM_LISTEN
+    local listen=${SEAM_LISTEN:-$(setting SEAM_LISTEN)}
+    # Besides this machine's own: where a balancer on another one asks.
+    [ -z "$listen" ] || at="$at;
+        listen $listen"
     if [ "${SEAM_NETWORK:-}" = yes ]; then
         tls="listen 0.0.0.0:$SEAM_TLS_PORT ssl;
         ssl_certificate $SEAM_VAR/tls/server.pem;

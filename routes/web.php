@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\JobController;
+use App\Http\UpController;
 use App\Places\Account\MeController;
 use App\Places\Account\SignInController;
 use App\Places\Class\ClassController;
@@ -46,6 +47,12 @@ use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 use OpenSeam\Core\Compute\Registry;
+
+// Asked each second by machines: nobody's, without a session.
+Route::withoutMiddleware('web')->group(function (): void {
+    Route::get('up', [UpController::class, 'ready'])->name('up.ready');
+    Route::get('up/alive', [UpController::class, 'alive'])->name('up.alive');
+});
 
 // One origin, session cookies and CSRF: the API is part of the web application.
 Route::prefix('api')->scopeBindings()->group(function (): void {

@@ -13,14 +13,16 @@ use App\Policies\SamplePolicy;
 use App\Records\Shelf;
 use App\Records\Standings;
 use App\Support\CurrentStudio;
+use App\Support\Database\PatientConnection;
 use App\Support\MailboxTransport;
 use App\Support\QuietSessions;
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
-use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -34,6 +36,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -43,6 +46,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Reader::class);
         $this->app->singleton(Shelf::class);
         $this->app->singleton(Standings::class);
+        Connection::resolverFor('mariadb', fn (Closure|PDO $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
     }
 
     public function boot(): void
@@ -60,8 +64,11 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(Sample::class, SamplePolicy::class);
         Gate::policy(SamplePhoto::class, SamplePhotoPolicy::class);
         TrustProxies::at(array_filter(config()->array('seam.proxies'), is_string(...)));
-        // What a balancer asks at /up: without its database the application is not there.
-        Event::listen(DiagnosingHealth::class, fn () => DB::select('SELECT 1'));
+        Event::listen(['eloquent.saving: *', 'eloquent.deleting: *'], function (string $event, array $models): void {
+            foreach ($models as $model) {
+                $model instanceof Model && PatientConnection::noteBefore($model);
+            }
+        });
         RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));
         RateLimiter::for('calculate', fn (Request $request): Limit => Limit::perMinute(300)->by('calculate|'.$request->user()?->getAuthIdentifier()));
         // Links and addresses are not guessed by the thousand.

@@ -105,6 +105,9 @@ final class RoomInventory
     /** Why nobody could sew a lesson here; null when somebody can. */
     public function cannot(Lesson $lesson): ?string
     {
+        if (LessonRoom::isSewnAsTaught($lesson, $this->room)) {
+            return null;
+        }
         $fit = $this->forLesson($lesson);
 
         return $fit->places > 0 ? null : implode(' ', $fit->reasons);

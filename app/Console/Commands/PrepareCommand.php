@@ -11,6 +11,8 @@ use App\Support\Backup\BackupBroken;
 use App\Support\Backup\BackupFolder;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use OpenSeam\Core\InputError;
 
 /** Everything this version wants before it is served: data put aside before their tables change, tables, curriculum, standings, caches. */
@@ -24,7 +26,8 @@ final class PrepareCommand extends Command
     {
         $known = $migrator->repositoryExists() ? $migrator->getRepository()->getRan() : [];
         $pending = array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $known);
-        if ($known !== [] && $pending !== []) {
+        // A first start that was cut short left some tables and nobody's data: it goes on.
+        if ($known !== [] && $pending !== [] && Schema::hasTable('studios') && DB::table('studios')->exists()) {
             try {
                 [$file] = BackupFolder::standard()->add(BackupFolder::BEFORE_UPDATE);
             } catch (BackupBroken $e) {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Http\Problems;
+use App\Support\SharedLock;
 use Closure;
 use Illuminate\Contracts\Cache\Lock;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Cache;
 use Symfony\Component\HttpFoundation\Response;
 
 /** One person's calculations take at most two of the workers that serve everybody. */
@@ -56,8 +56,8 @@ final class TwoAtOnce
     private function oneOf(string $name, int $many): ?Lock
     {
         for ($i = 0; $i < $many; $i++) {
-            $lock = Cache::lock("$name:$i", self::SECONDS);
-            if ($lock->get()) {
+            $lock = SharedLock::take("$name:$i", self::SECONDS);
+            if ($lock !== null) {
                 return $lock;
             }
         }

@@ -36,21 +36,24 @@ final readonly class LessonRoom
             return new self([], PHP_INT_MAX, [], []);
         }
         $reasons = $room->machines === [] ? ['No machine of this room is in use.'] : [];
-        $choice = [$lesson, ...$lesson->others()];
+        // Its other ways are read when a machine refuses the one that is taught.
+        $others = null;
         $able = [];
         $sewn = [$lesson->way->key() => [$lesson, []]];
         foreach ($room->machines as $id => $machine) {
-            foreach ($choice as $i => $way) {
-                $here = $way->on($machine);
-                $refused = self::refusals($here, (string) $id, $room);
-                if ($i === 0) {
-                    array_push($reasons, ...$refused);
-                }
-                if ($refused === []) {
-                    $able[] = (string) $id;
-                    $sewn[$here->way->key()] = [$here, [...($sewn[$here->way->key()][1] ?? []), (string) $id]];
+            $here = $lesson->on($machine);
+            $refused = self::refusals($here, (string) $id, $room);
+            array_push($reasons, ...$refused);
+            foreach ($refused === [] ? [] : $others ??= $lesson->others() as $other) {
+                $here = $other->on($machine);
+                if (self::refusals($here, (string) $id, $room) === []) {
+                    $refused = [];
                     break;
                 }
+            }
+            if ($refused === []) {
+                $able[] = (string) $id;
+                $sewn[$here->way->key()] = [$here, [...($sewn[$here->way->key()][1] ?? []), (string) $id]];
             }
         }
         // The way it is taught is named even where no machine sews it so, unless it is sewn another way.
@@ -59,13 +62,28 @@ final readonly class LessonRoom
         return new self($able, array_sum(array_map(fn (WayInRoom $w): int => $w->places(), $ways)), array_slice(array_values(array_unique($reasons)), 0, self::MOST_REASONS), $ways);
     }
 
+    /** Whether any machine of a room sews all of it the way it is taught: what is asked first, and most lessons need no more. */
+    public static function isSewnAsTaught(Lesson $lesson, Room $room): bool
+    {
+        if (! $lesson->machine) {
+            return true;
+        }
+        foreach ($room->machines as $id => $machine) {
+            if (self::refusals($lesson->on($machine), (string) $id, $room) === []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  array<string, Lesson>  $lessons  by id
      * @return list<string> those that can be sewn in a room
      */
     public static function sewnIn(Room $room, array $lessons): array
     {
-        return array_values(array_map(fn (Lesson $l): string => $l->id, array_filter($lessons, fn (Lesson $l): bool => self::of($l, $room)->places > 0)));
+        return array_values(array_map(fn (Lesson $l): string => $l->id, array_filter($lessons, fn (Lesson $l): bool => self::isSewnAsTaught($l, $room) || self::of($l, $room)->places > 0)));
     }
 
     /** The lesson as it is sewn on a machine; null where it is not sewn there at all. */
