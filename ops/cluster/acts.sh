@@ -229,7 +229,37 @@ cluster_upgrade() {
     cluster_back "$node" >/dev/null
 }
 
-cluster_load() { php "$ROOT/ops/cluster/load.php" "http://$(address front):$FRONT_PORT" "$@"; }
+# Teachers at work, and after it: is all that was answered as kept there once, on every node?
+cluster_load() {
+    local teachers=20 word ledger="$SEAM_VAR/ledger"
+    for word in "$@"; do case "$word" in --teachers=*) teachers=${word#*=} ;; esac; done
+    web_seam web1 "$(web_code web1)" artisan seam:grow --studios="$teachers" --password='calico madder chalk' >/dev/null || fail "the teachers' studios could not be made."
+    php "$ROOT/ops/cluster/load.php" "http://$(address front):$FRONT_PORT" "$ledger" "$@" || fail "the teachers had to stop."
+    cluster_count "$ledger"
+}
+
+# What stands in the ledger beside what stands in each node.
+cluster_count() {
+    local ledger=$1 node database lost doubled more
+    database=$(cat "$SEAM_VAR/database")
+    sed -n 's/^\(sample\|corrected\) \([^ ]*\).*/\2/p' "$ledger" | sort >"$ledger.kept"
+    sed -n 's/^tried \(0[^ ]*\)/\1/p' "$ledger" | sort >"$ledger.tried"
+    # The plan of a class as it was answered last.
+    sed -n 's/^plan //p' "$ledger" | awk '{ last[$1] = $3 } END { for (c in last) print c, last[c] }' | sort >"$ledger.plans"
+    for node in db1 db2 db3; do
+        is_synced "$node" || { say "  $node is not in: nothing was counted there."; continue; }
+        sql_on "$node" "$database" -e "SET SESSION wsrep_sync_wait = 15; SELECT s.id FROM samples s JOIN users u ON u.id = s.kept_by WHERE u.email LIKE 'evening%@loft.example' ORDER BY 1" | sort >"$ledger.there"
+        lost=$(comm -23 "$ledger.kept" "$ledger.there" | wc -l)
+        more=$(comm -13 <(sort -m "$ledger.kept" "$ledger.tried") "$ledger.there" | comm -23 - <(sort "$ledger.before" 2>/dev/null) | wc -l)
+        doubled=$(sql_on "$node" "$database" -e "SELECT COUNT(*) FROM (SELECT replaces_id FROM samples WHERE replaces_id IS NOT NULL GROUP BY replaces_id HAVING COUNT(*) > 1) AS twice")
+        sql_on "$node" "$database" -e "SET SESSION group_concat_max_len = 100000; SELECT class_id, GROUP_CONCAT(lessons ORDER BY position SEPARATOR ';') FROM (SELECT p.class_id, s.position, COALESCE(GROUP_CONCAT(CASE WHEN l.at_home = 0 THEN l.lesson END ORDER BY l.position SEPARATOR ','), '') AS lessons FROM course_plans p JOIN plan_sessions s ON s.course_plan_id = p.id LEFT JOIN planned_lessons l ON l.plan_session_id = s.id GROUP BY p.class_id, s.id, s.position) AS each_session GROUP BY class_id" | tr '\t' ' ' | sort >"$ledger.plans-there"
+        say "  $node: $(wc -l <"$ledger.kept") samples answered as kept: $lost lost, $((doubled + more)) doubled or from nowhere; $(wc -l <"$ledger.plans") plans changed: $(comm -23 "$ledger.plans" "$ledger.plans-there" | wc -l) not as they were answered last"
+        [ "$lost$doubled$more" = 000 ] || LOSS=yes
+        [ "$(comm -23 "$ledger.plans" "$ledger.plans-there" | wc -l)" = 0 ] || LOSS=yes
+    done
+    [ -z "${LOSS:-}" ] || fail "something was lost or doubled."
+    sort "$ledger.there" >"$ledger.before"
+}
 
 cluster_equal() {
     local node
