@@ -82,6 +82,8 @@ service_environment() {
     for name in SEAM_NOW SEAM_REGISTRATION SEAM_HOSTS SEAM_OWN_AUTHORITY; do
         [ -z "${!name:-}" ] || list="$list,$name=\"${!name}\""
     done
+    # A clock that goes wrong, to see what happens then (./seam cluster break NAME clock).
+    [ -z "${SEAM_CLOCK:-}" ] || list="$list,LD_PRELOAD=\"$SEAM_CLOCK_BY\",FAKETIME=\"$SEAM_CLOCK\""
     printf '%s' "$list"
 }
 

@@ -104,6 +104,8 @@ kill_at_once() {
 cluster_break() {
     local node=${1:-} how=${2:-kill}
     is_node "$node" || fail "there is no machine “$node”. There are: $(cluster_names)"
+    # Noted first: what is half broken is mended too.
+    [ "$how" = kill ] || echo "$how" >"$SEAM_VAR/$node.broken"
     case "$how" in
         kill) kill_at_once "$node" ;;
         stop) case "$node" in web*) web_seam "$node" "$(web_code "$node")" stop ;; *) supervisor stop "$node" >/dev/null ;; esac ;;
@@ -117,9 +119,8 @@ cluster_break() {
             echo '+180s' >"$SEAM_VAR/$node.clock"
             restart_node "$node"
             ;;
-        *) fail "a machine is broken by kill, stop, cut, full or clock; not by “$how”." ;;
+        *) rm -f "$SEAM_VAR/$node.broken"; fail "a machine is broken by kill, stop, cut, full or clock; not by “$how”." ;;
     esac
-    [ "$how" = kill ] || echo "$how" >"$SEAM_VAR/$node.broken"
     say "$node: $how."
 }
 
@@ -195,7 +196,7 @@ cluster_heal() {
 
 cluster_leave() {
     case "${1:-}" in web1 | web2) ;; *) fail "a web node leaves: web1 or web2." ;; esac
-    as_web touch "$SEAM_VAR/$1/leaving"
+    : >"$SEAM_VAR/$1/leaving"
     say "$1 gets nobody new."
 }
 
@@ -225,8 +226,10 @@ cluster_upgrade() {
     sleep 3
     web_seam "$node" "$(web_code "$node")" stop >/dev/null
     echo "$code" >"$SEAM_VAR/$node.code"
-    web_seam "$node" "$code" start
+    # Nobody is sent to it before it answers.
     cluster_back "$node" >/dev/null
+    web_seam "$node" "$code" start >/dev/null
+    say "$node serves the version in $code."
 }
 
 # Teachers at work, and after it: is all that was answered as kept there once, on every node?

@@ -12,11 +12,17 @@ const GIVE_UP_S = 90.0;
 [, $base, $ledger] = $argv + [1 => '', 2 => ''];
 $wanted = ['teachers' => 20, 'saves' => 2000, 'corrections' => 500, 'plans' => 200, 'pause' => 100];
 foreach (array_slice($argv, 3) as $word) {
-    preg_match('/^--([a-z]+)=(\d+)$/', $word, $m) === 1 && isset($wanted[$m[1]]) || exit("load does not know “{$word}”. It knows: --".implode('=, --', array_keys($wanted))."=\n");
+    preg_match('/^--([a-z]+)=(\d+)$/', $word, $m) === 1 && isset($wanted[$m[1]]) || stop("load does not know “{$word}”. It knows: --".implode('=, --', array_keys($wanted)).'=');
     $wanted[$m[1]] = (int) $m[2];
 }
-preg_match('#^http://(127|10)\.#', $base) === 1 || exit("It loads servers of this machine only.\n");
+preg_match('#^http://(127|10)\.#', $base) === 1 || stop('It loads servers of this machine only.');
 mt_srand(17);
+
+function stop(string $because): never
+{
+    fwrite(STDERR, "$because\n");
+    exit(1);
+}
 
 /** One teacher: one act at a time, tried again until it is answered. */
 final class Teacher
@@ -62,11 +68,18 @@ final class Teacher
     /** @return array{int, array<string, mixed>} */
     public function ask(string $method, string $path, ?array $body = null): array
     {
-        $handle = $this->handle($method, $path, $body);
-        $answer = curl_exec($handle);
-        curl_setopt($handle, CURLOPT_COOKIELIST, 'FLUSH');
+        $until = microtime(true) + GIVE_UP_S;
+        do {
+            $handle = $this->handle($method, $path, $body);
+            $answer = curl_exec($handle);
+            curl_setopt($handle, CURLOPT_COOKIELIST, 'FLUSH');
+            $code = curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
+            // A machine may be away already when they come.
+            $again = ($code === 0 || $code >= 500 || $code === 429) && microtime(true) < $until;
+            $again && usleep(500_000);
+        } while ($again);
 
-        return [curl_getinfo($handle, CURLINFO_RESPONSE_CODE), (array) json_decode((string) $answer, true)];
+        return [$code, (array) json_decode((string) $answer, true)];
     }
 
     public function signIn(): bool
@@ -103,10 +116,10 @@ function id(): string
 $teachers = [];
 for ($i = 0; $i < $wanted['teachers']; $i++) {
     $t = new Teacher($i, $base);
-    $t->signIn() || exit("Teacher $i could not sign in.\n");
+    $t->signIn() || stop("Teacher $i could not sign in.");
     $t->class = $t->ask('GET', '/api/me')[1]['classes'][0]['id'];
     $t->students = array_column($t->ask('GET', "/api/classes/$t->class/today")[1]['students'], 'student');
-    $t->readPlan() || exit("The plan of teacher $i could not be read.\n");
+    $t->readPlan() || stop("The plan of teacher $i could not be read.");
     $t->next = microtime(true) + mt_rand(0, 1000) / 1000;
     $teachers[] = $t;
 }
@@ -222,7 +235,7 @@ do {
         if ($code === 401 || $code === 419) {
             $signedInAgain += $t->signIn() ? 1 : 0;
         } elseif ($code >= 400 && $code < 500 && $code !== 429 && $code !== 408) {
-            exit("{$t->act['method']} {$t->act['path']}: $code ".json_encode($answer)."\n");
+            stop("{$t->act['method']} {$t->act['path']}: $code ".json_encode($answer));
         }
         $again++;
         if ($now - $t->act['first'] > GIVE_UP_S) {

@@ -94,9 +94,9 @@ cluster_program() {
     shift 5
     cat <<TEXT
 [program:$name]
-command=$(on_node_as "$node" "$account")$*
+command=$(on_node_as "$node" "$account")$([ ! -s "$SEAM_VAR/$node.clock" ] || printf '/usr/bin/env LD_PRELOAD=%s FAKETIME=%s ' "$(fake_clock)" "$(cat "$SEAM_VAR/$node.clock")")$*
 directory=/
-environment=HOME="/nonexistent"$([ ! -s "$SEAM_VAR/$node.clock" ] || printf ',LD_PRELOAD="%s",FAKETIME="%s"' "$(fake_clock)" "$(cat "$SEAM_VAR/$node.clock")")
+environment=HOME="/nonexistent"
 priority=$order
 autostart=true
 autorestart=true
@@ -145,9 +145,7 @@ web_port() { echo $((23000 + KEY * 4 + ${1#web})); }
 web_seam() {
     local node=$1 code=$2
     shift 2
-    local clock=()
-    [ ! -s "$SEAM_VAR/$node.clock" ] || clock=("LD_PRELOAD=$(fake_clock)" "FAKETIME=$(cat "$SEAM_VAR/$node.clock")")
-    on_node "$node" env "${clock[@]}" SEAM_VAR="$SEAM_VAR/$node" SEAM_PORT="$(web_port "$node")" SEAM_NO_SCHEDULER="${SEAM_NO_SCHEDULER:-}" "$code/seam" "$@" 9>&-
+    on_node "$node" env SEAM_CLOCK="$(cat "$SEAM_VAR/$node.clock" 2>/dev/null)" SEAM_CLOCK_BY="$(fake_clock)" SEAM_VAR="$SEAM_VAR/$node" SEAM_PORT="$(web_port "$node")" SEAM_NO_SCHEDULER="${SEAM_NO_SCHEDULER:-}" "$code/seam" "$@" 9>&-
 }
 
 # Where the code of a web node lies: another version stands there during an upgrade.
