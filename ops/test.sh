@@ -89,5 +89,17 @@ if wanted recovery; then
     title "Killed, destroyed, restored, tried from outside"
     vendor/bin/phpunit --testsuite recovery ${SEAM_FILTER:+--filter "$SEAM_FILTER"}
 fi
+if wanted cluster; then
+    title "Many servers, broken one after the other"
+    . "$ROOT/ops/cluster/nodes.sh"
+    debian_packages $CLUSTER_PACKAGES faketime
+    # A short one among all tests; by itself the whole.
+    [ ${#parts[@]} -eq 0 ] && cluster=short || cluster=whole
+    (
+        unset SEAM_NOW SEAM_PORT SEAM_DB_PORT
+        exec 9>&-
+        SEAM_CLUSTER=${SEAM_CLUSTER:-$cluster} vendor/bin/phpunit --testsuite cluster ${SEAM_FILTER:+--filter "$SEAM_FILTER"}
+    )
+fi
 say
 say "All that was asked has passed."

@@ -180,16 +180,16 @@ cluster_heal() {
             full) large_disk "$node" ;;
             clock)
                 rm -f "$SEAM_VAR/$node.clock"
-                restart_node "$node"
+                case "$node" in web*) web_seam "$node" "$(web_code "$node")" stop >/dev/null ;; *) restart_node "$node" ;; esac
                 ;;
         esac
-        case "$node" in
-            web*) on_node "$node" true && web_seam "$node" "$(web_code "$node")" start >/dev/null ;;
-            db*) ;;
-            *) supervisor start "$node" >/dev/null 2>&1 || true ;;
-        esac
+        case "$node" in db* | web*) ;; *) supervisor start "$node" >/dev/null 2>&1 || true ;; esac
     done
+    # The web nodes start where there is a database to start with.
     begin_databases
+    for node in $nodes; do
+        case "$node" in web*) web_seam "$node" "$(web_code "$node")" start >/dev/null ;; esac
+    done
     wait_front 300
     say "Mended."
 }

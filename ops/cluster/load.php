@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 // Teachers at work, each in a studio of their own, while machines are broken under them: samples kept, corrected, plans
 // changed. What was answered as kept is written down; what was not answered is sent again under its own id, as a browser does.
-// Usage: php ops/cluster/load.php BASE LEDGER [--teachers=20] [--saves=2000] [--corrections=500] [--plans=200] [--pause=100]
+// Usage: php ops/cluster/load.php BASE LEDGER [--teachers=20] [--saves=2000] [--corrections=500] [--plans=200] [--pause=100] [--on=0]
+// With --on=1 these are the fewest: they go on until there is a file LEDGER.enough.
 // LEDGER gets a line for each act: "sample ID", "corrected ID OLD", "plan CLASS VERSION LESSONS", "tried ID" for what never was answered.
 
 const GIVE_UP_S = 90.0;
 
 [, $base, $ledger] = $argv + [1 => '', 2 => ''];
-$wanted = ['teachers' => 20, 'saves' => 2000, 'corrections' => 500, 'plans' => 200, 'pause' => 100];
+$wanted = ['teachers' => 20, 'saves' => 2000, 'corrections' => 500, 'plans' => 200, 'pause' => 100, 'on' => 0];
 foreach (array_slice($argv, 3) as $word) {
     preg_match('/^--([a-z]+)=(\d+)$/', $word, $m) === 1 && isset($wanted[$m[1]]) || stop("load does not know “{$word}”. It knows: --".implode('=, --', array_keys($wanted)).'=');
     $wanted[$m[1]] = (int) $m[2];
@@ -130,14 +131,18 @@ $again = $signedInAgain = $worstAct = 0;
 $lastWell = $begun = microtime(true);
 $gap = ['s' => 0.0, 'at' => 0.0];
 
-$newAct = function (Teacher $t) use (&$left): ?array {
+@unlink("$ledger.enough");
+$newAct = function (Teacher $t) use (&$left, $wanted, $ledger): ?array {
     $open = array_filter($left, fn (int $n): bool => $n > 0);
     // A correction needs something to correct.
     if ($t->kept === []) {
         unset($open['correction']);
     }
     if ($open === []) {
-        return null;
+        if ($wanted['on'] === 0 || is_file("$ledger.enough")) {
+            return null;
+        }
+        $open = $left = ['save' => 1];
     }
     $lot = mt_rand(1, array_sum($open));
     foreach ($open as $kind => $n) {

@@ -7,11 +7,13 @@ namespace Tests\Recovery;
 use CurlHandle;
 use PDO;
 use PHPUnit\Framework\TestCase;
-use Symfony\Component\Process\Process;
+use Tests\RunsScript;
 
 /** Against the served set-up of `./seam test recovery`, with its own processes to kill and data to lose. */
 abstract class RecoveryCase extends TestCase
 {
+    use RunsScript;
+
     /** What these tests run under is not what is served: a set-up started from here is a real one. */
     private const NOT_OURS = ['APP_ENV', 'CACHE_STORE', 'MAIL_MAILER', 'BCRYPT_ROUNDS'];
 
@@ -37,30 +39,6 @@ abstract class RecoveryCase extends TestCase
     protected function tearDown(): void
     {
         @unlink($this->jar ?? '');
-    }
-
-    protected static function root(): string
-    {
-        return dirname(__DIR__, 2);
-    }
-
-    /**
-     * The one script, as it is typed.
-     *
-     * @param  list<string>  $words
-     * @param  array<string, string>  $env
-     * @return array{int, string} exit and everything it said
-     */
-    protected static function seam(array $words, array $env = [], int $seconds = 120): array
-    {
-        // Into a file: what it starts in the background would hold a pipe open.
-        $out = (string) tempnam(sys_get_temp_dir(), 'seam-said');
-        $process = new Process(['bash', '-c', 'exec "$@" >"$0" 2>&1', $out, self::root().'/seam', ...$words], self::root(), $env, null, $seconds);
-        $process->run();
-        $said = (string) file_get_contents($out);
-        unlink($out);
-
-        return [(int) $process->getExitCode(), $said];
     }
 
     /** @return array{int, mixed} status and answer; 0 where there is none */
