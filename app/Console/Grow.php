@@ -114,7 +114,7 @@ final class Grow
             $id = strtolower((string) Str::ulid($at));
             $samples[] = ['id' => $id, 'studio_id' => $user->studio_id, 'class_id' => $class->id, 'student_id' => $student, 'lesson' => $lesson->id, 'lesson_version' => $lesson->version, 'settings' => '{}', 'kept_by' => $user->id, 'kept_at' => $at->format('Y-m-d H:i:s.v'), 'turn' => $turn];
             foreach ($this->pool($lesson) as $reading => $pool) {
-                $kind = $this->lot->getFloat(0, 1) < 0.55 + 0.4 * $done || $pool['poor'] === [] ? 'good' : 'poor';
+                $kind = $this->share() < 0.55 + 0.4 * $done || $pool['poor'] === [] ? 'good' : 'poor';
                 foreach ($pool[$kind] === [] ? [] : $pool[$kind][$this->lot->getInt(0, count($pool[$kind]) - 1)] as $position => $value) {
                     $readings[] = ['id' => strtolower((string) Str::ulid($at)), 'studio_id' => $user->studio_id, 'sample_id' => $id, 'reading' => $reading, 'position' => $position, 'value' => $value];
                 }
@@ -149,11 +149,11 @@ final class Grow
         $values = $field->values();
         for ($try = 0; $try < self::TRIES && min(count($found['good']), count($found['poor'])) < self::DRAWN; $try++) {
             // All of one row about one length, each a little off it.
-            $about = $this->lot->getFloat(0, 1);
-            $spread = $this->lot->getFloat(0, 0.1);
+            $about = $this->share();
+            $spread = 0.1 * $this->share();
             $drawn = [];
             foreach ($values as $v) {
-                $share = max(0.0, min(1.0, $about + $this->lot->getFloat(-$spread, $spread)));
+                $share = max(0.0, min(1.0, $about + $spread * (2 * $this->share() - 1)));
                 $drawn[] = round(round(($v->min + $share * ($v->max - $v->min)) / $v->step) * $v->step, 4);
             }
             $kind = $spec->check->judge($field, $drawn, Words::in())?->judgement->verdict === Verdict::Met ? 'good' : 'poor';
@@ -161,5 +161,11 @@ final class Grow
         }
 
         return $found;
+    }
+
+    /** Drawn from 0 to 1. */
+    private function share(): float
+    {
+        return $this->lot->getInt(0, 1_000_000) / 1_000_000;
     }
 }

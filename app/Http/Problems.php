@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
 use OpenSeam\Core\InputError;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -53,7 +54,8 @@ final class Problems
                 $e instanceof ModelNotFoundException => self::answer(404, '(address)', null, 'There is nothing here, or it belongs to another studio.'),
                 $e instanceof HttpExceptionInterface => self::http($e),
                 self::isFull($e) => self::answer(507, '(disk)', null, 'The disk of the server is full: nothing more can be kept until there is room. Tell whoever looks after it.', 'What you typed is safe on this device, and is sent by itself when there is room.'),
-                $e instanceof QueryException => self::answer(503, '(database)', null, 'The database does not answer. Try again in a moment.'),
+                // Also one that comes at a confirmation, of no statement.
+                $e instanceof PDOException => self::answer(503, '(database)', null, 'The database does not answer. Try again in a moment.'),
                 default => self::answer(500, '(program)', null, 'Something went wrong in the program. It was noted.'),
             };
         });

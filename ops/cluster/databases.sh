@@ -3,10 +3,11 @@
 sql_on() {
     local node=$1
     shift
-    as_account "$(db_account)" mariadb --no-defaults --connect-timeout=3 --socket="$SEAM_VAR/$node/run/my.sock" --user="$(db_account)" --skip-column-names --batch "$@"
+    as_account "$(db_account)" timeout "${SQL_SECONDS:-600}" mariadb --no-defaults --connect-timeout=3 --socket="$SEAM_VAR/$node/run/my.sock" --user="$(db_account)" --skip-column-names --batch "$@"
 }
 
-status_of() { sql_on "$1" -e "SHOW STATUS LIKE 'wsrep_$2'" 2>/dev/null | cut -f2; }
+# Nothing where it does not answer.
+status_of() { { SQL_SECONDS=3 sql_on "$1" -e "SHOW STATUS LIKE 'wsrep_$2'" 2>/dev/null || true; } | cut -f2; }
 
 is_synced() { [ "$(status_of "$1" local_state)" = 4 ] && [ "$(status_of "$1" cluster_status)" = Primary ]; }
 

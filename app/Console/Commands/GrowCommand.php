@@ -29,7 +29,7 @@ final class GrowCommand extends Command
 
             return self::FAILURE;
         }
-        $numbers = [];
+        $numbers = ['studios' => 1, 'years' => 0, 'students' => 2, 'samples' => 0];
         foreach (['studios' => [1, 100_000], 'years' => [0, 30], 'students' => [2, 2_000], 'samples' => [0, 1_000]] as $name => [$least, $most]) {
             $said = $this->option($name);
             if (! is_string($said) || ! ctype_digit($said) || (int) $said < $least || (int) $said > $most) {

@@ -7,6 +7,7 @@ namespace App\Support\Database;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\MariaDbConnection;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 use WeakMap;
@@ -27,6 +28,9 @@ final class PatientConnection extends MariaDbConnection
     /** Before a try on another node, ms: as long as it takes until the one that went away is known to be away. */
     private const AWAY_MS = 700;
 
+    /** It waited too long for what others have confirmed; it is not, or not yet, one of those who know. */
+    private const BEHIND = [1205, 1047];
+
     /** @var WeakMap<Model, array{array<string, mixed>, array<string, mixed>, bool}>|null of models that were written in the transaction in hand: attributes, originals, whether there was a row */
     private ?WeakMap $before = null;
 
@@ -41,6 +45,29 @@ final class PatientConnection extends MariaDbConnection
             /** @var array<string, mixed> $original */
             $original = $model->getRawOriginal();
             $connection->before[$model] ??= [$attributes, $original, $model->exists];
+        }
+    }
+
+    /**
+     * What a node that is read at cannot tell, because it is behind or was cut off, is asked of the one that is written at.
+     *
+     * @param  string  $query
+     * @param  array<array-key, mixed>  $bindings
+     * @param  bool  $useReadPdo
+     * @param  mixed  ...$more  whatever else the framework asks by
+     * @return array<array-key, mixed>
+     */
+    public function select($query, $bindings = [], $useReadPdo = true, ...$more): array
+    {
+        try {
+            return parent::select($query, $bindings, $useReadPdo, ...$more);
+        } catch (QueryException $e) {
+            if (! $useReadPdo || $this->readPdo === null || $this->transactions > 0 || ! in_array($e->errorInfo[1] ?? null, self::BEHIND, true)) {
+                throw $e;
+            }
+            $this->useWriteConnectionWhenReading();
+
+            return parent::select($query, $bindings, false, ...$more);
         }
     }
 
@@ -61,7 +88,7 @@ final class PatientConnection extends MariaDbConnection
         }
         $this->before = null;
         try {
-            return parent::transaction($callback, $attempts);
+            return parent::transaction($callback, max(1, (int) $attempts));
         } finally {
             $this->before = null;
         }
