@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\Headers;
 use App\Http\Middleware\InStudio;
+use App\Http\Middleware\Measured;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\ReadableBody;
 use App\Http\Middleware\TwoAtOnce;
@@ -33,6 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(Headers::class);
         $middleware->prepend(ReadableBody::class);
         $middleware->prepend(PlainQuery::class);
+        $middleware->prepend(Measured::class);
         $middleware->alias(['in-studio' => InStudio::class, 'two-at-once' => TwoAtOnce::class]);
         // What an address names is looked up within the studio of whoever asks.
         $middleware->prependToPriorityList(SubstituteBindings::class, InStudio::class);

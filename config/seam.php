@@ -7,6 +7,12 @@ $var = rtrim((string) (getenv('SEAM_VAR') ?: dirname(__DIR__).'/var'), '/');
 
 return [
     'var' => $var,
+    // What this server is called in logs and numbers, where there are several.
+    'node' => env('SEAM_NODE', 'one'),
+    // Whoever asks for /metrics says this word; none: nobody is answered.
+    'metrics_token' => (string) env('SEAM_METRICS_TOKEN', ''),
+    // Every request is written down, by route, status and time; otherwise the slow ones are.
+    'log_requests' => (bool) env('SEAM_LOG_REQUESTS', false),
     // Who may open a studio after the first: nobody (closed), whoever holds a link that the operator made
     // (invitation), or anybody (open).
     'registration' => env('SEAM_REGISTRATION', 'invitation'),

@@ -1,6 +1,6 @@
 # What a bare machine lacks: Debian packages, Composer packages, npm packages, the built front end.
 
-RUN_PACKAGES="ca-certificates procps mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-zip php8.2-curl php8.2-fpm nginx-light supervisor logrotate openssl"
+RUN_PACKAGES="ca-certificates procps mariadb-server php8.2-cli php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-zip php8.2-curl php8.2-apcu php8.2-fpm nginx-light supervisor logrotate openssl"
 TEST_PACKAGES="chromium chromium-driver poppler-utils glpk-utils"
 
 missing_packages() {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\JobController;
+use App\Http\MetricsController;
 use App\Http\UpController;
 use App\Places\Account\MeController;
 use App\Places\Account\SignInController;
@@ -52,6 +53,7 @@ use OpenSeam\Core\Compute\Registry;
 Route::withoutMiddleware('web')->group(function (): void {
     Route::get('up', [UpController::class, 'ready'])->name('up.ready');
     Route::get('up/alive', [UpController::class, 'alive'])->name('up.alive');
+    Route::get('metrics', MetricsController::class)->name('metrics');
 });
 
 // One origin, session cookies and CSRF: the API is part of the web application.

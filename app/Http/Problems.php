@@ -12,6 +12,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Context;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
@@ -56,7 +57,7 @@ final class Problems
                 self::isFull($e) => self::answer(507, '(disk)', null, 'The disk of the server is full: nothing more can be kept until there is room. Tell whoever looks after it.', 'What you typed is safe on this device, and is sent by itself when there is room.'),
                 // Also one that comes at a confirmation, of no statement.
                 $e instanceof PDOException => self::answer(503, '(database)', null, 'The database does not answer. Try again in a moment.'),
-                default => self::answer(500, '(program)', null, 'Something went wrong in the program. It was noted.'),
+                default => self::answer(500, '(program)', null, 'Something went wrong in the program. It was noted'.(is_string($id = Context::get('request')) ? " under $id" : '').'.'),
             };
         });
     }

@@ -15,6 +15,7 @@ use App\Records\Standings;
 use App\Support\CurrentStudio;
 use App\Support\Database\PatientConnection;
 use App\Support\MailboxTransport;
+use App\Support\Metrics\Counts;
 use App\Support\QuietSessions;
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
@@ -22,6 +23,7 @@ use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -31,6 +33,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
@@ -40,6 +43,8 @@ use PDO;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    private const SLOW_QUERY_MS = 500.0;
+
     public function register(): void
     {
         $this->app->singleton(CurrentStudio::class);
@@ -67,6 +72,13 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(['eloquent.saving: *', 'eloquent.deleting: *'], function (string $event, array $models): void {
             foreach ($models as $model) {
                 $model instanceof Model && PatientConnection::noteBefore($model);
+            }
+        });
+        // The statement alone: what was put into it may be a student's.
+        DB::listen(function (QueryExecuted $query): void {
+            if ($query->time >= self::SLOW_QUERY_MS) {
+                Counts::add('open_seam_slow_queries');
+                Log::warning('slow query', ['ms' => (int) round($query->time), 'sql' => $query->sql]);
             }
         });
         RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));

@@ -21,7 +21,7 @@ final class PatientConnectionTest extends TestCase
 
     private Studio $studio;
 
-    /** Nothing around these transactions: they are the outermost ones. */
+    /** @return list<string> none: nothing is around these transactions, they are the outermost ones */
     protected function connectionsToTransact(): array
     {
         return [];

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Records\Facts;
+use App\Support\Metrics\DatabaseNodes;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Facades\Redis;
+use Throwable;
 
 /** What only the application knows of its health; ./seam doctor tells it with the rest. */
 final class HealthCommand extends Command
@@ -28,6 +31,22 @@ final class HealthCommand extends Command
                 $days > config()->integer('seam.backup.warn_days') => $this->tell('look', 'backup', "The last good backup is $days days old."),
                 default => $this->tell('well', 'backup', 'The last good backup is of '.CarbonImmutable::parse($last)->format('j F, H:i').' UTC.'),
             };
+        }
+        $nodes = DatabaseNodes::read();
+        if ($nodes !== null) {
+            match (true) {
+                ! $nodes->primary => $this->tell('ill', 'nodes', "Only $nodes->in of $nodes->of nodes of the database see each other: nothing is kept until more than half do."),
+                $nodes->in < $nodes->of => $this->tell('look', 'nodes', "$nodes->in of $nodes->of nodes of the database are in: one more may not go away."),
+                default => $this->tell('well', 'nodes', "All $nodes->of nodes of the database are in."),
+            };
+        }
+        if (config()->string('cache.default') === 'memory') {
+            try {
+                Redis::connection()->command('ping');
+                $this->tell('well', 'memory', 'The memory store answers.');
+            } catch (Throwable) {
+                $this->tell('look', 'memory', 'The memory store does not answer: the database keeps what it kept, and is asked more.');
+            }
         }
 
         return self::SUCCESS;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Places\Account;
 
+use App\Support\Metrics\Counts;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\RateLimiter;
@@ -37,6 +38,7 @@ final readonly class SignInThrottle
 
     public function failed(string $email, string $place): void
     {
+        Counts::add('open_seam_sign_ins_refused');
         RateLimiter::hit(self::pair($email, $place), 60);
         RateLimiter::hit(self::account($email), 600);
         RateLimiter::hit(self::place($place), 60);

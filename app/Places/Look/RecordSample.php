@@ -20,6 +20,7 @@ use App\Records\Standings;
 use App\Records\WhenSewn;
 use App\Support\Clock;
 use App\Support\Conflict;
+use App\Support\Metrics\Counts;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenSeam\Core\Grading\Overruling;
@@ -40,7 +41,7 @@ final readonly class RecordSample
      */
     public function __invoke(User $user, SewingClass $class, Student $student, NewSample $new): JudgedSample
     {
-        return DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
+        $judged = DB::transaction(function () use ($user, $class, $student, $new): JudgedSample {
             Student::lock([$student->id]);
             $when = WhenSewn::of($class, $new->at, $new->session, Clock::now());
             $judged = ($this->judge)($class, $student, $new->lesson, $new->readings, $new->faults, $user->unit, $new->id, $new->replaces, $new->version, $new->overruled, $new->drill, $new->way, $when->said ? $when->at : null);
@@ -80,6 +81,10 @@ final readonly class RecordSample
 
             return $judged;
         });
+        Counts::add('open_seam_kept', ['what' => $new->replaces === null ? 'sample' : 'correction']);
+        Counts::add('open_seam_judgements', ['verdict' => $judged->grade->verdict()->value ?? 'none']);
+
+        return $judged;
     }
 
     private function store(User $user, SewingClass $class, Student $student, JudgedSample $judged, NewSample $new, ?Sample $old, WhenSewn $when): void

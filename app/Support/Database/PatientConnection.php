@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Database;
 
+use App\Support\Metrics\Counts;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\MariaDbConnection;
@@ -117,6 +118,7 @@ final class PatientConnection extends MariaDbConnection
 
     private function again(int $attempt, int $pauseMs): void
     {
+        Counts::add('open_seam_transactions_again');
         foreach ($this->before ?? [] as $model => [$attributes, $original, $exists]) {
             $model->setRawAttributes($original, true)->setRawAttributes($attributes);
             [$model->exists, $model->wasRecentlyCreated] = [$exists, false];
