@@ -16,6 +16,7 @@ use App\Support\CurrentStudio;
 use App\Support\Database\PatientConnection;
 use App\Support\MailboxTransport;
 use App\Support\Metrics\Counts;
+use App\Support\NearMemory;
 use App\Support\QuietSessions;
 use App\Support\Reader;
 use Carbon\CarbonImmutable;
@@ -51,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Reader::class);
         $this->app->singleton(Shelf::class);
         $this->app->singleton(Standings::class);
+        $this->app->singleton(NearMemory::class, fn (): NearMemory => NearMemory::standard());
         Connection::resolverFor('mariadb', fn (Closure|PDO $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
     }
 

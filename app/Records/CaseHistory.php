@@ -48,10 +48,11 @@ final readonly class CaseHistory
      */
     public function found(array $samples): array
     {
-        $causes = $this->causes()->causes;
+        $causes = null;
         $found = [];
         foreach (FaultHunt::query()->whereIn('sample_id', $samples)->whereNotNull('cause')->orderBy('closed_at')->toBase()->get(['sample_id', 'cause']) as $row) {
             /** @var object{sample_id: string, cause: string} $row */
+            $causes ??= $this->causes()->causes;
             if (isset($causes[$row->cause])) {
                 $found[$row->sample_id][] = $causes[$row->cause];
             }

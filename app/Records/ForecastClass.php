@@ -94,7 +94,7 @@ final readonly class ForecastClass
     {
         $met = [];
         foreach ($s->samples as $kept) {
-            $kept->grade->verdict() === Verdict::Met && $met[] = $kept->sample->lesson;
+            $kept->verdict === Verdict::Met && $met[] = $kept->sample->lesson;
         }
 
         return array_values(array_unique($met));

@@ -5,22 +5,54 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Sample;
+use Closure;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Grading\Grade;
+use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Readings;
 
-/** A stored sample together with what the core says of it. */
-final readonly class KeptSample
+/** A stored sample together with what the core says of it: what it showed always, all else when somebody asks. */
+final class KeptSample
 {
+    /** @var array{Readings, Grade}|null */
+    private ?array $judged = null;
+
+    /**
+     * @param  PastSample  $past  as the ladder sees it
+     * @param  Verdict|null  $verdict  on the whole of it; null: nothing to judge
+     * @param  list<string>  $chain  ids of this sample and of those it corrects
+     * @param  Closure(): Lesson  $sewn
+     * @param  Closure(): array{Readings, Grade}  $judge
+     */
     public function __construct(
-        public Sample $sample,
-        /** At the version and in the way it was sewn. */
-        public Lesson $lesson,
-        public Readings $readings,
-        public Grade $grade,
-        public PastSample $past,
-        /** @var list<string> ids of this sample and of those it corrects */
-        public array $chain,
+        public readonly Sample $sample,
+        public readonly PastSample $past,
+        public readonly ?Verdict $verdict,
+        public readonly array $chain,
+        private readonly Closure $sewn,
+        private readonly Closure $judge,
     ) {}
+
+    /** At the version and in the way it was sewn. */
+    public function lesson(): Lesson
+    {
+        return ($this->sewn)();
+    }
+
+    public function readings(): Readings
+    {
+        return $this->judged()[0];
+    }
+
+    public function grade(): Grade
+    {
+        return $this->judged()[1];
+    }
+
+    /** @return array{Readings, Grade} */
+    private function judged(): array
+    {
+        return $this->judged ??= ($this->judge)();
+    }
 }

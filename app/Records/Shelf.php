@@ -158,6 +158,20 @@ final class Shelf
         return $today?->version === $version ? $today : $this->earlier($id, $version) ?? $today;
     }
 
+    /** The lesson of a kept sample can be read; it is not read for that. */
+    public function knows(Sample $sample): bool
+    {
+        return isset($this->bundle()->lessons[$sample->lesson]) || $this->sewn($sample) !== null;
+    }
+
+    /** Changes with all that its lessons are read from and with this version of the program; null where that is not compiled. */
+    public function stamp(): ?string
+    {
+        $compiled = self::compiled();
+
+        return is_file($compiled) ? filemtime($compiled).'-'.filesize($compiled).'-'.$this->studio->edition() : null;
+    }
+
     /** The lesson of a kept sample, at its version and in its way. */
     public function sewn(Sample $sample): ?Lesson
     {

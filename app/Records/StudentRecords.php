@@ -5,22 +5,21 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Sample;
-use App\Models\SampleFault;
-use App\Models\SampleReading;
-use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\Builder;
+use App\Support\NearMemory;
+use LogicException;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Fault\Cause;
+use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\Grading\Overruling;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Sampler\Readings;
 use OpenSeam\Core\Words;
 
-/** Loads kept samples and has the core judge them, four queries however many students. */
+/** Loads kept samples and has the core judge them, a fixed number of queries however many students; what one showed is worked out once. */
 final readonly class StudentRecords
 {
-    public function __construct(private Shelf $shelf, private CaseHistory $cases) {}
+    public function __construct(private Shelf $shelf, private CaseHistory $cases, private NearMemory $memory) {}
 
     /**
      * @param  list<string>  $students
@@ -54,16 +53,13 @@ final readonly class StudentRecords
                 $corrected[$sample->replaces_id] = true;
             }
         }
-        // A class has thousands of readings: read as plain rows, not as models.
-        $ids = array_values(array_map(strval(...), $samples->keys()->all()));
-        $readings = self::rows(SampleReading::query()->select('sample_id', 'reading', 'position', 'value', 'limit_mm')->whereIn('sample_id', $ids)->toBase());
-        $faults = self::rows(SampleFault::query()->select('sample_id', 'fault')->orderBy('fault')->whereIn('sample_id', $ids)->toBase());
-        $found = $this->cases->found($ids);
+        $rows = new SampleRows($samples);
+        $found = $this->cases->found(array_values(array_map(strval(...), $samples->keys()->all())));
         $grader = new Grader($this->shelf->bundle()->skills, $this->shelf->bundle()->faults, $words);
-        $records = array_fill_keys($students, []);
+        $shown = new ShownBefore($this->memory, $this->shelf, $words);
+        $list = [];
         foreach ($samples as $sample) {
-            $lesson = $this->shelf->sewn($sample);
-            if ($lesson === null || (! $struck && ($sample->withdrawn || isset($corrected[$sample->id])))) {
+            if (! $this->shelf->knows($sample) || (! $struck && ($sample->withdrawn || isset($corrected[$sample->id])))) {
                 continue;
             }
             // A correction stands where the sample it corrects stood.
@@ -73,8 +69,24 @@ final readonly class StudentRecords
                 $first = $before;
                 array_unshift($chain, $first->id);
             }
-            $records[$sample->student_id][] = [$first->place(), $sample->turn, $this->judge($sample, $lesson, $first->kept_at, $readings[$sample->id] ?? [], $faults[$sample->id] ?? [], $chain, array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain)), $grader, $words)];
+            $causes = array_merge([], ...array_map(fn (string $id): array => $found[$id] ?? [], $chain));
+            $list[] = [$sample, $first, $chain, $causes, $shown->note($sample, $causes)];
         }
+        $records = array_fill_keys($students, []);
+        foreach ($list as [$sample, $first, $chain, $causes, $key]) {
+            $sewn = fn (): Lesson => $this->shelf->sewn($sample) ?? throw new LogicException('Known a moment ago.');
+            $judge = fn (): array => $this->judge($sample, $sewn(), $rows->of($sample->id), $causes, $grader);
+            [$past, $verdict] = $shown->again($key, $sample, $first->kept_at);
+            if ($past === null) {
+                $judged = $judge();
+                $judge = fn (): array => $judged;
+                $verdict = $judged[1]->verdict();
+                $past = PastSample::graded($sample->id, $sample->lesson, $first->kept_at, $judged[1], $words, $this->shelf->bundle()->uses($sewn()));
+                $shown->keep($key, $past, $verdict);
+            }
+            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $sewn, $judge)];
+        }
+        $shown->put();
 
         return array_map(function (array $list): array {
             usort($list, fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
@@ -83,29 +95,16 @@ final readonly class StudentRecords
         }, $records);
     }
 
-    /** @return array<string, list<array<string, mixed>>> rows by sample */
-    private static function rows(Builder $query): array
-    {
-        $rows = [];
-        foreach ($query->get() as $row) {
-            $row = (array) $row;
-            $rows[is_string($row['sample_id']) ? $row['sample_id'] : ''][] = $row;
-        }
-
-        return $rows;
-    }
-
     /**
-     * @param  list<array<string, mixed>>  $stored  readings
-     * @param  list<array<string, mixed>>  $seen  faults
-     * @param  list<string>  $chain  ids of the sample and of those it corrects
+     * @param  array{readings: list<array<string, mixed>>, faults: list<array<string, mixed>>}  $rows
      * @param  list<Cause>  $found
+     * @return array{Readings, Grade}
      */
-    private function judge(Sample $sample, Lesson $lesson, CarbonImmutable $at, array $stored, array $seen, array $chain, array $found, Grader $grader, Words $words): KeptSample
+    private function judge(Sample $sample, Lesson $lesson, array $rows, array $found, Grader $grader): array
     {
         $fields = $lesson->sampler->fields();
         $values = $limits = [];
-        foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
+        foreach ($rows['readings'] as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
             $field = is_string($reading) ? $fields[$reading] ?? null : null;
             // A reading of an older version of the lesson that it no longer asks for.
             if ($field === null || ! is_numeric($position) || ! is_numeric($value) || $position >= $field->size()) {
@@ -116,9 +115,8 @@ final readonly class StudentRecords
             is_numeric($limit) && $limits[$reading] = (float) $limit;
         }
         $readings = Readings::kept(array_map(array_values(...), $values), $limits);
-        $faults = array_values(array_filter(array_column($seen, 'fault'), is_string(...)));
-        $grade = $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill, $found);
+        $faults = array_values(array_filter(array_column($rows['faults'], 'fault'), is_string(...)));
 
-        return new KeptSample($sample, $lesson, $readings, $grade, PastSample::graded($sample->id, $lesson->id, $at, $grade, $words, $this->shelf->bundle()->uses($lesson)), $chain);
+        return [$readings, $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill, $found)];
     }
 }

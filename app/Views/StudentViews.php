@@ -35,7 +35,7 @@ final readonly class StudentViews
 
     public function last(KeptSample $kept, Words $words): LastSampleView
     {
-        $grade = $kept->grade;
+        $grade = $kept->grade();
         $telling = $grade->telling();
         $open = count($grade->open());
         $unseen = array_values(array_filter($grade->open(), $grade->isUnseenHabit(...)));

@@ -26,7 +26,7 @@ final class Titles
     public static function sewn(Bundle $bundle, KeptSample $kept): string
     {
         $title = self::of($bundle, $kept->sample->lesson, $kept->sample->drill);
-        $schools = $kept->lesson->schoolsFollowed();
+        $schools = $kept->lesson()->schoolsFollowed();
 
         return $schools === '' ? $title : Words::in()->say('sewn.title', ['lesson' => $title, 'schools' => $schools]);
     }

@@ -17,7 +17,7 @@ final readonly class Words
     private const MINUS = "\u{2212}";
 
     /** @param  array<string, string>  $phrases */
-    private function __construct(private array $phrases, public Unit $unit) {}
+    private function __construct(private array $phrases, public Unit $unit, public bool $toWhoSews = false) {}
 
     /** @throws ValueRefused when the language is not shipped */
     public static function in(Unit $unit = Unit::Millimetre, string $language = 'en'): self
@@ -45,7 +45,7 @@ final readonly class Words
             str_starts_with($key, 'their.') && $theirs[substr($key, 6)] = $phrase;
         }
 
-        return new self([...$this->phrases, ...$theirs], $this->unit);
+        return new self([...$this->phrases, ...$theirs], $this->unit, true);
     }
 
     /**

@@ -17,6 +17,9 @@ final class MigrationTest extends TestCase
     /** An empty database of its own, made by `./seam test`. */
     private const SCRATCH = 'scratch';
 
+    /** Migrations of the time when one server was all there was: the next one is the first that is held to it. */
+    private const BEFORE_MANY_SERVERS = 33;
+
     private Connection $scratch;
 
     private Migrator $migrator;
@@ -98,6 +101,32 @@ final class MigrationTest extends TestCase
                 $add('samples', [$own + ['id' => strtolower((string) Str::ulid()), 'class_id' => $id(4), 'student_id' => $id($n), 'lesson' => 'first-seam', 'lesson_version' => 1, 'settings' => '{}', 'kept_at' => "2030-05-0$day 19:00:00"]]);
             }
         }
+    }
+
+    /** What two versions that serve at once cannot both live with: something that one of them still uses is gone, or has to be given. */
+    private static function takesAway(string $sql): bool
+    {
+        return preg_match('/^\s*(drop table|rename table|truncate)|^\s*alter table .*\b(drop column|drop `|rename|change|modify)\b/i', $sql) === 1
+            || preg_match('/^\s*alter table .*\badd (column )?(?!index|unique|constraint|key|primary|fulltext)`?\w+`? (?!.*\b(null default|default|auto_increment)\b)(?=.*\bnot null\b)/i', $sql) === 1;
+    }
+
+    /** Several web nodes go over one after the other (docs/run/many-servers.md): a version adds, the one after it takes away. */
+    public function test_from_here_on_a_version_only_adds(): void
+    {
+        foreach (['alter table `samples` drop `drill`', 'alter table samples rename column a to b', 'drop table `facts`', 'alter table `samples` modify `drill` varchar(10)', 'alter table `samples` add `new` varchar(20) not null'] as $sql) {
+            self::assertTrue(self::takesAway($sql), $sql);
+        }
+        foreach (['alter table `samples` add `new` varchar(20) null', "alter table `samples` add `new` tinyint(1) not null default '0'", 'alter table `samples` add index `x`(`studio_id`)', 'create table `new` (`id` char(26) not null)'] as $sql) {
+            self::assertFalse(self::takesAway($sql), $sql);
+        }
+        $count = count($this->migrator->getMigrationFiles(database_path('migrations')));
+        $this->migrate($this->files(0, self::BEFORE_MANY_SERVERS));
+        $taken = [];
+        $this->scratch->beforeExecuting(function (string $sql) use (&$taken): void {
+            self::takesAway($sql) && $taken[] = $sql;
+        });
+        $this->migrate($this->files(self::BEFORE_MANY_SERVERS, $count));
+        self::assertSame([], $taken);
     }
 
     public function test_cut_short_anywhere_it_ends_where_it_should(): void

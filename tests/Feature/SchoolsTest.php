@@ -149,7 +149,7 @@ final class SchoolsTest extends TestCase
         // Another machine stands there now; what was sewn then is still judged by its own marks.
         $machine->update(['facts' => ['fixed_zigzags' => []] + $facts]);
         $kept = app(StudentRecords::class)->of([$student], Words::in())[$student];
-        self::assertSame(['own-2.width', 'own-2.length'], array_slice(array_values(array_filter(array_map(fn ($c): string => $c->result === null ? '' : $c->key(), $kept[0]->grade->checks))), 0, 2));
+        self::assertSame(['own-2.width', 'own-2.length'], array_slice(array_values(array_filter(array_map(fn ($c): string => $c->result === null ? '' : $c->key(), $kept[0]->grade()->checks))), 0, 2));
         self::assertSame('II', data_get(Sample::query()->findOrFail($id)->way, 'stitches.1.name'));
         $this->artisan('seam:rebuild-standings')->assertSuccessful();
     }

@@ -77,11 +77,11 @@ final readonly class ClassTables
     /** @return list<list<scalar|null>> */
     private static function sample(StudentAsRead $s, KeptSample $kept, ?int $session, string $date): array
     {
-        $of = [$kept->sample->id, $s->enrolment->student->name, $s->enrolment->seat, $session, $date, $kept->sample->lesson, $kept->lesson->title];
-        $verdict = $kept->grade->verdict()?->value;
-        $fields = $kept->lesson->sampler->fields();
+        $of = [$kept->sample->id, $s->enrolment->student->name, $s->enrolment->seat, $session, $date, $kept->sample->lesson, $kept->lesson()->title];
+        $verdict = $kept->verdict?->value;
+        $fields = $kept->lesson()->sampler->fields();
         $rows = [];
-        foreach ($kept->readings->values as $key => $values) {
+        foreach ($kept->readings()->values as $key => $values) {
             $field = $fields[$key] ?? null;
             foreach ($values as $i => $value) {
                 if ($value !== null && $field !== null) {
@@ -95,7 +95,7 @@ final readonly class ClassTables
                 }
             }
         }
-        foreach ($kept->grade->faults as $fault) {
+        foreach ($kept->grade()->faults as $fault) {
             $rows[] = [...$of, 'fault', $fault->seen, 1, $fault->id, 'fault', $verdict];
         }
 

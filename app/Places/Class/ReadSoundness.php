@@ -115,7 +115,7 @@ final readonly class ReadSoundness
             $seen += array_fill_keys($students, true);
             foreach ($this->records->of($students, Words::in()) as $student => $kept) {
                 $times = array_map(fn (KeptSample $k): int => (int) $k->sample->kept_at->getTimestampMs(), $kept);
-                $checks = array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade->checks, $kept));
+                $checks = array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade()->checks, $kept));
                 $judged = array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null);
                 $history["$class/$student"] = [
                     'verdicts' => count($judged), 'overruled' => count(array_filter($judged, fn (GradedCheck $c): bool => $c->overruled !== null)),

@@ -131,8 +131,8 @@ final readonly class ShowClass
             $kept->sample->id, $kept->sample->kept_at->toIso8601ZuluString(),
             Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $before, $known,
             $kept->past->evidence->showing($skill) ?? 0.0,
-            array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade->showing($skill)),
-            array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
+            array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade()->showing($skill)),
+            array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade()->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
             array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),
             $photos,
         );

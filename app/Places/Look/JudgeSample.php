@@ -95,7 +95,7 @@ final readonly class JudgeSample
         }
         $placed || array_splice($past, $stands, 0, $judged($looked));
 
-        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $looked, $before === null ? [] : Comparison::of($before->grade, $grade), $before?->readings);
+        return new JudgedSample($lesson, $readings, $grade, $this->adviser->advise($class, $past, $student->wishes, $now, $words), $past, $looked, $before === null ? [] : Comparison::of($before->grade(), $grade), $before?->readings());
     }
 
     /** @param  array<string, Overruling>  $overruled */

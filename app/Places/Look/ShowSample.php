@@ -71,11 +71,11 @@ final readonly class ShowSample
             return new SampleView(
                 $sample->id, $class, $student, $name,
                 $this->views->last($newest, $words)->title, $sample->withdrawn, $reader->can('change', $sample),
-                $sample->lesson, $this->sheet($newest->lesson, $taught[$class] ?? null), ReplacedView::of($newest, $newest->lesson, $reader->unit),
+                $sample->lesson, $this->sheet($newest->lesson(), $taught[$class] ?? null), ReplacedView::of($newest, $newest->lesson(), $reader->unit),
                 array_map(fn (KeptSample $k): SampleVersionView => new SampleVersionView(
                     $k->sample->id, $k->sample->kept_at->toIso8601ZuluString(), is_string($names[$k->sample->kept_by ?? ''] ?? null) ? $names[$k->sample->kept_by ?? ''] : null, $this->views->last($k, $words),
-                    array_values(array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), array_filter($k->grade->checks, fn (GradedCheck $c): bool => $c->result !== null))),
-                    array_map(fn (Fault $f): string => $f->seen, $k->grade->faults), $k !== $newest || $sample->withdrawn,
+                    array_values(array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), array_filter($k->grade()->checks, fn (GradedCheck $c): bool => $c->result !== null))),
+                    array_map(fn (Fault $f): string => $f->seen, $k->grade()->faults), $k !== $newest || $sample->withdrawn,
                 ), $chain),
                 array_values($notes->filter(fn (SampleNote $n): bool => in_array($n->sample_id, array_map(fn (KeptSample $k): string => $k->sample->id, $chain), true))
                     ->map(fn (SampleNote $n): SampleNoteView => new SampleNoteView($n->kind, $n->text, $n->maker?->name, $n->made_at->toIso8601ZuluString()))->all()),

@@ -72,7 +72,7 @@ final readonly class ShowStudent
     private function wayIn(ClassAsRead $reading, StudentAsRead $s): ?WayInView
     {
         $joined = $s->enrolment->joined_at;
-        $done = array_map(fn (KeptSample $k): string => $k->sample->lesson, array_filter($s->samples, fn (KeptSample $k): bool => $k->grade->verdict() === Verdict::Met));
+        $done = array_map(fn (KeptSample $k): string => $k->sample->lesson, array_filter($s->samples, fn (KeptSample $k): bool => $k->verdict === Verdict::Met));
         $way = $joined === null ? null : WayIn::of(array_map(fn (PlanSession $p): array => ['ends' => $p->endsAt(), 'lessons' => $p->lessonIds()], $reading->sessions), $joined, array_values($done));
 
         return $way === null ? null : new WayInView($way->from, array_map(fn (string $l): NamedView => new NamedView($l, Titles::of($this->shelf->bundle(), $l)), $way->lessons));

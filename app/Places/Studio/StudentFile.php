@@ -69,8 +69,8 @@ final readonly class StudentFile
             'classes' => array_values(Enrolment::query()->withTrashed()->with('sewingClass')->where('student_id', $student->id)->orderBy('id')->get()->map(fn (Enrolment $e): array => ['name' => (string) $e->sewingClass?->name, 'seat' => $e->seat, 'note' => $e->note, 'asks' => $e->asks, 'left' => $e->deleted_at?->toIso8601ZuluString()])->all()),
             'samples' => array_map(fn (KeptSample $k): array => [
                 'id' => $k->sample->id, 'kept_at' => $k->past->evidence->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,
-                'counts' => ! $k->sample->withdrawn && ! in_array($k->sample->id, $replaced, true), 'readings' => $k->readings->values, 'faults' => array_map(fn ($f): string => $f->seen, $k->grade->faults), 'settings' => $k->sample->settings, 'way' => $k->sample->way, 'overruled' => $k->sample->overruled,
-                'verdicts' => array_map(fn (Verdict $v): string => $v->value, $k->grade->verdicts()),
+                'counts' => ! $k->sample->withdrawn && ! in_array($k->sample->id, $replaced, true), 'readings' => $k->readings()->values, 'faults' => array_map(fn ($f): string => $f->seen, $k->grade()->faults), 'settings' => $k->sample->settings, 'way' => $k->sample->way, 'overruled' => $k->sample->overruled,
+                'verdicts' => array_map(fn (Verdict $v): string => $v->value, $k->grade()->verdicts()),
                 'notes' => array_map(fn (SampleNote $n): array => ['kind' => $n->kind, 'text' => $n->text, 'at' => $n->made_at->toIso8601ZuluString()], array_values(($notes[$k->sample->id] ?? collect())->all())),
             ], $history),
             'given' => array_values(LessonAssignment::query()->where('student_id', $student->id)->orderBy('turn')->get()->map(fn (LessonAssignment $g): array => ['at' => $g->assigned_at->toIso8601ZuluString(), 'lesson' => $g->lesson, 'drill' => $g->drill, 'instead_of' => $g->overruled ? $g->proposed_lesson : null, 'because' => $g->overruled_because])->all()),

@@ -108,7 +108,7 @@ final readonly class ShowToday
 
     private static function kept(KeptSample $kept): SessionSampleView
     {
-        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings->rows(), $kept->grade->verdict()?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
+        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings()->rows(), $kept->verdict?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
     }
 
     private function row(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): TodayRowView

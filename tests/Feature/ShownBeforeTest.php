@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\FaultHunt;
+use App\Models\SewingClass;
+use App\Records\KeptSample;
+use App\Records\Shelf;
+use App\Records\StudentRecords;
+use App\Support\CurrentStudio;
+use App\Support\NearMemory;
+use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\Words;
+use Tests\TestCase;
+
+/** What is remembered of kept samples is what working it out anew says, whatever happens to them; and it saves the reading. */
+final class ShownBeforeTest extends TestCase
+{
+    private NearMemory $memory;
+
+    private SewingClass $class;
+
+    private string $student;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Shelf::compile();
+        $this->class = $this->sewingClass($this->teacher());
+        $this->student = $this->student($this->class);
+        $this->memory = NearMemory::own();
+        $this->app?->instance(NearMemory::class, $this->memory);
+    }
+
+    /** @param  array<string, mixed>  $but */
+    private function keepOne(array $but = []): string
+    {
+        $body = $this->seam($this->class, $this->student, $but);
+        $this->postJson('/api/samples', $body)->assertCreated();
+
+        return is_string($body['id']) ? $body['id'] : '';
+    }
+
+    /** @return list<string> all that is said of each sample, one line each */
+    private function said(NearMemory $memory, ?Words $words = null): array
+    {
+        $this->app?->forgetInstance(StudentRecords::class);
+        $this->app?->instance(NearMemory::class, $memory);
+        $kept = app(CurrentStudio::class)->within($this->class->studio_id, fn (): array => app(StudentRecords::class)->of([$this->student], $words ?? Words::in())[$this->student]);
+
+        return array_map(fn (KeptSample $k): string => serialize([$k->past->lesson, $k->past->evidence->sample, $k->past->evidence->at->format('Uv'), $k->past->evidence->weights, $k->past->evidence->uses, $k->past->evidence->extras, $k->past->findings, $k->verdict, $k->grade()->verdict(), $k->readings()->values]), $kept);
+    }
+
+    private function assertTheSame(?Words $words = null): void
+    {
+        self::assertSame($this->said(NearMemory::standard(), $words), $this->said($this->memory, $words));
+        // And once more, now that all of it is remembered.
+        self::assertSame($this->said(NearMemory::standard(), $words), $this->said($this->memory, $words));
+    }
+
+    /** @return int queries of readings meanwhile */
+    private function readings(callable $do): int
+    {
+        $asked = 0;
+        DB::listen(function ($query) use (&$asked): void {
+            $asked += str_contains($query->sql, 'from `sample_readings`') ? 1 : 0;
+        });
+        $do();
+        DB::getEventDispatcher()?->forget(\Illuminate\Database\Events\QueryExecuted::class);
+
+        return $asked;
+    }
+
+    public function test_it_is_what_is_worked_out_anew_whatever_happens(): void
+    {
+        $first = $this->keepOne();
+        $this->keepOne(['faults' => ['loops-under']]);
+        $this->assertTheSame();
+        // In another unit, and said to whoever sews.
+        $this->assertTheSame(Words::in(Unit::Inch));
+        $this->assertTheSame(Words::in()->theirs());
+        // Corrected: the first one counts no more, and the new one stands in its place.
+        $this->keepOne(['replaces' => $first, 'readings' => ['seam.allowance' => ['20', '20', '20', '20', '20'], 'seam.back-start' => ['3']]]);
+        $this->assertTheSame();
+        // What the teacher says instead.
+        $last = $this->keepOne(['faults' => ['loops-under'], 'overruled' => ['seam.pull' => ['verdict' => 'near', 'because' => 'seen']]]);
+        $this->assertTheSame();
+        // A cause found behind its faults speaks against its skill.
+        FaultHunt::query()->create(['studio_id' => $this->class->studio_id, 'student_id' => $this->student, 'sample_id' => $last, 'seen' => ['loops-under'], 'known' => [], 'trials' => [], 'cause' => 'top-not-seated', 'opened_at' => now(), 'closed_at' => now()]);
+        $this->assertTheSame();
+    }
+
+    public function test_what_is_remembered_is_not_read_again(): void
+    {
+        for ($i = 0; $i < 6; $i++) {
+            $this->keepOne();
+        }
+        self::assertGreaterThan(0, $this->readings(fn () => $this->read()));
+        self::assertSame(0, $this->readings(fn () => $this->read()));
+        // Of the newest ones what was typed is read, once for all of them; of an older one all others too.
+        self::assertSame(1, $this->readings(fn () => $this->read(5)));
+        self::assertSame(2, $this->readings(fn () => $this->read(5, 0, 1)));
+        // Another version of the course asks for all of it anew.
+        $compiled = dirname(storage_path()).'/cache/curriculum.php';
+        touch($compiled, time() - 60);
+        clearstatcache();
+        self::assertGreaterThan(0, $this->readings(fn () => $this->read()));
+    }
+
+    /** Reads them, and what was typed of some. */
+    private function read(int ...$typed): void
+    {
+        $this->app?->forgetInstance(StudentRecords::class);
+        app(CurrentStudio::class)->within($this->class->studio_id, function () use ($typed): void {
+            $kept = app(StudentRecords::class)->of([$this->student], Words::in())[$this->student];
+            array_map(fn (int $i): array => $kept[$i]->readings()->values, $typed);
+        });
+    }
+}
