@@ -23,9 +23,18 @@ final class Facts
 
     public static function of(string $name): ?string
     {
-        $value = DB::table('facts')->where('name', $name)->value('value');
+        return self::these([$name])[$name] ?? null;
+    }
 
-        return is_string($value) ? $value : null;
+    /**
+     * Several at once.
+     *
+     * @param  list<string>  $names
+     * @return array<string, string> those that are noted
+     */
+    public static function these(array $names): array
+    {
+        return array_filter(DB::table('facts')->whereIn('name', $names)->pluck('value', 'name')->all(), is_string(...));
     }
 
     public static function note(string $name, string $value): void

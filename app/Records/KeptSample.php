@@ -15,15 +15,17 @@ use OpenSeam\Core\Sampler\Readings;
 /** A stored sample together with what the core says of it: what it showed always, all else when somebody asks. */
 final class KeptSample
 {
-    /** @var array{Readings, Grade}|null */
-    private ?array $judged = null;
+    private ?Readings $readings = null;
+
+    private ?Grade $grade = null;
 
     /**
      * @param  PastSample  $past  as the ladder sees it
      * @param  Verdict|null  $verdict  on the whole of it; null: nothing to judge
      * @param  list<string>  $chain  ids of this sample and of those it corrects
      * @param  Closure(): Lesson  $sewn
-     * @param  Closure(): array{Readings, Grade}  $judge
+     * @param  Closure(): Readings  $read
+     * @param  Closure(Readings): Grade  $judge
      */
     public function __construct(
         public readonly Sample $sample,
@@ -31,6 +33,7 @@ final class KeptSample
         public readonly ?Verdict $verdict,
         public readonly array $chain,
         private readonly Closure $sewn,
+        private readonly Closure $read,
         private readonly Closure $judge,
     ) {}
 
@@ -42,17 +45,11 @@ final class KeptSample
 
     public function readings(): Readings
     {
-        return $this->judged()[0];
+        return $this->readings ??= ($this->read)();
     }
 
     public function grade(): Grade
     {
-        return $this->judged()[1];
-    }
-
-    /** @return array{Readings, Grade} */
-    private function judged(): array
-    {
-        return $this->judged ??= ($this->judge)();
+        return $this->grade ??= ($this->judge)($this->readings());
     }
 }

@@ -7,9 +7,12 @@ namespace App\Records;
 use App\Models\Foot;
 use App\Models\Machine;
 use App\Models\Student;
+use App\Support\NearMemory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonRoom;
+use OpenSeam\Core\Curriculum\Bundle;
 use OpenSeam\Core\Machine\Foot as CoreFoot;
 use OpenSeam\Core\Machine\HomeMachine;
 use OpenSeam\Core\Machine\Machine as CoreMachine;
@@ -21,6 +24,13 @@ final class RoomInventory
 {
     /** In a list of machines: the one that the student brings along. */
     public const OWN = 'own';
+
+    private const KNOWN_SECONDS = 12 * 3600;
+
+    private ?string $key = null;
+
+    /** @var array<string, string|null>|null why lessons cannot be sewn here, by lesson and way; null: not fetched yet */
+    private ?array $known = null;
 
     /** @var array<string, LessonRoom> */
     private array $byLesson = [];
@@ -111,6 +121,30 @@ final class RoomInventory
         $fit = $this->forLesson($lesson);
 
         return $fit->places > 0 ? null : implode(' ', $fit->reasons);
+    }
+
+    /**
+     * The same of a lesson of a bundle, which is read only where it is not known from before. What each
+     * lesson is in this room is the same each time, as long as neither of them changes.
+     */
+    public function cannotTeach(Bundle $bundle, string $lesson): ?string
+    {
+        $memory = app(NearMemory::class);
+        $stamp = $memory->remembers() ? app(Shelf::class)->stamp() : null;
+        if ($stamp === null) {
+            return $this->cannot($bundle->lesson($lesson));
+        }
+        $facts = fn (Model $m): array => $m->getAttributes();
+        $this->key ??= 'cannot/'.hash('xxh128', serialize([$stamp, app(Shelf::class)->unit(), $this->machines->map($facts)->all(), $this->feet->map($facts)->all()]));
+        /** @var array<string, string|null> $known */
+        $known = $this->known ??= (array) ($memory->fetch([$this->key])[$this->key] ?? []);
+        $of = "$lesson ".$bundle->lessons->way($lesson)->key();
+        if (! array_key_exists($of, $known)) {
+            $this->known = $known + [$of => $this->cannot($bundle->lesson($lesson))];
+            $memory->put([$this->key => $this->known], self::KNOWN_SECONDS);
+        }
+
+        return $this->known[$of];
     }
 
     /** Why a lesson cannot be sewn on one machine, though it can on others; null when it can. */

@@ -130,6 +130,17 @@ final class Shelf
         return InputError::at($e->field, $e->got, (string) preg_replace_callback('/“([a-z0-9-]+)”/', fn (array $m): string => '“'.($this->bundle()->lessons->title($m[1]) ?? $m[1]).'”', $e->getMessage()));
     }
 
+    /** @return array<string, string> titles of the courses by id; nothing else is read */
+    public function courses(): array
+    {
+        $titles = [];
+        foreach (Data::of($this->json())->saidIn($this->unit)->parts('courses') as $part) {
+            $titles[$part->text('id')] = $part->text('title');
+        }
+
+        return $titles;
+    }
+
     /** @return list<string> lesson ids of a course in order */
     public function order(string $course): array
     {

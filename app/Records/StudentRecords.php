@@ -8,7 +8,6 @@ use App\Models\Sample;
 use App\Support\NearMemory;
 use LogicException;
 use OpenSeam\Core\Course\Lesson;
-use OpenSeam\Core\Fault\Cause;
 use OpenSeam\Core\Grading\Grade;
 use OpenSeam\Core\Grading\Grader;
 use OpenSeam\Core\Grading\Overruling;
@@ -75,16 +74,19 @@ final readonly class StudentRecords
         $records = array_fill_keys($students, []);
         foreach ($list as [$sample, $first, $chain, $causes, $key]) {
             $sewn = fn (): Lesson => $this->shelf->sewn($sample) ?? throw new LogicException('Known a moment ago.');
-            $judge = fn (): array => $this->judge($sample, $sewn(), $rows->of($sample->id), $causes, $grader);
+            $read = fn (): Readings => $this->typed($sewn(), $rows->of($sample->id)['readings']);
+            $judge = fn (Readings $readings): Grade => $grader->grade($sewn(), $readings, array_values(array_filter(array_column($rows->of($sample->id)['faults'], 'fault'), is_string(...))), Overruling::all($sample->overruled ?? []), $sample->drill, $causes);
             [$past, $verdict] = $shown->again($key, $sample, $first->kept_at);
             if ($past === null) {
-                $judged = $judge();
-                $judge = fn (): array => $judged;
-                $verdict = $judged[1]->verdict();
-                $past = PastSample::graded($sample->id, $sample->lesson, $first->kept_at, $judged[1], $words, $this->shelf->bundle()->uses($sewn()));
+                $readings = $read();
+                $grade = $judge($readings);
+                $read = fn (): Readings => $readings;
+                $judge = fn (): Grade => $grade;
+                $verdict = $grade->verdict();
+                $past = PastSample::graded($sample->id, $sample->lesson, $first->kept_at, $grade, $words, $this->shelf->bundle()->uses($sewn()));
                 $shown->keep($key, $past, $verdict);
             }
-            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $sewn, $judge)];
+            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $sewn, $read, $judge)];
         }
         $shown->put();
 
@@ -95,16 +97,12 @@ final readonly class StudentRecords
         }, $records);
     }
 
-    /**
-     * @param  array{readings: list<array<string, mixed>>, faults: list<array<string, mixed>>}  $rows
-     * @param  list<Cause>  $found
-     * @return array{Readings, Grade}
-     */
-    private function judge(Sample $sample, Lesson $lesson, array $rows, array $found, Grader $grader): array
+    /** @param  list<array<string, mixed>>  $stored  rows of readings */
+    private function typed(Lesson $lesson, array $stored): Readings
     {
         $fields = $lesson->sampler->fields();
         $values = $limits = [];
-        foreach ($rows['readings'] as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
+        foreach ($stored as ['reading' => $reading, 'position' => $position, 'value' => $value, 'limit_mm' => $limit]) {
             $field = is_string($reading) ? $fields[$reading] ?? null : null;
             // A reading of an older version of the lesson that it no longer asks for.
             if ($field === null || ! is_numeric($position) || ! is_numeric($value) || $position >= $field->size()) {
@@ -114,9 +112,7 @@ final readonly class StudentRecords
             $values[$reading][(int) $position] = (float) $value;
             is_numeric($limit) && $limits[$reading] = (float) $limit;
         }
-        $readings = Readings::kept(array_map(array_values(...), $values), $limits);
-        $faults = array_values(array_filter(array_column($rows['faults'], 'fault'), is_string(...)));
 
-        return [$readings, $grader->grade($lesson, $readings, $faults, Overruling::all($sample->overruled ?? []), $sample->drill, $found)];
+        return Readings::kept(array_map(array_values(...), $values), $limits);
     }
 }

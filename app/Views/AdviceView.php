@@ -33,7 +33,7 @@ final readonly class AdviceView
 
     public static function of(Advice $advice, Bundle $bundle, RoomInventory $room): self
     {
-        $cannot = fn (?string $lesson): ?string => $lesson === null ? null : $room->cannot($bundle->lesson($lesson));
+        $cannot = fn (?string $lesson): ?string => $lesson === null ? null : $room->cannotTeach($bundle, $lesson);
 
         return new self(
             $advice->kind->value, $advice->lesson, $advice->drill?->id,

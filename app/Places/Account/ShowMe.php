@@ -19,8 +19,8 @@ final readonly class ShowMe
 
     public function __invoke(User $user): MeView
     {
-        $courses = $this->shelf->bundle()->courses;
-        $named = array_map(fn (string $id, array $c): NamedView => new NamedView($id, $c['title']), array_keys($courses), $courses);
+        $courses = $this->shelf->courses();
+        $named = array_map(fn (string $id, string $title): NamedView => new NamedView($id, $title), array_keys($courses), $courses);
         $studio = $user->studio;
 
         return new MeView(
@@ -32,7 +32,8 @@ final readonly class ShowMe
     /** A sentence on the screen while the last good backup is too old. */
     private static function warning(): ?string
     {
-        $last = Facts::of(Facts::LAST_BACKUP) ?? Facts::of(Facts::BEGUN);
+        $known = Facts::these([Facts::LAST_BACKUP, Facts::BEGUN]);
+        $last = $known[Facts::LAST_BACKUP] ?? $known[Facts::BEGUN] ?? null;
         $days = $last === null ? 0 : (int) CarbonImmutable::parse($last)->diffInDays(CarbonImmutable::now());
 
         return $days <= config()->integer('seam.backup.warn_days') ? null : trans_choice('studio.backup-old', $days, ['days' => $days]);

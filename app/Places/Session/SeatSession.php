@@ -62,7 +62,7 @@ final readonly class SeatSession
         $wants = [];
         foreach ($this->forecast->each($reading, [1]) as $id => ['left' => $left, 'forecast' => $forecast]) {
             $s = $reading->students[$id];
-            $can = array_values(array_filter($s->advice->candidates, fn (Candidate $c): bool => $room->cannot($taught->lesson($c->lesson)) === null));
+            $can = array_values(array_filter($s->advice->candidates, fn (Candidate $c): bool => $room->cannotTeach($taught, $c->lesson) === null));
             $wants[(string) $id] = RoomBench::wants($s->lesson(), $can, array_combine($left, $forecast->expected));
         }
 

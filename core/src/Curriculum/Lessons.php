@@ -9,6 +9,7 @@ use ArrayIterator;
 use Countable;
 use IteratorAggregate;
 use OpenSeam\Core\Course\Lesson;
+use OpenSeam\Core\Course\Way;
 use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Sampler\Threads;
@@ -66,6 +67,12 @@ final class Lessons implements ArrayAccess, Countable, IteratorAggregate
     public function title(string $id): ?string
     {
         return $this->instead[$id]->title ?? (isset($this->texts[$id]) ? $this->texts[$id]->text('title') : null);
+    }
+
+    /** The way it is taught in; nothing else of it is read. */
+    public function way(string $id): Way
+    {
+        return $this->instead[$id]->way ?? new Way;
     }
 
     /** One that was made already, in the way that was asked for. */
