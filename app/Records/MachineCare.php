@@ -21,6 +21,9 @@ final readonly class MachineCare
     /** Log lines that are shown. */
     private const MOST_LINES = 8;
 
+    /** A needle that was noted longer ago, or never, was due long since: what was sewn before is not counted any more. */
+    private const LOOK_BACK_DAYS = 400;
+
     /**
      * @param  array<string, list<ServiceEntry>>  $entries  by machine, newest first
      * @param  array<string, float>  $hours  since the last needle, by machine
@@ -42,7 +45,7 @@ final readonly class MachineCare
 
     /**
      * @param  list<string>  $machines  ids, of one studio
-     * @return array<string, float> hours sewn since the last needle
+     * @return array<string, float> hours sewn since the last needle, at most in the last 400 days
      */
     private static function hours(array $machines, Shelf $shelf): array
     {
@@ -50,6 +53,7 @@ final readonly class MachineCare
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
             ->whereIn('enrolments.machine_id', $machines)->where('samples.on_own', false)
             ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))
+            ->where('samples.kept_at', '>', Clock::now()->subDays(self::LOOK_BACK_DAYS)->utc()->format('Y-m-d H:i:s'))
             ->whereRaw("samples.kept_at > coalesce((select max(done_at) from service_entries where service_entries.machine_id = enrolments.machine_id and kind = 'needle'), '1970-01-01')")
             ->groupBy('enrolments.machine_id', 'samples.lesson')
             ->selectRaw('enrolments.machine_id as machine, samples.lesson as lesson, count(*) as times')

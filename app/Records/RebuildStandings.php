@@ -5,34 +5,50 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Enrolment;
+use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Support\CurrentStudio;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Words;
 
-/** Works out every standing anew from the kept samples. */
+/**
+ * Works out standings anew from the kept samples, class by class: it can be stopped
+ * and begun again. Those of classes that were put away stay as they were worked out,
+ * unless all are asked for: nobody is taught by them, and there may be many years of them.
+ */
 final readonly class RebuildStandings
 {
     public function __construct(private StudentRecords $records, private CurrentStudio $studio, private Standings $standings) {}
 
-    /** @return int students rebuilt */
-    public function __invoke(): int
+    /**
+     * Of every class in reach.
+     *
+     * @param  bool  $putAway  those of classes that were put away too
+     * @return int students rebuilt
+     */
+    public function __invoke(bool $putAway = false): int
     {
-        return DB::transaction(function (): int {
-            SkillStanding::query()->delete();
-            $count = 0;
-            foreach (Enrolment::query()->withoutGlobalScope('seen')->orderBy('id')->get()->groupBy('class_id') as $enrolments) {
-                $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
-                $this->studio->within($enrolments->firstOrFail()->studio_id, function () use ($students, $enrolments): void {
-                    $records = $this->records->of($students, Words::in());
-                    foreach ($enrolments as $enrolment) {
-                        $this->standings->store($enrolment->studio_id, $enrolment->student_id, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$enrolment->student_id]));
-                    }
-                });
-                $count += count($enrolments);
+        $count = 0;
+        foreach (SewingClass::query()->withTrashed()->when(! $putAway, fn ($q) => $q->whereNull('archived_at'))->orderBy('id')->lazyById() as $class) {
+            $count += $this->ofClass($class);
+        }
+
+        return $count;
+    }
+
+    /** @return int students rebuilt */
+    public function ofClass(SewingClass $class): int
+    {
+        return $this->studio->within($class->studio_id, fn (): int => DB::transaction(function () use ($class): int {
+            SkillStanding::query()->where('class_id', $class->id)->delete();
+            $enrolments = Enrolment::query()->withoutGlobalScope('seen')->where('class_id', $class->id)->orderBy('id')->get();
+            $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
+            $records = $this->records->of($students, Words::in());
+            foreach ($students as $student) {
+                $this->standings->storeIn($class->studio_id, $class->id, $student, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$student]));
             }
 
-            return $count;
-        });
+            return count($students);
+        }));
     }
 }

@@ -67,8 +67,12 @@ final class Standings
         }
     }
 
-    /** @param  list<Evidence>  $evidence */
-    private function storeIn(string $studio, string $class, string $student, array $evidence): void
+    /**
+     * The same for one class.
+     *
+     * @param  list<Evidence>  $evidence
+     */
+    public function storeIn(string $studio, string $class, string $student, array $evidence): void
     {
         $last = $evidence === [] ? new DateTimeImmutable('@0') : $evidence[count($evidence) - 1]->at;
         $rows = [];

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\FaultHunt;
+use App\Models\Foot;
+use App\Models\Machine;
 use App\Models\SewingClass;
 use App\Records\KeptSample;
+use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
 use App\Support\CurrentStudio;
@@ -108,6 +111,35 @@ final class ShownBeforeTest extends TestCase
         touch($compiled, time() - 60);
         clearstatcache();
         self::assertGreaterThan(0, $this->readings(fn () => $this->read()));
+    }
+
+    /** @return list<string|null> why each lesson cannot be sewn in the room */
+    private function cannot(NearMemory $memory): array
+    {
+        $this->app?->instance(NearMemory::class, $memory);
+        $bundle = app(Shelf::class)->taught($this->class->refresh());
+
+        return array_map(fn (string $id): ?string => RoomInventory::read($this->class->studio_id)->cannotTeach($bundle, $id), $bundle->lessons->ids());
+    }
+
+    public function test_what_cannot_be_sewn_in_a_room_follows_the_room(): void
+    {
+        $known = function (): array {
+            $new = $this->cannot(NearMemory::standard());
+            self::assertSame($new, $this->cannot($this->memory));
+            self::assertSame($new, $this->cannot($this->memory), 'remembered');
+
+            return $new;
+        };
+        $whole = $known();
+        self::assertContains(null, $whole);
+        // Every foot is lent out.
+        Foot::query()->where('studio_id', $this->class->studio_id)->get()->each(fn (Foot $f) => $f->update(['count' => 0]));
+        $none = $known();
+        self::assertNotSame($whole, $none);
+        // And every machine is at the mechanic's.
+        Machine::query()->where('studio_id', $this->class->studio_id)->get()->each(fn (Machine $m) => $m->update(['usable' => false]));
+        self::assertNotSame($none, $known());
     }
 
     /** Reads them, and what was typed of some. */

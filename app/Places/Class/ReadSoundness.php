@@ -26,9 +26,12 @@ use OpenSeam\Core\Skill\TracingParameters;
 use OpenSeam\Core\Skill\TracingTable;
 use OpenSeam\Core\Words;
 
-/** Goes through the studio's history: what was called sure and held, what was given and taken, how its students learn. */
+/** Goes through the history of the studio's newest classes: what was called sure and held, what was given and taken, how its students learn. */
 final readonly class ReadSoundness
 {
+    /** What the newest classes show is enough: what was sewn years ago tells of other lessons and other rules. */
+    private const ENOUGH_SAMPLES = 1_200;
+
     public function __construct(private Shelf $shelf, private StudentRecords $records, private Standings $standings, private CurrentStudio $studio, private RebuildStandings $rebuild) {}
 
     public function __invoke(): SoundnessView
@@ -108,12 +111,17 @@ final readonly class ReadSoundness
     {
         $given = LessonAssignment::inForce()->where('by_bench', false)->get()->groupBy(fn (LessonAssignment $g): string => "{$g->class_id}/{$g->student_id}");
         $history = $seen = [];
-        foreach (Enrolment::query()->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
+        $many = 0;
+        foreach (Enrolment::query()->orderByDesc('class_id')->orderBy('id')->get()->groupBy('class_id') as $class => $enrolments) {
+            if ($many >= self::ENOUGH_SAMPLES) {
+                break;
+            }
             $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
             // Whoever is in two classes has one history.
             $students = array_values(array_filter($students, fn (string $s): bool => ! isset($seen[$s])));
             $seen += array_fill_keys($students, true);
             foreach ($this->records->of($students, Words::in()) as $student => $kept) {
+                $many += count($kept);
                 $times = array_map(fn (KeptSample $k): int => (int) $k->sample->kept_at->getTimestampMs(), $kept);
                 $checks = array_merge([], ...array_map(fn (KeptSample $k): array => $k->grade()->checks, $kept));
                 $judged = array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null);

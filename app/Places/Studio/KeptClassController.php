@@ -9,6 +9,7 @@ use App\Http\InPath;
 use App\Http\Problem;
 use App\Http\Sent;
 use App\Models\SewingClass;
+use App\Records\RebuildStandings;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -50,9 +51,11 @@ final readonly class KeptClassController
         parameters: [new InPath('class')],
         responses: [new Answer, new Problem],
     )]
-    public function unarchive(SewingClass $class): JsonResponse
+    public function unarchive(SewingClass $class, RebuildStandings $rebuild): JsonResponse
     {
         $class->update(['archived_at' => null]);
+        // The rules may have changed since it was put away.
+        $rebuild->ofClass($class);
 
         return new JsonResponse(null, 204);
     }
