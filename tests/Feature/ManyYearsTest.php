@@ -58,6 +58,7 @@ final class ManyYearsTest extends TestCase
         $sit = function (SewingClass $class) use ($machine): void {
             Enrolment::query()->where('class_id', $class->id)->update(['machine_id' => $machine->id]);
         };
+        Enrolment::query()->where('studio_id', $this->user->studio_id)->update(['machine_id' => null]);
         [$twoYearsAgo, , , $lately] = $this->classes();
         $sit($twoYearsAgo);
         self::assertSame(0.0, $hours());
