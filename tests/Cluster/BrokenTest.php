@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Cluster;
 
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Browser\Support\Browser;
 use Tests\RunsScript;
 
 /**
@@ -133,6 +135,39 @@ final class BrokenTest extends TestCase
             self::well(['heal'], 240);
         }
         self::assertStringContainsString('All seven are well.', self::well(['status']));
+    }
+
+    /** What the screen says, and what becomes of what was typed. */
+    public function test_a_teacher_goes_on_while_nothing_can_be_kept(): void
+    {
+        $browser = Browser::open(self::$base);
+        try {
+            $browser->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now');
+            $ask = fn (string $address, string $path): mixed => data_get($browser->driver->executeAsyncScript('fetch(arguments[0], {headers: {Accept: "application/json"}}).then((r) => r.json()).then(arguments[1], () => arguments[1](null))', [$address]), $path);
+            $classes = (array) $ask('/api/me', 'classes');
+            $class = data_get(array_values(array_filter($classes, fn (mixed $c): bool => data_get($c, 'title') === 'Beginners two')), '0.id');
+            self::assertIsString($class);
+            $student = $ask("/api/classes/$class", 'students.0.student');
+            self::assertIsString($student);
+            $number = fn (): int => (int) $ask("/api/classes/$class/students/$student/look?lesson=safe-seat", 'number');
+            $before = $number();
+            $browser->go("/look/$class/$student?lesson=safe-seat")->see('Safe seat')->find('[data-reading]')->click();
+            for ($i = 0; $i < 6; $i++) {
+                $browser->keys('y', WebDriverKeys::ENTER);
+            }
+            self::well(['break', 'db2', 'cut']);
+            self::well(['break', 'db3', 'cut']);
+            self::waitFor(fn (): bool => self::ask('/up') !== 200, 60);
+            $browser->press('Keep it');
+            $browser->until('word that it waits here', fn (): bool => str_contains($browser->text(), '1 waits to be sent'), 60);
+            self::assertStringContainsString('What you keep is safe on this device', $browser->text());
+            self::well(['heal'], 240);
+            $browser->until('all of it sent', fn (): bool => ! str_contains($browser->text(), 'waits to be sent'), 120);
+            self::assertSame($before + 1, $number());
+        } finally {
+            self::well(['heal'], 240);
+            $browser->close();
+        }
     }
 
     public function test_all_that_goes_down_comes_up_again_with_its_data(): void

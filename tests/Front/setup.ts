@@ -22,7 +22,10 @@ window.ResizeObserver = class {
 }
 Element.prototype.scrollIntoView = () => undefined
 Object.defineProperty(document, 'fonts', { value: { addEventListener: () => undefined, removeEventListener: () => undefined } })
-Object.defineProperty(navigator, 'locks', { value: { request: (_: string, __: unknown, work: (lock: object) => unknown) => Promise.resolve(work({})) } })
+Object.defineProperty(navigator, 'locks', {
+    configurable: true,
+    value: { request: (_: string, __: unknown, work: (lock: object) => unknown) => Promise.resolve(work({})) },
+})
 
 // The client keeps the fetch it finds when it is made; tests answer through this one.
 globalThis.fetch = vi.fn<typeof fetch>(() => Promise.reject(new TypeError('no server in this test')))

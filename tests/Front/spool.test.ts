@@ -124,6 +124,24 @@ describe('the spool', () => {
         expect(came).toEqual([])
     })
 
+    it('is sent where the browser has no locks between tabs, as in a network without HTTPS', async () => {
+        const locks = Object.getOwnPropertyDescriptor(navigator, 'locks')
+        Object.defineProperty(navigator, 'locks', { configurable: true, value: undefined })
+        try {
+            serve(() => Promise.reject(new TypeError('Failed to fetch')))
+            await keepSample(waiting('a'))
+            await keepSample(waiting('b'))
+            came = []
+            serve(() => json(201, {}))
+            // Asked for twice at once: this tab sends each once.
+            await Promise.all([sendAll(['c']), sendAll(['c'])])
+            expect(came).toEqual(['a', 'b'])
+            expect(waitingIds()).toEqual([])
+        } finally {
+            if (locks !== undefined) Object.defineProperty(navigator, 'locks', locks)
+        }
+    })
+
     it('sends 60 samples once each', async () => {
         const ids = Array.from({ length: 60 }, (_, i) => `s${String(i).padStart(2, '0')}`)
         await fill(ids)

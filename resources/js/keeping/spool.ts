@@ -133,10 +133,30 @@ const actToSend = (item: WaitingAct): Sending => ({
     asked: (asks) => keeping.putAct({ ...item, asks }),
 })
 
+let sending = false
+
+/**
+ * One tab at a time. In a workroom's network without HTTPS the browser has no locks between tabs: then this tab takes care
+ * of itself, and the server counts each sample once.
+ */
+async function alone(work: () => Promise<void>): Promise<void> {
+    const locks = (navigator as Partial<Navigator>).locks
+    if (locks !== undefined) {
+        await locks.request('open-seam-spool', { ifAvailable: true }, async (lock) => (lock === null ? undefined : work()))
+        return
+    }
+    if (sending) return
+    sending = true
+    try {
+        await work()
+    } finally {
+        sending = false
+    }
+}
+
 /** Sends what waits in these classes, oldest first, until the line fails. One tab at a time; the same sample twice is one sample. */
 export async function sendAll(classes: readonly string[]): Promise<void> {
-    await navigator.locks.request('open-seam-spool', { ifAvailable: true }, async (lock) => {
-        if (lock === null) return
+    await alone(async () => {
         let [sent, failed] = [0, 0]
         const all = [
             ...keeping

@@ -6,6 +6,7 @@ import { useTyped } from '../../keeping/useTyped'
 import { day } from '../../text/time'
 import { t } from '../../text/words'
 import { Choice } from '../../ui/Choice'
+import { copyText } from '../../ui/copyText'
 import { Saved } from '../../ui/Saved'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -126,7 +127,7 @@ export function AboutStudent({ id, s }: { id: string; s: View['StudentView'] }) 
                             {t('student.makeANewLink')}
                         </Button>
                     ) : (
-                        <Button variant="default" onClick={() => void navigator.clipboard.writeText(address)}>
+                        <Button variant="default" onClick={() => void copyText(address)}>
                             {t('common.copy')}
                         </Button>
                     )}{' '}

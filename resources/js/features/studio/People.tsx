@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { t } from '../../text/words'
+import { copyText } from '../../ui/copyText'
 import { Sure } from '../../ui/Sure'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
@@ -111,7 +112,7 @@ function Invite({ mails }: { mails: boolean }) {
                 <p role="status">
                     {made.mailed && (mails ? t('studio.itIsOnItsWay') : t('studio.noMailGoesOutHere'))}
                     <span className={cx('own-link')}>{made.link}</span>{' '}
-                    <Button variant="subtle" onClick={() => void navigator.clipboard.writeText(made.link)}>
+                    <Button variant="subtle" onClick={() => void copyText(made.link)}>
                         {t('studio.copy')}
                     </Button>
                     <small>{t('studio.itWorksOnceForTwo')}</small>

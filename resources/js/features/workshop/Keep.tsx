@@ -5,6 +5,7 @@ import { api, ask } from '../../api/client'
 import { useChange, useClass, useLessons, useMe } from '../../api/queries'
 import { useClassInHand } from '../../keeping/classInHand'
 import { t } from '../../text/words'
+import { copyText } from '../../ui/copyText'
 import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 
@@ -33,8 +34,7 @@ export function Keep({ tool, text, refused }: Props) {
         setSaid(t('workshop.kept'))
     })
     const copy = async () => {
-        await navigator.clipboard.writeText(text ?? '')
-        setSaid(t('workshop.copied'))
+        if (await copyText(text ?? '')) setSaid(t('workshop.copied'))
     }
     return (
         <div className={cx('keep')}>
