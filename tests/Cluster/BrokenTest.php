@@ -129,7 +129,8 @@ final class BrokenTest extends TestCase
             self::assertSame(1, $exit);
             self::assertStringContainsString('non-Primary', $said);
             $answer = (string) @file_get_contents(self::$base.'/api/me', false, stream_context_create(['http' => ['timeout' => 5, 'ignore_errors' => true]]));
-            self::assertStringContainsString('It tries again by itself', $answer);
+            // The balancer's words, or those of a web node it had not given up yet.
+            self::assertMatchesRegularExpression('/It tries again by itself|The database does not answer/', $answer);
             self::assertStringContainsString('what you typed is still on the screen', $answer);
         } finally {
             self::well(['heal'], 240);
@@ -160,7 +161,7 @@ final class BrokenTest extends TestCase
             self::waitFor(fn (): bool => self::ask('/up') !== 200, 60);
             $browser->press('Keep it');
             $browser->until('word that it waits here', fn (): bool => str_contains($browser->text(), '1 waits to be sent'), 60);
-            self::assertStringContainsString('What you keep is safe on this device', $browser->text());
+            $browser->until('what becomes of it', fn (): bool => str_contains($browser->text(), 'What you keep is safe on this device'), 60);
             self::well(['heal'], 240);
             $browser->until('all of it sent', fn (): bool => ! str_contains($browser->text(), 'waits to be sent'), 120);
             self::assertSame($before + 1, $number());
