@@ -47,8 +47,13 @@ first_node() {
 }
 
 begin_databases() {
-    local node first any=no
-    for node in db1 db2 db3; do is_synced "$node" && any=yes; done
+    local node first i any=no
+    # Those that run find each other again by themselves, when they can: nobody begins anew beside them.
+    for i in $(seq 1 150); do
+        for node in db1 db2 db3; do is_synced "$node" && any=yes; done
+        [ "$any" = no ] && supervisor status db1 db2 db3 2>/dev/null | grep -q RUNNING || break
+        sleep 0.2
+    done
     if [ "$any" = no ]; then
         if [ -d "$SEAM_VAR/db1/data/mysql" ] || [ -d "$SEAM_VAR/db2/data/mysql" ] || [ -d "$SEAM_VAR/db3/data/mysql" ]; then
             [ -e "$SEAM_VAR/new" ] && first=db1 || first=$(first_node)
