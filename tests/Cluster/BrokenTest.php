@@ -109,6 +109,8 @@ final class BrokenTest extends TestCase
             }
             $took = $this->wellAgain($from);
             fwrite(STDERR, sprintf("  %s: kept again after %.1f s\n", $what, $took));
+            // One trouble at a time: all are back before the next.
+            self::waitFor(fn (): bool => self::seam(['cluster', 'status'], [], 60)[0] === 0, 120.0);
         }
         if (self::$whole) {
             $new = $this->nextVersion();
