@@ -1,10 +1,11 @@
-# cluster up | status | load | break NAME [how] | heal [NAME] | down: many servers on this one machine, from the same templates as real ones.
+# cluster up | status | doctor | load | break NAME [how] | heal [NAME] | down: many servers on this one machine, from the same templates as real ones.
 for part in network nodes databases acts; do . "$ROOT/ops/cluster/$part.sh"; done
 
 cluster_usage() {
     cat <<'TEXT'
 ./seam cluster up               three nodes of the database, two web nodes, a memory store, a balancer: each a machine of its own
                status           who runs, who is in, how far each is
+               doctor           what is well and what is not, on every web node and on all of them together
                load [options]   teachers at work: --teachers=20 --saves=2000 --corrections=500 --plans=200; says what was lost or doubled
                equal            are all nodes of the database the same, table by table?
                break NAME HOW   kill (at once, comes back by itself), stop, cut (off the network), full (its disk), clock (three minutes ahead)
@@ -20,7 +21,7 @@ TEXT
 act=${1:-}
 [ $# -gt 0 ] && shift
 case "$act" in
-    up | status | load | equal | break | heal | leave | back | forget | upgrade | down) ;;
+    up | status | doctor | load | equal | break | heal | leave | back | forget | upgrade | down) ;;
     *)
         cluster_usage
         exit 2

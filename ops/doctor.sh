@@ -48,7 +48,7 @@ DB="$SEAM_VAR/db" WEB="$SEAM_VAR/web" RUN="$SEAM_VAR/run"
 [ ! -s "$SEAM_VAR/.env" ] || write_settings
 if supervisor_runs; then
     note well supervisor "The supervisor runs."
-    for name in database php web logs scheduler; do
+    for name in $(database_is_elsewhere || echo database) php web logs scheduler; do
         line=$(supervisor status "$name" 2>/dev/null || true)
         case "$line" in
             *RUNNING*) note well "$name" "The $name runs ($(sed 's/.*uptime /up /' <<<"$line"))." ;;

@@ -3,6 +3,7 @@ file=${1:-}
 settle_place
 settle_code
 write_settings
+database_is_elsewhere && fail "the data of this server are kept by a database of its own, on other machines: restore on a set-up that has one, and move the tables there (docs/run/many-servers.md). Nothing was changed."
 
 kept_databases() { mariadb_as_root -N -e "SELECT schema_name FROM information_schema.schemata WHERE schema_name LIKE 'open\\_seam%' AND schema_name <> '$DB_DATABASE' ORDER BY schema_name DESC"; }
 

@@ -1,10 +1,8 @@
 # The services under one supervisor: each comes back by itself when it ends.
 
-# write_supervisor_settings [all]: the database alone, until the rest is ready to be served.
-write_supervisor_settings() {
-    local web db
-    web=$(web_account) db=$(db_account)
-    (umask 077 && cat >"$RUN/supervisord.conf.new") <<TEXT
+# The supervisor itself, whatever it looks after.
+supervisor_itself() {
+    cat <<TEXT
 [unix_http_server]
 file=$RUN/supervisor.sock
 chmod=0600
@@ -19,6 +17,15 @@ $(is_root && echo user=root)
 supervisor.rpcinterface_factory = supervisor.rpcinterface:make_main_rpcinterface
 [supervisorctl]
 serverurl=unix://$RUN/supervisor.sock
+TEXT
+}
+
+# write_supervisor_settings [all]: the database alone, until the rest is ready to be served.
+write_supervisor_settings() {
+    local web db
+    web=$(web_account) db=$(db_account)
+    (umask 077 && cat >"$RUN/supervisord.conf.new") <<TEXT
+$(supervisor_itself)
 $(database_is_elsewhere || program database "$db" 10 60 TERM)
 $([ "${1:-}" != all ] || program php "$web" 20 15 QUIT)
 $([ "${1:-}" != all ] || program web "$web" 30 15 QUIT)

@@ -40,9 +40,10 @@ final readonly class RebuildStandings
     public function ofClass(SewingClass $class): int
     {
         return $this->studio->within($class->studio_id, fn (): int => DB::transaction(function () use ($class): int {
-            SkillStanding::query()->where('class_id', $class->id)->delete();
             $enrolments = Enrolment::query()->withoutGlobalScope('seen')->where('class_id', $class->id)->orderBy('id')->get();
             $students = array_values($enrolments->map(fn (Enrolment $e): string => $e->student_id)->all());
+            // Each one's own are written anew below; of whoever is not in the class any more none are left.
+            SkillStanding::query()->where('class_id', $class->id)->whereNotIn('student_id', $students)->delete();
             $records = $this->records->of($students, Words::in());
             foreach ($students as $student) {
                 $this->standings->storeIn($class->studio_id, $class->id, $student, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$student]));

@@ -80,6 +80,17 @@ cluster_status() {
     [ "$well" = yes ] && say "All seven are well." || { say "Something is away: ./seam cluster heal brings it back."; exit 1; }
 }
 
+cluster_doctor() {
+    local node well=yes
+    for node in web1 web2; do
+        say "$node:"
+        web_seam "$node" "$(web_code "$node")" doctor || well=no
+    done
+    say "All of them:"
+    cluster_status
+    [ "$well" = yes ]
+}
+
 # Process ids of a machine: what runs in its network, or under its programs.
 each_process() {
     local pid pids

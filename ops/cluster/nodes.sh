@@ -115,22 +115,7 @@ write_cluster_supervisor() {
     local node web db
     web=$(web_account) db=$(db_account)
     {
-        cat <<TEXT
-[unix_http_server]
-file=$RUN/supervisor.sock
-chmod=0600
-[supervisord]
-nodaemon=true
-pidfile=$RUN/supervisor.pid
-logfile=$SEAM_VAR/log/supervisor.log
-logfile_maxbytes=0
-umask=077
-$(is_root && echo user=root)
-[rpcinterface:supervisor]
-supervisor.rpcinterface_factory = supervisor.rpcinterface:make_main_rpcinterface
-[supervisorctl]
-serverurl=unix://$RUN/supervisor.sock
-TEXT
+        supervisor_itself
         for node in db1 db2 db3; do cluster_program "$node" "$node" "$db" 10 60 /bin/bash "$CODE/ops/run/cluster-database.sh" "$SEAM_VAR/$node" | sed 's/^autostart=true/autostart=false/'; done
         cluster_program redis redis "$web" 20 10 /usr/bin/redis-server "$SEAM_VAR/redis/redis.conf"
         for node in web1 web2; do cluster_program "$node-door" "$node" "$web" 30 5 /usr/sbin/haproxy -db -q -f "$SEAM_VAR/$node-door/door.cfg"; done

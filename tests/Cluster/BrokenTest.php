@@ -183,6 +183,16 @@ final class BrokenTest extends TestCase
         self::assertStringContainsString('are the same, table by table', self::well(['equal']));
     }
 
+    public function test_the_doctor_goes_round_all_of_them(): void
+    {
+        $said = self::well(['doctor'], 120);
+        self::assertSame(2, substr_count($said, 'All 3 nodes of the database are in.'), $said);
+        self::assertSame(2, substr_count($said, 'The memory store answers.'));
+        self::assertSame(2, substr_count($said, 'Open Seam is well.'));
+        self::assertStringNotContainsString('ILL', $said);
+        self::assertStringContainsString('All seven are well.', $said);
+    }
+
     public function test_what_it_does_not_know_is_said(): void
     {
         foreach ([['break', 'db9', 'kill'], ['break', 'db1', 'melt'], ['leave', 'db1'], ['upgrade', 'web1', '/nowhere'], ['load', '--saves=many']] as $act) {

@@ -114,7 +114,7 @@ function Invite({ mails }: { mails: boolean }) {
                     <span className={cx('own-link')}>{made.link}</span>{' '}
                     <Button variant="subtle" onClick={() => void copyText(made.link)}>
                         {t('studio.copy')}
-                    </Button>
+                    </Button>{' '}
                     <small>{t('studio.itWorksOnceForTwo')}</small>
                 </p>
             )}
