@@ -20,6 +20,9 @@ return [
     'hosts' => array_values(array_filter(explode(',', (string) env('SEAM_HOSTS', '')))),
     // Addresses of proxies whose word about the visitor counts; with commas between.
     'proxies' => array_values(array_filter(explode(',', (string) env('SEAM_TRUSTED_PROXIES', '')))),
+    // Where the pictures of photos lie: in the database, on a disk (a folder of this machine), or in a store that speaks
+    // S3. Several web nodes share no folder by themselves: there they stay in the database until one is set.
+    'photos' => env('SEAM_PHOTOS') ?: (env('SEAM_DATABASE') === 'elsewhere' ? 'database' : 'disk'),
     'backup' => [
         'folder' => env('SEAM_BACKUP_FOLDER', "$var/backups"),
         // How many of the newest of each day, week and month stay.

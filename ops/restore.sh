@@ -16,6 +16,7 @@ case "$file" in
             name=${2:-}
             [ -n "$name" ] && kept_databases | grep -qx -- "$name" || fail "“$name” is not among the data that were kept: $(kept_databases | tr '\n' ' ')"
             mariadb_as_root -e "DROP DATABASE \`$name\`"
+            artisan seam:photos --forget="$name" || true
             say "$name is gone for good."
         else
             kept_databases

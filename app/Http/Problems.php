@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Support\Conflict;
 use App\Support\JobStopped;
+use App\Support\Photos\PhotoAway;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
@@ -49,6 +50,7 @@ final class Problems
             return match (true) {
                 $e instanceof InputError => self::answer(422, $e->field, $e->got, $e->getMessage()),
                 $e instanceof Conflict => self::answer(409, $e->field, $e->got, $e->getMessage()),
+                $e instanceof PhotoAway => self::answer($e->forEver ? 404 : 503, '(photo)', null, $e->getMessage(), 'Nothing was changed.'),
                 $e instanceof JobStopped => self::answer(409, 'job', null, $e->getMessage()),
                 $e instanceof ValidationException => self::invalid($e),
                 $e instanceof AuthenticationException => self::answer(401, '(sign-in)', null, 'You are not signed in, or your session has ended. Sign in and send it again.'),

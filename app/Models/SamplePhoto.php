@@ -17,7 +17,8 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
  * @property string|null $row null: of the whole piece
  * @property int $width
  * @property int $height
- * @property string $image JPEG
+ * @property string $image JPEG; empty where it lies on a disk (Support/Photos)
+ * @property string|null $stored_on the disk; null: in the row itself
  * @property CarbonImmutable $kept_at
  */
 final class SamplePhoto extends OwnedByStudio

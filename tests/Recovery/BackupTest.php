@@ -13,14 +13,25 @@ final class BackupTest extends RecoveryCase
 {
     private static string $good = '';
 
+    /** @var array<string, string> pictures by photo: one in its row, one on the disk, one whose file was lost there */
+    private static array $photos = [];
+
     protected function setUp(): void
     {
         parent::setUp();
         if (self::$good === '' || ! is_file(self::$good)) {
             self::$good = sys_get_temp_dir().'/seam-good-'.bin2hex(random_bytes(4)).'.backup';
+            $lost = $this->keepPhoto();
+            $moved = $this->keepPhoto();
+            [$exit, $said] = self::seam(['artisan', 'seam:photos']);
+            self::assertSame(0, $exit, $said);
+            exec('find '.escapeshellarg($this->var).' -name '.escapeshellarg("$lost.jpg").' -delete');
+            self::assertSame('', array_column(self::everything($this->database())['sample_photos'], 'image', 'id')[$moved]);
+            self::$photos[$lost] = '';
             $this->keepPhoto();
             [$exit, $said] = self::seam(['backup', self::$good]);
             self::assertSame(0, $exit, $said);
+            self::assertStringContainsString('3 photos, 1 of them lost', $said);
             self::assertStringContainsString('read back whole', $said);
             self::assertSame('0600', substr(sprintf('%o', fileperms(self::$good)), -4));
         }
@@ -31,7 +42,7 @@ final class BackupTest extends RecoveryCase
         @unlink(self::$good);
     }
 
-    private function keepPhoto(): void
+    private function keepPhoto(): string
     {
         $this->signIn();
         $sample = self::sample($this->everybody()[0]);
@@ -43,7 +54,9 @@ final class BackupTest extends RecoveryCase
         }
         ob_start();
         imagejpeg($image);
-        $this->database()->prepare('INSERT INTO sample_photos (id, studio_id, sample_id, width, height, image, kept_at) SELECT ?, studio_id, id, 640, 480, ?, kept_at FROM samples WHERE id = ?')->execute([self::id(), (string) ob_get_clean(), $sample['id']]);
+        $this->database()->prepare('INSERT INTO sample_photos (id, studio_id, sample_id, width, height, image, kept_at) SELECT ?, studio_id, id, 640, 480, ?, kept_at FROM samples WHERE id = ?')->execute([$id = self::id(), self::$photos[$id] = (string) ob_get_clean(), $sample['id']]);
+
+        return $id;
     }
 
     /**
@@ -89,7 +102,11 @@ final class BackupTest extends RecoveryCase
             [$exit, $said] = self::seam(['start'], $env);
             self::assertSame(0, $exit, $said);
             self::assertStringNotContainsString('demo studio is loaded', $said);
-            self::assertEquals($before, self::everything($this->database($second, $sql)));
+            $restored = self::everything($this->database($second, $sql));
+            // Wherever the pictures lay, all are in their rows now.
+            self::assertEquals(self::$photos, array_column($restored['sample_photos'], 'image', 'id'));
+            $place = fn (array $all): array => ['sample_photos' => array_map(fn (array $p): array => array_diff_key($p, ['image' => 1, 'stored_on' => 1]), $all['sample_photos'])] + $all;
+            self::assertEquals($place($before), $place($restored));
             $base = "http://127.0.0.1:$web";
             $this->signIn($base);
             self::assertSame(201, $this->call('POST', '/api/samples', self::sample($this->everybody($base)[0]), $base)[0]);

@@ -33,7 +33,8 @@ final class BackupCommand extends Command
             return self::FAILURE;
         }
         $this->line($file);
-        $this->line(sprintf('%d rows in %d tables, %d photos', $archive->manifest->rows(), count($archive->manifest->tables), $archive->manifest->photos['count']));
+        $lost = $archive->manifest->photos['lost'];
+        $this->line(sprintf('%d rows in %d tables, %d photos%s', $archive->manifest->rows(), count($archive->manifest->tables), $archive->manifest->photos['count'], $lost === 0 ? '' : ", $lost of them lost: their files are not where they were put"));
 
         return self::SUCCESS;
     }

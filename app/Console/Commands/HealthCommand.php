@@ -6,10 +6,13 @@ namespace App\Console\Commands;
 
 use App\Records\Facts;
 use App\Support\Metrics\DatabaseNodes;
+use App\Support\Photos\MovePhotos;
+use App\Support\Photos\PhotoPlaces;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\Redis;
+use Illuminate\Support\Facades\Storage;
 use Throwable;
 
 /** What only the application knows of its health; ./seam doctor tells it with the rest. */
@@ -19,7 +22,7 @@ final class HealthCommand extends Command
 
     protected $description = 'Lines of state, name and sentence, with tabs between';
 
-    public function handle(Migrator $migrator): int
+    public function handle(Migrator $migrator, MovePhotos $photos): int
     {
         $pending = $migrator->repositoryExists() ? count(array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $migrator->getRepository()->getRan())) : null;
         $pending === 0 ? $this->tell('well', 'tables', 'The tables are those of this version.') : $this->tell('ill', 'tables', $pending === null ? 'There are no tables yet: ./seam start makes them.' : "$pending changes of the tables are not made yet: ./seam start makes them.");
@@ -32,6 +35,7 @@ final class HealthCommand extends Command
                 default => $this->tell('well', 'backup', 'The last good backup is of '.CarbonImmutable::parse($last)->format('j F, H:i').' UTC.'),
             };
         }
+        $pending !== 0 || $this->photos($photos);
         $nodes = DatabaseNodes::read();
         if ($nodes !== null) {
             match (true) {
@@ -50,6 +54,25 @@ final class HealthCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    private function photos(MovePhotos $photos): void
+    {
+        $set = config()->string('seam.photos');
+        $to = PhotoPlaces::wanted();
+        if ($to === null && $set !== PhotoPlaces::DATABASE) {
+            $this->tell('ill', 'photos', "SEAM_PHOTOS says “{$set}”: it is one of ".implode(', ', [PhotoPlaces::DATABASE, ...PhotoPlaces::DISKS]).'. Photos stay in the database until then.');
+
+            return;
+        }
+        try {
+            $to === null || Storage::disk($to)->exists('anything');
+            $waiting = $photos->waiting($to);
+            $where = ['disk' => 'on the disk', 's3' => 'in the store'][$to ?? ''] ?? 'in the database';
+            $this->tell('well', 'photos', $waiting === 0 ? "All photos lie $where." : "Photos belong $where: $waiting are still to be moved; the scheduler does so every ten minutes.");
+        } catch (Throwable) {
+            $this->tell('look', 'photos', 'The place where photos lie does not answer: new ones wait in the database, the others cannot be seen.');
+        }
     }
 
     private function tell(string $state, string $name, string $text): void

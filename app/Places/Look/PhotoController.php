@@ -13,6 +13,7 @@ use App\Models\Sample;
 use App\Models\SamplePhoto;
 use App\Models\SewingClass;
 use App\Models\Student;
+use App\Support\Photos\PhotoPlaces;
 use App\Views\PhotoView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -58,11 +59,11 @@ final readonly class PhotoController
         parameters: [new InPath('photo')],
         responses: [new FileAnswer('image/jpeg', 'the picture'), new Problem],
     )]
-    public function show(SamplePhoto $photo): Response
+    public function show(SamplePhoto $photo, PhotoPlaces $places): Response
     {
         Gate::authorize('view', $photo);
 
-        return new Response($photo->image, 200, ['Content-Type' => 'image/jpeg']);
+        return new Response($places->of($photo), 200, ['Content-Type' => 'image/jpeg']);
     }
 
     #[OA\Delete(
@@ -71,10 +72,11 @@ final readonly class PhotoController
         parameters: [new InPath('photo')],
         responses: [new Answer(description: 'removed for good'), new Problem],
     )]
-    public function drop(SamplePhoto $photo): JsonResponse
+    public function drop(SamplePhoto $photo, PhotoPlaces $places): JsonResponse
     {
         Gate::authorize('change', $photo);
         $photo->delete();
+        $places->drop($photo);
 
         return new JsonResponse(null, 204);
     }

@@ -17,6 +17,8 @@ use App\Printing\Format;
 use App\Printing\Sheet;
 use App\Records\KeptSample;
 use App\Records\StudentRecords;
+use App\Support\Photos\PhotoAway;
+use App\Support\Photos\PhotoPlaces;
 use App\Views\StudentViews;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\Words;
@@ -24,7 +26,7 @@ use OpenSeam\Core\Words;
 /** Everything that is kept of one student, for them to take: as data, and to read. */
 final readonly class StudentFile
 {
-    public function __construct(private StudentRecords $records, private StudentViews $views) {}
+    public function __construct(private StudentRecords $records, private StudentViews $views, private PhotoPlaces $places) {}
 
     public function json(Student $student): string
     {
@@ -49,8 +51,8 @@ final readonly class StudentFile
         }
         $sheet = (new Sheet(Format::A4, $student->name))->page('');
         $sheet->flow(Sheet::MARGIN_MM, $lines, '');
-        foreach (SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get() as $photo) {
-            $sheet->page($photo->kept_at->format('Y-m-d'))->picture($photo->image, $photo->width, $photo->height);
+        foreach ($this->photos($student) as [$photo, $jpeg]) {
+            $sheet->page($photo->kept_at->format('Y-m-d'))->picture($jpeg, $photo->width, $photo->height);
         }
 
         return $sheet->bytes();
@@ -76,7 +78,22 @@ final readonly class StudentFile
             'given' => array_values(LessonAssignment::query()->where('student_id', $student->id)->orderBy('turn')->get()->map(fn (LessonAssignment $g): array => ['at' => $g->assigned_at->toIso8601ZuluString(), 'lesson' => $g->lesson, 'drill' => $g->drill, 'instead_of' => $g->overruled ? $g->proposed_lesson : null, 'because' => $g->overruled_because])->all()),
             'buttonholes' => array_values(ButtonholeJob::query()->with('tests')->where('student_id', $student->id)->orderBy('begun_at')->get()->map(fn (ButtonholeJob $j): array => ['begun_at' => $j->begun_at->toIso8601ZuluString(), 'job' => $j->job, 'released_at' => $j->released_at?->toIso8601ZuluString(), 'tests' => array_values($j->tests->map(fn (ButtonholeTest $t): array => ['sewn_at' => $t->sewn_at->toIso8601ZuluString(), 'planned' => $t->planned, 'set_mm' => $t->set_mm, 'read' => $t->read])->all())])->all()),
             'own_looks' => array_values(OwnLook::ofStudents([$student->id])->map(fn (OwnLook $l): array => ['at' => $l->looked_at->toIso8601ZuluString(), 'place' => $l->place, 'lesson' => $l->lesson, 'readings' => $l->readings, 'verdicts' => $l->verdicts])->all()),
-            'photos' => ! $pictures ? [] : array_values(SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get()->map(fn (SamplePhoto $p): array => ['sample' => $p->sample_id, 'row' => $p->row, 'kept_at' => $p->kept_at->toIso8601ZuluString(), 'jpeg_base64' => base64_encode($p->image)])->all()),
+            'photos' => ! $pictures ? [] : array_map(fn (array $p): array => ['sample' => $p[0]->sample_id, 'row' => $p[0]->row, 'kept_at' => $p[0]->kept_at->toIso8601ZuluString(), 'jpeg_base64' => base64_encode($p[1])], $this->photos($student)),
         ];
+    }
+
+    /** @return list<array{SamplePhoto, string}> with their pictures; without those that are lost */
+    private function photos(Student $student): array
+    {
+        $found = [];
+        foreach (SamplePhoto::query()->whereIn('sample_id', Sample::query()->where('student_id', $student->id)->select('id'))->orderBy('kept_at')->get() as $photo) {
+            try {
+                $found[] = [$photo, $this->places->of($photo)];
+            } catch (PhotoAway $e) {
+                $e->forEver || throw $e;
+            }
+        }
+
+        return $found;
     }
 }

@@ -44,6 +44,11 @@ final class BackupBroken extends RuntimeException
         return new self("The backup could not be written to $file. Is there room on the disk?");
     }
 
+    public static function photosAway(): self
+    {
+        return new self('The backup could not be made: the place where photos lie does not answer (SEAM_PHOTOS).');
+    }
+
     public static function doesNotFit(string $what): self
     {
         return new self("The backup does not fit the tables it says it is of: $what.");

@@ -17,7 +17,7 @@ final readonly class Manifest
     /**
      * @param  list<string>  $migrations  that its tables went through
      * @param  array<string, array{rows: int, sha256: string, columns: list<string>}>  $tables
-     * @param  array{count: int, bytes: int}  $photos
+     * @param  array{count: int, bytes: int, lost: int}  $photos  lost: their files were not where they were put when it was made
      */
     public function __construct(
         public string $madeAt,
@@ -66,6 +66,6 @@ final readonly class Manifest
         $tables !== [] || throw BackupBroken::manifest('it holds no table');
         $photos = is_array($read['photos'] ?? null) ? $read['photos'] : [];
 
-        return new self($read['made_at'], $migrations, $tables, ['count' => is_int($photos['count'] ?? null) ? $photos['count'] : 0, 'bytes' => is_int($photos['bytes'] ?? null) ? $photos['bytes'] : 0], is_string($read['rules'] ?? null) ? $read['rules'] : null);
+        return new self($read['made_at'], $migrations, $tables, array_map(fn (string $of): int => is_int($photos[$of] ?? null) ? $photos[$of] : 0, ['count' => 'count', 'bytes' => 'bytes', 'lost' => 'lost']), is_string($read['rules'] ?? null) ? $read['rules'] : null);
     }
 }

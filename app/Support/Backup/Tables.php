@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Support\Backup;
 
+use App\Support\Photos\PhotoAway;
+use App\Support\Photos\PhotoPlaces;
 use Illuminate\Database\Connection;
 use PDO;
 
 /**
  * The tables of a database as a backup holds them: rows in the order of their keys, a JSON list of
- * values a line, pictures in base64. The same rows give the same text, so that two can be compared.
+ * values a line, pictures in base64, also of photos that lie on a disk: as if they lay in their rows.
+ * The same rows give the same text, so that two can be compared.
  */
 final readonly class Tables
 {
@@ -18,7 +21,9 @@ final readonly class Tables
 
     private const BINARY = ['blob', 'mediumblob', 'longblob', 'tinyblob', 'binary', 'varbinary'];
 
-    public function __construct(private Connection $connection) {}
+    public const PHOTOS = 'sample_photos';
+
+    public function __construct(private Connection $connection, private PhotoPlaces $places = new PhotoPlaces) {}
 
     /** @return array<string, list<string>> columns by table */
     public function all(): array
@@ -52,6 +57,8 @@ final readonly class Tables
      *
      * @param  list<string>  $columns
      * @param  callable(string): mixed  $line
+     *
+     * @throws PhotoAway when the disk of photos cannot be reached
      */
     public function eachLine(string $table, array $columns, callable $line): void
     {
@@ -63,6 +70,7 @@ final readonly class Tables
         try {
             $rows = $pdo->query('SELECT '.implode(', ', array_map(fn (string $c): string => "`$c`", $columns))." FROM `$table`".($order === '' ? '' : " ORDER BY $order"), PDO::FETCH_NUM);
             while ($rows !== false && is_array($row = $rows->fetch())) {
+                $row = $table === self::PHOTOS ? $this->inItsRow($row, $columns) : $row;
                 foreach ($binary as $at) {
                     $row[$at] = is_string($row[$at]) ? base64_encode($row[$at]) : $row[$at];
                 }
@@ -72,6 +80,28 @@ final readonly class Tables
         } finally {
             $pdo->setAttribute(PDO::MYSQL_ATTR_USE_BUFFERED_QUERY, true);
         }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $row
+     * @param  list<string>  $columns
+     * @return array<array-key, mixed>
+     */
+    private function inItsRow(array $row, array $columns): array
+    {
+        $at = array_flip($columns);
+        $disk = isset($at['stored_on']) ? $row[$at['stored_on']] : null;
+        if (is_string($disk) && is_string($studio = $row[$at['studio_id']]) && is_string($id = $row[$at['id']])) {
+            try {
+                $row[$at['image']] = $this->places->read($disk, PhotoPlaces::path($this->connection->getDatabaseName(), $studio, $id));
+            } catch (PhotoAway $e) {
+                // One that is lost keeps no backup from being made; a disk that is away does.
+                $e->forEver || throw $e;
+            }
+            $row[$at['stored_on']] = null;
+        }
+
+        return $row;
     }
 
     /**
@@ -92,10 +122,10 @@ final readonly class Tables
         return ['rows' => $rows, 'sha256' => hash_final($hash)];
     }
 
-    /** @return array{count: int, bytes: int} photos and what they weigh */
+    /** @return array{count: int, bytes: int} photos and what they weigh, where all lie in their rows */
     public function photos(): array
     {
-        $photos = $this->connection->table('sample_photos')->selectRaw('count(*) as n, coalesce(sum(length(image)), 0) as bytes')->first();
+        $photos = $this->connection->table(self::PHOTOS)->selectRaw('count(*) as n, coalesce(sum(length(image)), 0) as bytes')->first();
         /** @var object{n: int|string, bytes: int|string}|null $photos */
 
         return ['count' => (int) ($photos->n ?? 0), 'bytes' => (int) ($photos->bytes ?? 0)];
