@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 
 /**
  * A kept sample. Written once; a correction is a new one that replaces it.
@@ -31,7 +31,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $on_own it was sewn on a machine of the student's own: no machine of the room has to do with it
  * @property bool $late it was sent later than it was looked at
  * @property-read bool $withdrawn it does not count
- * @property-read SampleNote|null $lastWord
  * @property Collection<int, SampleReading> $readings
  * @property Collection<int, SampleFault> $faults
  */
@@ -48,28 +47,31 @@ final class Sample extends OwnedByStudio
 
     protected $casts = ['settings' => 'array', 'overruled' => 'array', 'way' => 'array', 'kept_at' => 'immutable_datetime', 'lesson_version' => 'int', 'turn' => 'int', 'late' => 'bool', 'on_own' => 'bool'];
 
-    /** @return HasOne<SampleNote, $this> the word that came last on whether it counts */
-    public function lastWord(): HasOne
-    {
-        return $this->hasOne(SampleNote::class)->ofMany(['turn' => 'max'], fn (Builder $query) => $query->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK]));
-    }
-
     /** It does not count. Only of a sample that was read by inOrder(). */
     public function getWithdrawnAttribute(): bool
     {
-        return $this->lastWord?->kind === SampleNote::WITHDRAWN;
+        return $this->getAttribute('last_word') === SampleNote::WITHDRAWN;
     }
 
     /**
      * Samples of students in the order they were kept, whatever class they were sewn in, each with the word
-     * on whether it counts.
+     * on whether it counts that came last.
      *
      * @param  list<string>  $students
      * @return Builder<self>
      */
     public static function inOrder(array $students): Builder
     {
-        return self::query()->with('lastWord')->whereIn('student_id', $students)->orderBy('turn')->orderBy('late')->orderBy('kept_at')->orderBy('id');
+        $word = SampleNote::query()->select('kind')->whereColumn('sample_notes.sample_id', 'samples.id')->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK])->orderByDesc('turn')->limit(1);
+
+        return self::query()->select('samples.*')->selectSub($word->toBase(), 'last_word')->whereIn('student_id', $students)->orderBy('turn')->orderBy('late')->orderBy('kept_at')->orderBy('id');
+    }
+
+    /** Of a query over samples: without those that a later one corrects. */
+    public static function newestOnly(QueryBuilder $samples): QueryBuilder
+    {
+        // Looked up for each, not with a list of all corrections there are: the installation may hold a thousand studios.
+        return $samples->leftJoin('samples as newer', 'newer.replaces_id', 'samples.id')->whereNull('newer.id');
     }
 
     /** The number of the student's next sample. Asked for while the student is locked. */

@@ -14,9 +14,12 @@ use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Words;
 
 /** Asks the core's ladder for a class: its course, policy and school. */
-final readonly class Adviser
+final class Adviser
 {
-    public function __construct(private Shelf $shelf, private Standings $standings) {}
+    /** @var array{list<mixed>, Ladder}|null made last, and of what: a class asks for each of its students */
+    private ?array $made = null;
+
+    public function __construct(private readonly Shelf $shelf, private readonly Standings $standings) {}
 
     /**
      * @param  list<PastSample>  $samples
@@ -34,8 +37,11 @@ final readonly class Adviser
 
     public function ladder(SewingClass $class, Words $words): Ladder
     {
-        return new Ladder(
-            $this->shelf->bundle()->skills, $this->shelf->options($class), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table(),
-        );
+        $of = [$this->shelf->bundle()->skills, $this->shelf->options($class), $this->shelf->order($class->course), $words, $class->policy, $class->school, $this->standings->table()];
+        if ($this->made === null || $this->made[0] !== $of) {
+            $this->made = [$of, new Ladder(...$of)];
+        }
+
+        return $this->made[1];
     }
 }

@@ -7,7 +7,8 @@ namespace App\Records;
 use App\Models\FaultHunt;
 use App\Models\Machine;
 use App\Support\Clock;
-use Illuminate\Database\Query\Builder;
+use App\Models\Sample;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Fault\Cause;
@@ -43,10 +44,10 @@ final readonly class CaseHistory
     /**
      * What was found to be behind the faults of samples, by trying.
      *
-     * @param  list<string>  $samples
+     * @param  list<string>|EloquentBuilder<Sample>  $samples  their ids, or what finds them
      * @return array<string, list<Cause>> by sample
      */
-    public function found(array $samples): array
+    public function found(array|EloquentBuilder $samples): array
     {
         $causes = null;
         $found = [];
@@ -88,10 +89,9 @@ final readonly class CaseHistory
     private function sewn(string $studio): array
     {
         $byName = Machine::query()->where('studio_id', $studio)->pluck('id', 'name')->all();
-        $rows = DB::table('samples')->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(MachineDrift::DAYS))->where('samples.on_own', false)
+        $rows = Sample::newestOnly(DB::table('samples'))->where('samples.studio_id', $studio)->where('samples.kept_at', '>', Clock::now()->subDays(MachineDrift::DAYS))->where('samples.on_own', false)
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
             ->leftJoin('sample_faults', 'sample_faults.sample_id', 'samples.id')
-            ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))
             ->groupBy('samples.id')
             ->selectRaw("max(samples.student_id) as student, max(enrolments.machine_id) as seat, max(json_value(samples.settings, '$.machine')) as named, group_concat(sample_faults.fault) as faults")
             ->get();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Support\NearMemory;
 use Illuminate\Support\Facades\DB;
 
 /** What the installation itself remembers, of no studio. */
@@ -21,6 +22,8 @@ final class Facts
     /** When the last backup that was verified was made, as an ISO time. */
     public const LAST_BACKUP = 'last-backup';
 
+    private const LATELY_SECONDS = 60;
+
     public static function of(string $name): ?string
     {
         return self::these([$name])[$name] ?? null;
@@ -35,6 +38,17 @@ final class Facts
     public static function these(array $names): array
     {
         return array_filter(DB::table('facts')->whereIn('name', $names)->pluck('value', 'name')->all(), is_string(...));
+    }
+
+    /**
+     * The same, at most so old: of facts that change once a day.
+     *
+     * @param  list<string>  $names
+     * @return array<string, string>
+     */
+    public static function lately(array $names): array
+    {
+        return app(NearMemory::class)->remember('facts/'.implode('/', $names), self::LATELY_SECONDS, fn (): array => self::these($names));
     }
 
     public static function note(string $name, string $value): void

@@ -17,10 +17,16 @@ final readonly class ListClasses
     public function __invoke(): array
     {
         $now = Clock::now();
+        /** @var array<string, string> $names */
+        $names = SewingClass::query()->whereNull('archived_at')->toBase()->pluck('name', 'id')->all();
+        $sessions = array_fill_keys(array_keys($names), []);
         // Those of the days before are over whatever they lasted.
-        $classes = SewingClass::query()->whereNull('archived_at')->with(['plan.sessions' => fn ($query) => $query->where('starts_at', '>', $now->subDays(2)->utc())])->get()->keyBy('id');
-        $sessions = $classes->map(fn (SewingClass $c): array => array_values(array_map(fn (PlanSession $s): array => [$s->beginsAt(), $s->endsAt()], $c->plan?->sessions->all() ?? [])))->all();
+        $ahead = PlanSession::query()->select('plan_sessions.*', 'course_plans.class_id')->join('course_plans', 'course_plans.id', '=', 'plan_sessions.course_plan_id')
+            ->whereIn('course_plans.class_id', array_keys($names))->where('plan_sessions.starts_at', '>', $now->subDays(2)->utc())->get();
+        foreach ($names === [] ? [] : $ahead as $session) {
+            $sessions[(string) $session->getAttribute('class_id')][] = [$session->beginsAt(), $session->endsAt()];
+        }
 
-        return array_map(fn (string $id): NamedView => new NamedView($id, $classes[$id]->name ?? ''), ClassOrder::of($sessions, $now));
+        return array_map(fn (string $id): NamedView => new NamedView($id, $names[$id]), ClassOrder::of($sessions, $now));
     }
 }

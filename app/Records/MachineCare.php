@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Machine;
+use App\Models\Sample;
 use App\Models\ServiceEntry;
 use App\Support\Clock;
+use App\Support\NearMemory;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use OpenSeam\Core\Machine\Care;
@@ -23,6 +24,8 @@ final readonly class MachineCare
 
     /** A needle that was noted longer ago, or never, was due long since: what was sewn before is not counted any more. */
     private const LOOK_BACK_DAYS = 400;
+
+    private const KNOWN_SECONDS = 600;
 
     /**
      * @param  array<string, list<ServiceEntry>>  $entries  by machine, newest first
@@ -38,7 +41,12 @@ final readonly class MachineCare
         foreach (ServiceEntry::query()->whereIn('machine_id', $ids)->orderByDesc('done_at')->orderByDesc('id')->get() as $entry) {
             $entries[$entry->machine_id][] = $entry;
         }
-        $hours = self::hours(array_map(fn (Machine $m): string => $m->id, array_values($machines->all())), $shelf);
+        $needles = [];
+        foreach ($machines as $machine) {
+            $needles[$machine->id] = collect($entries[$machine->id] ?? [])->firstWhere('kind', 'needle')?->done_at->utc()->format('Y-m-d H:i:s.v');
+        }
+        // Another needle asks for it anew; otherwise ten minutes more or less are no matter.
+        $hours = app(NearMemory::class)->remember('hours/'.hash('xxh128', serialize([$needles, $shelf->stamp()])), self::KNOWN_SECONDS, fn (): array => self::hours(array_keys($needles), $shelf));
 
         return new self($entries, $hours, Clock::now());
     }
@@ -49,10 +57,9 @@ final readonly class MachineCare
      */
     private static function hours(array $machines, Shelf $shelf): array
     {
-        $sewn = DB::table('samples')
+        $sewn = Sample::newestOnly(DB::table('samples'))
             ->join('enrolments', fn (JoinClause $join) => $join->on('enrolments.class_id', 'samples.class_id')->on('enrolments.student_id', 'samples.student_id'))
             ->whereIn('enrolments.machine_id', $machines)->where('samples.on_own', false)
-            ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('samples as newer')->whereColumn('newer.replaces_id', 'samples.id'))
             ->where('samples.kept_at', '>', Clock::now()->subDays(self::LOOK_BACK_DAYS)->utc()->format('Y-m-d H:i:s'))
             ->whereRaw("samples.kept_at > coalesce((select max(done_at) from service_entries where service_entries.machine_id = enrolments.machine_id and kind = 'needle'), '1970-01-01')")
             ->groupBy('enrolments.machine_id', 'samples.lesson')

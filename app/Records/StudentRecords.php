@@ -53,7 +53,7 @@ final readonly class StudentRecords
             }
         }
         $rows = new SampleRows($samples);
-        $found = $this->cases->found(array_values(array_map(strval(...), $samples->keys()->all())));
+        $found = $this->cases->found(Sample::query()->whereIn('student_id', $students)->select('id'));
         $grader = new Grader($this->shelf->bundle()->skills, $this->shelf->bundle()->faults, $words);
         $shown = new ShownBefore($this->memory, $this->shelf, $words);
         $list = [];

@@ -50,6 +50,26 @@ final class NearMemory
     }
 
     /**
+     * What is under the key, or else what the work gives, which lies there from then on.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    public function remember(string $key, int $seconds, callable $work): mixed
+    {
+        $found = $this->fetch([$key]);
+        if (array_key_exists($key, $found)) {
+            /** @var T */
+            return $found[$key];
+        }
+        $this->put([$key => $new = $work()], $seconds);
+
+        return $new;
+    }
+
+    /**
      * @param  array<string, mixed>  $values  by key
      * @param  int  $seconds  after which they are forgotten
      */

@@ -243,6 +243,23 @@ cluster_upgrade() {
     say "$node serves the version in $code."
 }
 
+# Filled beside the present data through one web node; then all of them go over to it together, so that nobody keeps anything in the old ones.
+cluster_restore() {
+    local file=${1:-} node new
+    [ -f "$file" ] || fail "there is no file “$file”. Say which: ./seam cluster restore FILE. Nothing was changed."
+    web_seam web1 "$(web_code web1)" restore "$(realpath -- "$file")" | tee "$SEAM_VAR/log/restore.log"
+    new=$(sed -n 's/.*restore --use \(open_seam[a-z0-9_]*\).*/\1/p' "$SEAM_VAR/log/restore.log")
+    [ -n "$new" ] || fail "it was not filled in; what is served was not changed."
+    for node in web1 web2; do web_seam "$node" "$(web_code "$node")" stop >/dev/null; done
+    printf '%s\n' "$new" >"$SEAM_VAR/database"
+    for node in web1 web2; do
+        web_node_settings "$node"
+        web_seam "$node" "$(web_code "$node")" start >/dev/null
+    done
+    wait_front 300
+    say "All web nodes serve $new. Everybody signs in once more."
+}
+
 # Teachers at work, and after it: is all that was answered as kept there once, on every node?
 cluster_load() {
     local teachers=20 word ledger="$SEAM_VAR/ledger"

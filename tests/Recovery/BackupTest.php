@@ -6,6 +6,7 @@ namespace Tests\Recovery;
 
 use PDO;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
 use ZipArchive;
 
 /** Backed up, destroyed, restored on a second set-up; and what is no backup changes nothing. */
@@ -192,6 +193,54 @@ final class BackupTest extends RecoveryCase
         self::assertEquals($before, self::everything($this->database()));
         self::assertSame(200, $this->call('GET', '/up')[0]);
         $this->signIn();
+    }
+
+    public function test_a_restore_that_was_killed_goes_on_where_it_was(): void
+    {
+        $before = self::everything($this->database());
+        $process = new Process([self::root().'/seam', 'restore', self::$good], self::root());
+        $process->disableOutput();
+        $process->start();
+        for ($i = 0; $i < 2_000 && count($this->loaded()) < 4; $i++) {
+            usleep(2_000);
+        }
+        // The filling itself, at once; then whoever waits for it.
+        exec('pkill -9 -f '.escapeshellarg("[s]eam:restore $this->var"));
+        $process->wait();
+        $loaded = $this->loaded();
+        self::assertNotEmpty($loaded, 'what it had filled in is there');
+        self::assertEquals($before, self::everything($this->database()), 'what is served is as it was');
+        self::assertSame(200, $this->call('GET', '/up')[0]);
+        [$exit, $said] = self::seam(['restore', self::$good]);
+        self::assertSame(0, $exit, $said);
+        self::assertStringContainsString('goes on where it was', $said);
+        $restored = self::everything($this->database());
+        self::assertSame(array_keys($before), array_keys($restored));
+        self::assertSame(count($before['sample_readings']), count($restored['sample_readings']));
+        self::assertEquals($before['samples'], $restored['samples']);
+        // And back to what was there before.
+        [, $kept] = self::seam(['restore', '--kept']);
+        preg_match('/^open_seam_\d{8}_\d{6}$/m', $kept, $m);
+        [$exit, $said] = self::seam(['restore', '--use', $m[0] ?? '']);
+        self::assertSame(0, $exit, $said);
+        self::assertEquals($before, self::everything($this->database()));
+        $this->signIn();
+        [$exit, $said] = self::seam(['restore', '--use', 'mysql']);
+        self::assertSame(1, $exit);
+        self::assertStringContainsString('not among the data that were kept', $said);
+    }
+
+    /** @return list<string> tables that the restore in hand has filled in; none where none is in hand */
+    private function loaded(): array
+    {
+        $name = trim(explode("\n", (string) @file_get_contents("$this->var/db/restoring"))[0]);
+        if ($name === '') {
+            return [];
+        }
+        $account = fileowner("$this->var/db/data") === 0 ? 'root' : (posix_getpwuid((int) fileowner("$this->var/db/data"))['name'] ?? 'mysql');
+        exec(sprintf('%s mariadb --no-defaults --socket=%s --user=%s -N -e %s 2>/dev/null', posix_geteuid() === 0 ? "runuser -u $account --" : '', escapeshellarg("$this->var/db/run/my.sock"), $account, escapeshellarg("SELECT of FROM `$name`.restore_progress")), $tables);
+
+        return $tables;
     }
 
     public function test_a_backup_is_verified_by_command(): void

@@ -8,6 +8,7 @@ use App\Records\Facts;
 use App\Records\FollowRules;
 use App\Support\Backup\Archive;
 use App\Support\Backup\BackupBroken;
+use App\Support\Backup\RestoreProgress;
 use App\Support\Backup\Restoring;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
@@ -21,6 +22,12 @@ final class RestoreCommand extends Command
 
     protected $description = 'Put a backup into the empty database named in SEAM_RESTORE_DATABASE';
 
+    /** It may go on when it is called again: nothing is wrong with the backup. */
+    private const STOPPED = 2;
+
+    /** Of the database, where not the file is to blame: a lock that was waited for too long, a deadlock, not ready, gone away (twice), cut off, read only, full (twice). */
+    private const NOT_THE_FILE = [1205, 1213, 1047, 2006, 2013, 4031, 1290, 1021, 1114];
+
     public function handle(Migrator $migrator, FollowRules $follow): int
     {
         $env = fn (string $name): string => (string) getenv("SEAM_RESTORE_$name");
@@ -33,11 +40,17 @@ final class RestoreCommand extends Command
             $archive->manifest->rules === null || Facts::note(Facts::RULES, $archive->manifest->rules);
             $follow();
             Facts::note(Facts::LAST_BACKUP, $archive->manifest->madeAt);
+            (new RestoreProgress(DB::connection('restore')))->over();
         } catch (BackupBroken $e) {
             $this->error($e->getMessage());
 
             return self::FAILURE;
         } catch (QueryException $e) {
+            if (in_array($e->errorInfo[1] ?? null, self::NOT_THE_FILE, true)) {
+                $this->error('The database stopped answering, or has no room (database error '.($e->errorInfo[1] ?? '?').').');
+
+                return self::STOPPED;
+            }
             // Its words quote what lies in the file, which is personal.
             $this->error('The backup does not fit the tables it says it is of (database error '.$e->getCode().').');
 

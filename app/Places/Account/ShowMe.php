@@ -32,7 +32,7 @@ final readonly class ShowMe
     /** A sentence on the screen while the last good backup is too old. */
     private static function warning(): ?string
     {
-        $known = Facts::these([Facts::LAST_BACKUP, Facts::BEGUN]);
+        $known = Facts::lately([Facts::LAST_BACKUP, Facts::BEGUN]);
         $last = $known[Facts::LAST_BACKUP] ?? $known[Facts::BEGUN] ?? null;
         $days = $last === null ? 0 : (int) CarbonImmutable::parse($last)->diffInDays(CarbonImmutable::now());
 

@@ -66,8 +66,8 @@ final readonly class JudgeSample
             default => Shelf::inWay($lesson, $way),
         };
         $corrects !== [] || self::checkDrill($lesson, $drill);
-        // A search for a cause may have begun while the sample was still in hand.
-        $found = array_merge([], ...array_values($this->cases->found([...$corrects, $id])));
+        // A search for a cause may have begun while the sample was still in hand; without a fault there is none.
+        $found = $faults === [] ? [] : array_merge([], ...array_values($this->cases->found([...$corrects, $id])));
         $readings = Readings::typed($lesson->sampler, $typed, $unit);
         $grade = (new Grader($this->shelf->bundle()->skills, $this->shelf->bundle()->faults, $words))->grade($lesson, $readings, $faults, $overruled, $drill, $found);
         self::checkOverruled($grade, $overruled);

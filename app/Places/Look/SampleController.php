@@ -145,10 +145,8 @@ final readonly class SampleController
     {
         $class = SewingClass::query()->find($body->word('class'))
             ?? throw InputError::at('class', $body->word('class'), 'There is no such class in this studio.');
-        $enrolment = Enrolment::seated($class->id, $body->word('student'))->first();
-        if ($enrolment !== null) {
-            return [$class, $enrolment->student];
-        }
-        throw InputError::at('student', $body->word('student'), 'There is no such student in this class.');
+        $student = Student::query()->whereIn('id', Enrolment::query()->where('class_id', $class->id)->select('student_id'))->find($body->word('student'));
+
+        return [$class, $student ?? throw InputError::at('student', $body->word('student'), 'There is no such student in this class.')];
     }
 }

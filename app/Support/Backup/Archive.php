@@ -14,6 +14,8 @@ final readonly class Archive
     /** A photo at its largest in base64, and to spare. */
     private const LONGEST_LINE = 32_000_000;
 
+    private const PIECE = 1_048_576;
+
     private function __construct(private string $file, public Manifest $manifest) {}
 
     /**
@@ -75,7 +77,7 @@ final readonly class Archive
     }
 
     /**
-     * Reads it whole: every part is there, as long and with the digest as said, and every line is a row.
+     * Reads it whole: every part is there, as long and with the digest as said. What its lines hold is asked when they are read.
      *
      * @throws BackupBroken
      */
@@ -84,9 +86,13 @@ final readonly class Archive
         foreach ($this->manifest->tables as $table => $of) {
             $hash = hash_init('sha256');
             $rows = 0;
-            $this->eachRow($table, function (array $row, string $line) use ($hash, &$rows): void {
-                hash_update($hash, $line);
-                $rows++;
+            $this->reading($table, function ($stream) use ($table, $hash, &$rows): void {
+                while (! feof($stream)) {
+                    $read = @fread($stream, self::PIECE);
+                    $read !== false || throw BackupBroken::entry($table, 'cannot be read to its end');
+                    hash_update($hash, $read);
+                    $rows += substr_count($read, "\n");
+                }
             });
             $rows === $of['rows'] || throw BackupBroken::entry($table, "holds $rows rows, not the {$of['rows']} it should");
             hash_equals($of['sha256'], hash_final($hash)) || throw BackupBroken::entry($table, 'was changed: its digest is another one');
@@ -95,18 +101,18 @@ final readonly class Archive
 
     /**
      * @param  callable(list<scalar|null>, string): mixed  $do  with the row and its line
+     * @param  int  $from  rows that are passed over
      *
      * @throws BackupBroken when a line is no row of the table
      */
-    public function eachRow(string $table, callable $do): void
+    public function eachRow(string $table, callable $do, int $from = 0): void
     {
-        $zip = new ZipArchive;
-        $zip->open($this->file, ZipArchive::RDONLY) === true || throw BackupBroken::notABackup();
-        $stream = $zip->getStream(self::part($table));
         $columns = count($this->manifest->tables[$table]['columns']);
-        try {
-            $stream !== false || throw BackupBroken::entry($table, 'is missing');
-            while (($line = @fgets($stream, self::LONGEST_LINE)) !== false) {
+        $this->reading($table, function ($stream) use ($table, $do, $from, $columns): void {
+            for ($at = 0; ($line = @fgets($stream, self::LONGEST_LINE)) !== false; $at++) {
+                if ($at < $from) {
+                    continue;
+                }
                 $row = json_decode($line, true, 3);
                 is_array($row) && array_is_list($row) && count($row) === $columns && array_filter($row, is_array(...)) === [] && str_ends_with($line, "\n")
                     || throw BackupBroken::entry($table, 'holds a line that is no row of it');
@@ -114,6 +120,22 @@ final readonly class Archive
                 $do($row, $line);
             }
             feof($stream) || throw BackupBroken::entry($table, 'cannot be read to its end');
+        });
+    }
+
+    /**
+     * @param  callable(resource): void  $do
+     *
+     * @throws BackupBroken when the part is not there
+     */
+    private function reading(string $table, callable $do): void
+    {
+        $zip = new ZipArchive;
+        $zip->open($this->file, ZipArchive::RDONLY) === true || throw BackupBroken::notABackup();
+        $stream = $zip->getStream(self::part($table));
+        try {
+            $stream !== false || throw BackupBroken::entry($table, 'is missing');
+            $do($stream);
         } finally {
             is_resource($stream) && fclose($stream);
             $zip->close();

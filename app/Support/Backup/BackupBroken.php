@@ -44,6 +44,11 @@ final class BackupBroken extends RuntimeException
         return new self("The backup could not be written to $file. Is there room on the disk?");
     }
 
+    public static function another(): self
+    {
+        return new self('Another backup is being made in this folder, or it cannot be written. Nothing was done.');
+    }
+
     public static function photosAway(): self
     {
         return new self('The backup could not be made: the place where photos lie does not answer (SEAM_PHOTOS).');

@@ -36,6 +36,14 @@ final readonly class BackupFolder
     public function add(string $why): array
     {
         is_dir($this->folder) || @mkdir($this->folder, 0700, true) || throw BackupBroken::written($this->folder);
+        $lock = @fopen("$this->folder/.lock", 'c');
+        $lock !== false && flock($lock, LOCK_EX | LOCK_NB) || throw BackupBroken::another();
+        // What one that was killed left: it would never be whole, and holds personal data.
+        foreach (glob("$this->folder/.*.parts") ?: [] as $left) {
+            array_map(unlink(...), glob("$left/*") ?: []);
+            @rmdir($left);
+        }
+        array_map(unlink(...), glob("$this->folder/*.backup.part") ?: []);
         // Backups go by the real clock, also where the class's clock stands still for a picture.
         $now = CarbonImmutable::now('UTC');
         $file = sprintf('%s/open-seam-%s-%s.backup', $this->folder, $now->format('Ymd-His'), $why);

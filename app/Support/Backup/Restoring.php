@@ -10,12 +10,16 @@ use Illuminate\Database\Migrations\Migrator;
 /**
  * Puts a backup into an empty database: the tables as this program's own migrations made them at the
  * backup's version, the rows as they lie in the file, everything compared, then brought up to date.
+ * Stopped or killed, it goes on where it was when it is called again with the same file.
  */
 final readonly class Restoring
 {
     private const ROWS_AT_ONCE = 500;
 
     private const BYTES_AT_ONCE = 4_000_000;
+
+    /** Rows that are confirmed together. Small enough for a database of several nodes, which sends them as one. */
+    private const ROWS_CONFIRMED = 20_000;
 
     public function __construct(private Connection $connection, private Migrator $migrator, private string $migrations) {}
 
@@ -28,16 +32,20 @@ final readonly class Restoring
             isset($files[$migration]) || throw BackupBroken::newerTables($migration);
         }
         $this->migrate(array_intersect_key($files, array_flip($archive->manifest->migrations)));
-        $tables = new Tables($this->connection);
-        $this->fits($archive->manifest, $tables);
-        // In any order: whether every row finds the one it belongs to is asked at the end.
-        $this->connection->statement('SET SESSION foreign_key_checks = 0');
-        foreach (array_keys($archive->manifest->tables) as $table) {
-            $this->load($archive, $tables, $table);
+        $progress = new RestoreProgress($this->connection);
+        if (! $progress->isCompared()) {
+            $tables = new Tables($this->connection);
+            $this->fits($archive->manifest, $tables);
+            // In any order: whether every row finds the one it belongs to is asked at the end.
+            $this->connection->statement('SET SESSION foreign_key_checks = 0');
+            foreach (array_keys($archive->manifest->tables) as $table) {
+                $this->load($archive, $tables, $table, $progress);
+            }
+            $this->connection->statement('SET SESSION foreign_key_checks = 1');
+            $this->compare($archive->manifest, $tables);
+            $this->noOrphans();
+            $progress->noteCompared();
         }
-        $this->connection->statement('SET SESSION foreign_key_checks = 1');
-        $this->compare($archive->manifest, $tables);
-        $this->noOrphans();
         $this->migrate($files);
     }
 
@@ -63,13 +71,18 @@ final readonly class Restoring
         }
     }
 
-    private function load(Archive $archive, Tables $tables, string $table): void
+    private function load(Archive $archive, Tables $tables, string $table, RestoreProgress $progress): void
     {
+        $there = $progress->rows($table);
+        if ($there === $archive->manifest->tables[$table]['rows']) {
+            return;
+        }
         $columns = $archive->manifest->tables[$table]['columns'];
         $binary = array_intersect($columns, $tables->binary($table));
         $batch = [];
-        $bytes = 0;
-        $archive->eachRow($table, function (array $row, string $line) use ($table, $columns, $binary, &$batch, &$bytes): void {
+        $bytes = $new = 0;
+        $this->connection->beginTransaction();
+        $archive->eachRow($table, function (array $row, string $line) use ($table, $columns, $binary, $progress, $there, &$batch, &$bytes, &$new): void {
             $named = array_combine($columns, $row);
             foreach ($binary as $column) {
                 $value = $named[$column];
@@ -78,12 +91,21 @@ final readonly class Restoring
             }
             $batch[] = $named;
             $bytes += strlen($line);
+            $new++;
             if (count($batch) >= self::ROWS_AT_ONCE || $bytes >= self::BYTES_AT_ONCE) {
                 $this->connection->table($table)->insert($batch);
+                // Photos are confirmed as they come: a transaction of all of them would be too large.
+                if ($new % self::ROWS_CONFIRMED < self::ROWS_AT_ONCE || $bytes >= self::BYTES_AT_ONCE) {
+                    $progress->note($table, $there + $new);
+                    $this->connection->commit();
+                    $this->connection->beginTransaction();
+                }
                 [$batch, $bytes] = [[], 0];
             }
-        });
+        }, $there);
         $batch === [] || $this->connection->table($table)->insert($batch);
+        $progress->note($table, $there + $new);
+        $this->connection->commit();
     }
 
     private function compare(Manifest $manifest, Tables $tables): void

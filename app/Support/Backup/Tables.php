@@ -17,7 +17,7 @@ use PDO;
 final readonly class Tables
 {
     /** What belongs to the day and not to the studio; migrations are named in the manifest. */
-    private const LEFT_OUT = ['migrations', 'sessions', 'cache', 'cache_locks', 'password_reset_tokens', 'facts', 'jobs', 'failed_jobs'];
+    private const LEFT_OUT = ['migrations', 'sessions', 'cache', 'cache_locks', 'password_reset_tokens', 'facts', 'jobs', 'failed_jobs', RestoreProgress::TABLE];
 
     private const BINARY = ['blob', 'mediumblob', 'longblob', 'tinyblob', 'binary', 'varbinary'];
 
