@@ -13,6 +13,8 @@ cluster_usage() {
                leave NAME       a web node gets nobody new; back NAME takes it in again
                forget NAME      a database node loses all its data, and comes back from nothing
                upgrade NAME DIR a web node goes over to the version in another folder
+               share NAME N     a web node gets N hundredths of a core and no more, to see what another one brings; 0: all it can get
+               backup FILE      all data as they are at one moment, while everybody works on
                restore FILE     a backup, filled in beside the present data while everybody works on, then served by all
                down             stops all of it; data stay, with --forget they go
 Names: db1 db2 db3 web1 web2 redis front
@@ -22,7 +24,7 @@ TEXT
 act=${1:-}
 [ $# -gt 0 ] && shift
 case "$act" in
-    up | status | doctor | load | equal | break | heal | leave | back | forget | upgrade | restore | down) ;;
+    up | status | doctor | load | equal | break | heal | leave | back | forget | upgrade | share | backup | restore | down) ;;
     *)
         cluster_usage
         exit 2

@@ -10,7 +10,7 @@ kept_databases() { sql_over_all -N -e "SELECT schema_name FROM information_schem
 sql_over_all() { if database_is_elsewhere; then mariadb_elsewhere "$@"; else mariadb_as_root "$@"; fi; }
 
 # A restore that was stopped: its database, and the digest of its file.
-unfinished() { sed -n 1p "$DB/restoring" 2>/dev/null; }
+unfinished() { sed -n 1p "$DB/restoring" 2>/dev/null || true; }
 
 is_kept() { [ -n "$1" ] && kept_databases | grep -qx -- "$1" || fail "“$1” is not among the data that were kept: $(kept_databases | tr '\n' ' ')"; }
 

@@ -20,7 +20,7 @@ use LogicException;
  */
 abstract class OwnedByStudio extends Model
 {
-    use HasUlids;
+    use HasUlids, SoonBooted;
 
     protected $guarded = [];
 

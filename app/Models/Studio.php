@@ -31,7 +31,7 @@ final class Studio extends Model
     /** @use HasFactory<StudioFactory> */
     use HasFactory;
 
-    use HasUlids;
+    use HasUlids, SoonBooted;
 
     protected $guarded = [];
 

@@ -30,7 +30,7 @@ final class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
-    use HasUlids, Notifiable;
+    use HasUlids, Notifiable, SoonBooted;
 
     protected $guarded = [];
 

@@ -42,7 +42,7 @@ final class SamplerPages
         $sheet->page($drill->title);
         $y = $sheet->text(Sheet::MARGIN_MM, Sheet::MARGIN_MM, $sheet->innerWidth(), $drill->title, 14, true);
         $y = $sheet->text(Sheet::MARGIN_MM, $y + 1, $sheet->innerWidth(), $drill->text, 10) + 6;
-        self::draw($sheet, Drawing::of($drill->sampler), Sheet::MARGIN_MM, $y);
+        self::draw($sheet, Drawing::of($drill->sampler()), Sheet::MARGIN_MM, $y);
     }
 
     private static function draw(Sheet $sheet, Drawing $drawing, float $left, float $top): void

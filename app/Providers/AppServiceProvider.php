@@ -53,7 +53,22 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Shelf::class);
         $this->app->singleton(Standings::class);
         $this->app->singleton(NearMemory::class, fn (): NearMemory => NearMemory::standard());
+        self::keepConnections();
         Connection::resolverFor('mariadb', fn (Closure|PDO $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
+    }
+
+    /**
+     * A worker keeps its connection for the next request: making one takes as long as two or three questions. What a
+     * request left open is rolled back at its end, and a connection that ended meanwhile is made anew. Commands have one of their own.
+     */
+    private static function keepConnections(): void
+    {
+        if (PHP_SAPI === 'fpm-fcgi') {
+            foreach (['options', 'read.options'] as $of) {
+                $options = config("database.connections.mariadb.$of");
+                is_array($options) && config(["database.connections.mariadb.$of" => [PDO::ATTR_PERSISTENT => true] + $options]);
+            }
+        }
     }
 
     public function boot(): void

@@ -22,6 +22,7 @@ final class KeptSample
     /**
      * @param  PastSample  $past  as the ladder sees it
      * @param  Verdict|null  $verdict  on the whole of it; null: nothing to judge
+     * @param  string|null  $key  that what is told of it is remembered by; null: nothing is remembered
      * @param  list<string>  $chain  ids of this sample and of those it corrects
      * @param  Closure(): Lesson  $sewn
      * @param  Closure(): Readings  $read
@@ -32,6 +33,7 @@ final class KeptSample
         public readonly PastSample $past,
         public readonly ?Verdict $verdict,
         public readonly array $chain,
+        public readonly ?string $key,
         private readonly Closure $sewn,
         private readonly Closure $read,
         private readonly Closure $judge,

@@ -8,7 +8,6 @@ use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Support\BundleSchema;
 use App\Support\CurrentStudio;
-use App\Support\NearMemory;
 use Illuminate\Support\Facades\Log;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\Way;
@@ -44,9 +43,7 @@ final class Shelf
     /** That lengths in the words of its lessons are said in. */
     private Unit $unit = Unit::Millimetre;
 
-    private const OPTIONS_SECONDS = 12 * 3600;
-
-    public function __construct(private readonly CurrentStudio $studio, private readonly NearMemory $memory) {}
+    public function __construct(private readonly CurrentStudio $studio) {}
 
     public function unit(): Unit
     {
@@ -154,15 +151,11 @@ final class Shelf
     public function options(SewingClass $class): array
     {
         $lessons = $this->taught($class)->lessons;
-        $known = $this->taught['options'] ?? null;
-        if ($known === null && ($stamp = $this->memory->remembers() ? $this->stamp() : null) !== null) {
-            $key = 'options/'.hash('xxh128', serialize([$stamp, $this->unit, $class->lesson_schools]));
-            $known = $this->memory->remember($key, self::OPTIONS_SECONDS, fn (): array => Option::all($lessons));
+        if ($this->taught !== null) {
+            return $this->taught['options'] ??= Option::all($lessons);
         }
-        $known ??= Option::all($lessons);
-        $this->taught === null || $this->taught = ['options' => $known] + $this->taught;
 
-        return $known;
+        return Option::all($lessons);
     }
 
     /**

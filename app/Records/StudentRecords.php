@@ -86,7 +86,7 @@ final readonly class StudentRecords
                 $past = PastSample::graded($sample->id, $sample->lesson, $first->kept_at, $grade, $words, $this->shelf->bundle()->uses($sewn()));
                 $shown->keep($key, $past, $verdict);
             }
-            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $sewn, $read, $judge)];
+            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $key, $sewn, $read, $judge)];
         }
         $shown->put();
 

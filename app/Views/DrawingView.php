@@ -30,10 +30,11 @@ final readonly class DrawingView
 
     public static function of(Lesson|Drill $lesson): ?self
     {
-        if ($lesson->sampler->pieces === []) {
+        $sampler = $lesson instanceof Drill ? $lesson->sampler() : $lesson->sampler;
+        if ($sampler->pieces === []) {
             return null;
         }
-        $drawing = Drawing::of($lesson->sampler);
+        $drawing = Drawing::of($sampler);
 
         return new self(
             $drawing->widthMm(), $drawing->heightMm(),

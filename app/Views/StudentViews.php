@@ -10,6 +10,7 @@ use App\Records\ClassAsRead;
 use App\Records\KeptSample;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
+use App\Support\NearMemory;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\NextLesson\Reason;
@@ -19,7 +20,9 @@ use OpenSeam\Core\Words;
 /** The short lines about a student that several places show. */
 final readonly class StudentViews
 {
-    public function __construct(private Shelf $shelf, private Adviser $adviser) {}
+    private const TOLD_SECONDS = 12 * 3600;
+
+    public function __construct(private Shelf $shelf, private Adviser $adviser, private NearMemory $memory) {}
 
     /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
     public function inHand(StudentAsRead $s, Words $words, bool $theirs = false): InHandView
@@ -33,7 +36,13 @@ final readonly class StudentViews
         return new InHandView($s->lesson(), $s->drill(), $s->kind()->value, Titles::of($this->shelf->bundle(), $s->lesson(), $s->drill()), $change, $s->isOverruled());
     }
 
+    /** The same each time for what the sample showed, which its key stands for. */
     public function last(KeptSample $kept, Words $words): LastSampleView
+    {
+        return $kept->key === null ? $this->tell($kept, $words) : $this->memory->remember("last/$kept->key", self::TOLD_SECONDS, fn (): LastSampleView => $this->tell($kept, $words));
+    }
+
+    private function tell(KeptSample $kept, Words $words): LastSampleView
     {
         $grade = $kept->grade();
         $telling = $grade->telling();

@@ -243,6 +243,30 @@ cluster_upgrade() {
     say "$node serves the version in $code."
 }
 
+# Several machines on few cores are as fast together as one: held to a share each, they show what one more brings.
+cluster_share() {
+    local node=${1:-} hundredths=${2:-} group pid
+    case "$node" in web1 | web2) ;; *) fail "a web node is held to a share: web1 or web2." ;; esac
+    [[ "$hundredths" =~ ^[0-9]{1,4}$ ]] || fail "say how many hundredths of a core, such as: ./seam cluster share web1 40"
+    if [ -d /sys/fs/cgroup/cpu ]; then
+        group=/sys/fs/cgroup/cpu/open-seam-$KEY-$node
+        mkdir -p "$group" 2>/dev/null && echo 100000 >"$group/cpu.cfs_period_us" 2>/dev/null && echo $((hundredths > 0 ? hundredths * 1000 : -1)) >"$group/cpu.cfs_quota_us" 2>/dev/null
+    else
+        group=/sys/fs/cgroup/open-seam-$KEY-$node
+        { echo +cpu >/sys/fs/cgroup/cgroup.subtree_control; } 2>/dev/null || true
+        mkdir -p "$group" 2>/dev/null && echo "$([ "$hundredths" -gt 0 ] && echo $((hundredths * 1000)) || echo max) 100000" >"$group/cpu.max" 2>/dev/null
+    fi || fail "no shares of the processors can be given on this machine."
+    for pid in $(group_of "$SEAM_VAR/$node/web/run/php.group" php-fpm) $(group_of "$SEAM_VAR/$node/web/run/web.group" nginx); do echo "$pid" >"$group/cgroup.procs"; done
+    say "$node: $([ "$hundredths" -gt 0 ] && echo "$hundredths hundredths of a core" || echo "all it can get")."
+}
+
+cluster_backup() {
+    local file
+    [ -n "${1:-}" ] || fail "say where to: ./seam cluster backup FILE"
+    file=$(realpath -m -- "$1")
+    web_seam web1 "$(web_code web1)" backup "$file"
+}
+
 # Filled beside the present data through one web node; then all of them go over to it together, so that nobody keeps anything in the old ones.
 cluster_restore() {
     local file=${1:-} node new

@@ -183,6 +183,31 @@ final class BrokenTest extends TestCase
         self::assertStringContainsString('are the same, table by table', self::well(['equal']));
     }
 
+    public function test_what_was_backed_up_comes_back_on_all_nodes(): void
+    {
+        $file = sys_get_temp_dir().'/seam-cluster-'.bin2hex(random_bytes(4)).'.backup';
+        $rows = function (string $said): string {
+            self::assertSame(1, preg_match('/\d+ rows in \d+ tables, \d+ photos/', $said, $m), $said);
+
+            return $m[0];
+        };
+        try {
+            $held = $rows(self::well(['backup', $file], 120));
+            self::well(['load', '--teachers=2', '--saves=6', '--corrections=1', '--plans=1'], 120);
+            $more = $rows(self::well(['backup', "$file.2"], 120));
+            self::assertNotSame($held, $more, 'something was kept since');
+            self::assertStringContainsString('All web nodes serve open_seam_', self::well(['restore', $file], 240));
+            self::assertSame($held, $rows(self::well(['backup', "$file.2"], 120)));
+            self::assertStringContainsString('are the same, table by table', self::well(['equal']));
+            self::assertSame(200, self::ask('/up'));
+            [$exit, $said] = self::seam(['cluster', 'restore', __FILE__], [], 60);
+            self::assertSame(1, $exit);
+            self::assertStringContainsString('nothing was changed', $said);
+        } finally {
+            array_map(unlink(...), glob("$file*") ?: []);
+        }
+    }
+
     public function test_the_doctor_goes_round_all_of_them(): void
     {
         $said = self::well(['doctor'], 120);

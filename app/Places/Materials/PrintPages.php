@@ -73,7 +73,7 @@ final readonly class PrintPages
     /** @throws InputError when none of its drills is sewn */
     private static function drills(Sheet $sheet, Lesson $lesson): void
     {
-        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->sampler->pieces !== []);
+        $sewn = array_filter($lesson->drills, fn (Drill $d): bool => $d->sampler()->pieces !== []);
         $sewn !== [] || throw InputError::at('what', 'drills', "The drills of {$lesson->title} have no rows to print; its card can be printed.");
         foreach ($sewn as $drill) {
             SamplerPages::drill($sheet, $drill);

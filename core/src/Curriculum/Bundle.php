@@ -104,6 +104,7 @@ final readonly class Bundle
         }
         foreach ($lesson->drills as $drill) {
             self::checkSkill("lessons.{$lesson->id}.drills.{$drill->id}", $drill->skill, $skills);
+            $drill->sampler();
         }
         foreach ($lesson->faults as $fault) {
             isset($faults[$fault]) || throw InputError::at("lessons.{$lesson->id}.faults", $fault, 'This must be the id of a fault of the bundle.');

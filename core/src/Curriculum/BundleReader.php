@@ -211,7 +211,7 @@ final class BundleReader
      */
     public static function drills(Data $lesson): array
     {
-        return array_map(fn (Data $d): Drill => new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), self::sampler($d->part('sampler'), new Threads)), $lesson->parts('drills'));
+        return array_map(fn (Data $d): Drill => new Drill($d->text('id'), $d->text('title'), $d->text('skill'), $d->number('minutes'), $d->text('text'), fn (): Sampler => self::sampler($d->part('sampler'), new Threads)), $lesson->parts('drills'));
     }
 
     /** @throws InputError when a row or a line does not belong to a piece */
