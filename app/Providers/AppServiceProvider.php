@@ -14,6 +14,7 @@ use App\Records\Shelf;
 use App\Records\Standings;
 use App\Support\CurrentStudio;
 use App\Support\Database\PatientConnection;
+use App\Support\Database\ReadyConnector;
 use App\Support\MailboxTransport;
 use App\Support\Metrics\Counts;
 use App\Support\NearMemory;
@@ -54,6 +55,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Standings::class);
         $this->app->singleton(NearMemory::class, fn (): NearMemory => NearMemory::standard());
         self::keepConnections();
+        $this->app->bind('db.connector.mariadb', ReadyConnector::class);
         Connection::resolverFor('mariadb', fn (Closure|PDO $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
     }
 

@@ -34,7 +34,7 @@ final readonly class ReadClass
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($ids, $words);
         $assigned = LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
-        $standings = $this->standings->of($class->id, $ids, $now);
+        $standings = $this->standings->of($class, $ids, $now, fn (): array => $records);
         $students = [];
         foreach ($enrolments as $enrolment) {
             $id = $enrolment->student_id;

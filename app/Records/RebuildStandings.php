@@ -13,8 +13,8 @@ use OpenSeam\Core\Words;
 
 /**
  * Works out standings anew from the kept samples, class by class: it can be stopped
- * and begun again. Those of classes that were put away stay as they were worked out,
- * unless all are asked for: nobody is taught by them, and there may be many years of them.
+ * and begun again. Classes that were put away have none: nobody is taught by them, and
+ * there may be many years of them.
  */
 final readonly class RebuildStandings
 {
@@ -23,13 +23,12 @@ final readonly class RebuildStandings
     /**
      * Of every class in reach.
      *
-     * @param  bool  $putAway  those of classes that were put away too
      * @return int students rebuilt
      */
-    public function __invoke(bool $putAway = false): int
+    public function __invoke(): int
     {
         $count = 0;
-        foreach (SewingClass::query()->withTrashed()->when(! $putAway, fn ($q) => $q->whereNull('archived_at'))->orderBy('id')->lazyById() as $class) {
+        foreach (SewingClass::query()->withTrashed()->whereNull('archived_at')->orderBy('id')->lazyById() as $class) {
             $count += $this->ofClass($class);
         }
 

@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Models\Enrolment;
 use App\Models\OwnLook;
+use App\Models\SewingClass;
 use App\Models\SkillStanding;
 use App\Support\CurrentStudio;
 use DateTimeImmutable;
@@ -54,15 +55,16 @@ final class Standings
     }
 
     /**
-     * Works a student's standings out anew and stores them, for each class they are in: their
-     * history goes with them. The one place that writes them: keeping a sample and rebuilding
+     * Works a student's standings out anew and stores them, for each class they are in that was not
+     * put away: their history goes with them. The one place that writes them: keeping a sample and rebuilding
      * everything are the same act.
      *
      * @param  list<Evidence>  $evidence
      */
     public function store(string $studio, string $student, array $evidence): void
     {
-        foreach (Enrolment::query()->withoutGlobalScope('seen')->where('student_id', $student)->orderBy('class_id')->pluck('class_id') as $class) {
+        $taught = SewingClass::query()->withoutGlobalScope('seen')->withTrashed()->whereNull('archived_at')->select('id');
+        foreach (Enrolment::query()->withoutGlobalScope('seen')->where('student_id', $student)->whereIn('class_id', $taught)->orderBy('class_id')->pluck('class_id') as $class) {
             $this->storeIn($studio, is_string($class) ? $class : '', $student, $evidence);
         }
     }
@@ -89,13 +91,40 @@ final class Standings
         SkillStanding::query()->insert($rows);
     }
 
+    /** Those of classes that were put away go: years of them would stand between those that are asked for. */
+    public function letGo(): void
+    {
+        SkillStanding::query()->whereIn('class_id', SewingClass::query()->withoutGlobalScope('seen')->withTrashed()->whereNotNull('archived_at')->select('id'))->delete();
+    }
+
     /**
-     * Stored standings as the core sees them at a moment. A class has thousands: read as plain rows.
+     * Standings as the core sees them at a moment: the stored ones, or of a class that was put away those of its records.
      *
      * @param  list<string>  $students
+     * @param  callable(): array<string, list<KeptSample>>  $records  by student
      * @return array<string, array<string, Standing>> by student and skill
      */
-    public function of(string $class, array $students, DateTimeImmutable $now): array
+    public function of(SewingClass $class, array $students, DateTimeImmutable $now, callable $records): array
+    {
+        $standings = $class->archived_at === null ? $this->stored($class->id, $students, $now)
+            : array_map(fn (array $kept): array => $this->book()->standings(array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $kept), $now), $records());
+
+        // What they sewed and read by themselves since, each by the student it is of.
+        $practice = new OwnPractice($this->table());
+        foreach (OwnLook::ofStudents($students)->where('place', 'home')->groupBy('student_id') as $student => $looks) {
+            $standings[$student] = $practice->after($standings[$student] ?? [], array_values($looks->map(fn (OwnLook $l): Evidence => $l->evidence())->all()));
+        }
+
+        return $standings;
+    }
+
+    /**
+     * A class has thousands: read as plain rows.
+     *
+     * @param  list<string>  $students
+     * @return array<string, array<string, Standing>>
+     */
+    private function stored(string $class, array $students, DateTimeImmutable $now): array
     {
         $book = $this->book();
         $utc = new DateTimeZone('UTC');
@@ -106,12 +135,6 @@ final class Standings
             $known = (float) $row->known;
             $showings = array_map(fn (mixed $w): float => is_numeric($w) ? (float) $w : 0.0, array_values((array) json_decode($row->showings, true)));
             $standings[$row->student_id][$row->skill] = new Standing($row->skill, $known, $book->fade($row->skill, $known, $at, $now), $showings, $at);
-        }
-
-        // What they sewed and read by themselves since, each by the student it is of.
-        $practice = new OwnPractice($this->table());
-        foreach (OwnLook::ofStudents($students)->where('place', 'home')->groupBy('student_id') as $student => $looks) {
-            $standings[$student] = $practice->after($standings[$student] ?? [], array_values($looks->map(fn (OwnLook $l): Evidence => $l->evidence())->all()));
         }
 
         return $standings;

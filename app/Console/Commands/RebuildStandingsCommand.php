@@ -12,11 +12,11 @@ final class RebuildStandingsCommand extends Command
 {
     protected $signature = 'seam:rebuild-standings';
 
-    protected $description = 'Work out every skill standing anew from the kept samples, those of classes that were put away too';
+    protected $description = 'Work out every skill standing anew from the kept samples';
 
     public function handle(RebuildStandings $rebuild, CurrentStudio $studio): int
     {
-        $this->info(sprintf('Rebuilt the standings of %d enrolments.', $studio->everywhere(fn (): int => $rebuild(true))));
+        $this->info(sprintf('Rebuilt the standings of %d enrolments.', $studio->everywhere(fn (): int => $rebuild())));
 
         return self::SUCCESS;
     }

@@ -32,7 +32,7 @@ final readonly class ReadMatrix
         $now = Clock::now();
         $enrolments = Enrolment::seated($class->id)->keyBy('student_id');
         $ids = array_map(strval(...), array_keys($enrolments->all()));
-        $standings = $this->standings->of($class->id, $ids, $now);
+        $standings = $this->standings->of($class, $ids, $now, fn (): array => $this->records->of($ids, $words));
         $given = [];
         foreach (LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->select('student_id', 'lesson', 'drill', 'overruled')->toBase()->get() as $row) {
             /** @var object{student_id: string, lesson: string|null, drill: string|null, overruled: int} $row */

@@ -9,13 +9,14 @@ use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\Studio;
+use App\Records\Standings;
 use App\Support\CurrentStudio;
 use Illuminate\Support\Facades\DB;
 
 /** What time does: classes that ended are put away and deleted as the owner set it, what was deleted goes for good, what is of the day is swept out. */
 final readonly class Housekeeping
 {
-    public function __construct(private CurrentStudio $studio, private Remove $remove) {}
+    public function __construct(private CurrentStudio $studio, private Remove $remove, private Standings $standings) {}
 
     public function __invoke(): void
     {
@@ -34,6 +35,7 @@ final readonly class Housekeeping
     private function sweep(Studio $studio): void
     {
         $this->ended($studio->archive_after_days)->whereNull('archived_at')->update(['archived_at' => now()]);
+        $this->standings->letGo();
         $studio->delete_after_days === null || $this->ended($studio->delete_after_days)->whereNotNull('archived_at')->get()->each(fn (SewingClass $c) => $c->delete());
         $over = now()->subDays(Remove::UNDO_DAYS);
         SewingClass::query()->onlyTrashed()->where('deleted_at', '<', $over)->get()->each($this->remove->classForGood(...));

@@ -39,7 +39,9 @@ final readonly class ClassGaps
             $tried = count($students) + count($sure[$skill] ?? []);
             count($students) < self::FEWEST || $gaps[] = ['skill' => (string) $skill, 'open' => $students, 'tried' => $tried, 'again' => count($students) / $tried >= self::SHOW_AGAIN];
         }
-        usort($gaps, fn (array $a, array $b): int => [$b['again'], count($b['open']) * $carries[$b['skill']]] <=> [$a['again'], count($a['open']) * $carries[$a['skill']]]);
+        // What weighs the same stands in the order of the skills, whatever order they were read in.
+        $place = array_flip(array_map(strval(...), array_keys($skills->all())));
+        usort($gaps, fn (array $a, array $b): int => [$b['again'], count($b['open']) * $carries[$b['skill']], $place[$a['skill']]] <=> [$a['again'], count($a['open']) * $carries[$a['skill']], $place[$b['skill']]]);
 
         return new self($gaps, self::pairs($open, $sure, $carries, $sewing));
     }

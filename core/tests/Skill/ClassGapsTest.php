@@ -55,6 +55,32 @@ final class ClassGapsTest extends TestCase
         self::assertSame([['a', 'c'], ['d', 'b']], array_map(fn (array $p): array => [$p['helper'], $p['learner']], $more));
     }
 
+    public function test_the_order_in_which_standings_were_read_changes_nothing(): void
+    {
+        // By lot; the line and the bow weigh the same here, and stand in the order of the skills.
+        mt_srand(19);
+        for ($class = 0; $class < 60; $class++) {
+            $known = [];
+            foreach (range('a', 'h') as $student) {
+                foreach (['thread', 'line', 'turn', 'bow'] as $skill) {
+                    mt_rand(0, 3) === 0 || $known[$student][$skill] = mt_rand(0, 2) === 0 ? 0.99 : 0.4;
+                }
+            }
+            $as = self::gaps($known);
+            foreach (range(1, 3) as $time) {
+                $mixed = array_map(function (array $mine): array {
+                    $keys = array_keys($mine);
+                    shuffle($keys);
+
+                    return array_replace(array_flip($keys), $mine);
+                }, $known);
+                self::assertEquals([$as->gaps, $as->pairs], [self::gaps($mixed)->gaps, self::gaps($mixed)->pairs]);
+            }
+        }
+        $tie = self::gaps(['a' => ['bow' => 0.4, 'turn' => 0.4], 'b' => ['bow' => 0.4, 'turn' => 0.4]]);
+        self::assertSame(['turn', 'bow'], array_column($tie->gaps, 'skill'));
+    }
+
     public function test_nobody_and_nothing(): void
     {
         self::assertSame([[], []], [self::gaps([])->gaps, self::gaps(['a' => []])->pairs]);
