@@ -31,7 +31,15 @@ final readonly class Evidence
     /** @return list<string> skills that something was read of */
     public function skills(): array
     {
-        return array_values(array_unique(array_map(strval(...), [...array_keys(array_filter($this->weights)), ...array_keys(array_filter($this->extras))])));
+        $read = [];
+        foreach ($this->weights as $skill => $of) {
+            $of === [] || $read[] = (string) $skill;
+        }
+        foreach ($this->extras as $skill => $of) {
+            $of === [] || ($this->weights[$skill] ?? []) !== [] || $read[] = (string) $skill;
+        }
+
+        return $read;
     }
 
     /** The weakest required check of the skill, or of the extras where nothing required was read; null where nothing was read. */
