@@ -6,8 +6,8 @@ namespace App\Records;
 
 use App\Models\FaultHunt;
 use App\Models\Machine;
-use App\Support\Clock;
 use App\Models\Sample;
+use App\Support\Clock;
 use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;

@@ -23,7 +23,7 @@ final class PhotosCommand extends Command
         $to = $this->option('to') ?? PhotoPlaces::wanted() ?? PhotoPlaces::DATABASE;
         $known = [PhotoPlaces::DATABASE, ...PhotoPlaces::DISKS];
         if (! in_array($to, $known, true)) {
-            $this->error("--to is one of these: ".implode(', ', $known).'.');
+            $this->error('--to is one of these: '.implode(', ', $known).'.');
 
             return self::FAILURE;
         }

@@ -60,6 +60,7 @@ final class Registry
             new Calculators\OrderChecks,
             new Calculators\Diagnose,
             new Calculators\MeasurePicture,
+            new Calculators\ReadPicture,
             new Calculators\AdviseFeet,
             new Calculators\TranslateDial,
             new Calculators\ShowTension,

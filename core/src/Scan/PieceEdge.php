@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+use OpenSeam\Core\Measure\LeastSquares;
+
+/**
+ * One edge of the piece: where the shade turns from the lid's to the cloth's, every half millimetre, and the line through
+ * most of these places. What strays from it, a frayed thread or a fold, is left out of the line but known by its place.
+ */
+final readonly class PieceEdge
+{
+    /** Looked at on both sides of where it should be, mm. */
+    private const REACH_MM = 4.0;
+
+    private const EVERY_MM = 0.6;
+
+    /** Corners are frayed and round. */
+    private const FREE_OF_CORNER = 0.06;
+
+    /** Shades are the mean of so much along the way across, mm. */
+    private const SMOOTH_MM = 0.3;
+
+    /** The cloth goes on behind it for so long, mm: a thread that sticks out does not. */
+    private const GOES_ON_MM = 0.8;
+
+    /** Further from the line than this is none of it, mm. */
+    private const OFF_MM = 0.8;
+
+    /** Of the places. */
+    private const AGREE = 0.6;
+
+    /** Local bends are followed over so much of the edge on both sides, mm. */
+    private const LOCAL_MM = 6.0;
+
+    /**
+     * @param  array{float, float}  $from  its beginning, mm
+     * @param  array{float, float}  $along  direction of length one
+     * @param  list<array{float, float}>  $places  along it and off the line inwards, mm
+     */
+    private function __construct(public array $from, public array $along, public float $long, public float $scatter, private array $places) {}
+
+    /**
+     * @param  array{float, float}  $a  about its beginning, mm
+     * @param  array{float, float}  $b  about its end; the piece lies to the right of the way from one to the other, as seen on a picture whose y goes down
+     */
+    public static function find(Sampled $picture, array $a, array $b): ?self
+    {
+        $long = hypot($b[0] - $a[0], $b[1] - $a[1]);
+        if ($long < 10.0) {
+            return null;
+        }
+        $along = [($b[0] - $a[0]) / $long, ($b[1] - $a[1]) / $long];
+        $in = [-$along[1], $along[0]];
+        [$ts, $vs] = [[], []];
+        for ($t = self::FREE_OF_CORNER * $long; $t <= (1 - self::FREE_OF_CORNER) * $long; $t += self::EVERY_MM) {
+            $v = self::crossing($picture, [$a[0] + $t * $along[0], $a[1] + $t * $along[1]], $in);
+            if ($v !== null) {
+                [$ts[], $vs[]] = [$t, $v];
+            }
+        }
+        if (count($ts) < 8 || count($ts) * self::EVERY_MM < 0.5 * $long) {
+            return null;
+        }
+        $line = self::through($ts, $vs);
+        if ($line === null) {
+            return null;
+        }
+        // The line as it really runs: its own beginning and direction.
+        $turn = atan($line->slope);
+        [$c, $s] = [cos($turn), sin($turn)];
+        $dir = [$along[0] * $c + $in[0] * $s, $along[1] * $c + $in[1] * $s];
+        $from = [$a[0] + $line->intercept * $in[0], $a[1] + $line->intercept * $in[1]];
+        $places = [];
+        foreach ($ts as $i => $t) {
+            $places[] = [$t / $c + ($vs[$i] - $line->at($t)) * $s, ($vs[$i] - $line->at($t)) * $c];
+        }
+
+        return new self($from, $dir, $long / $c, max(0.01, $line->residualSd), $places);
+    }
+
+    /**
+     * So far along from where the piece begins at it, and so far inwards.
+     *
+     * @return array{float, float} a place in the picture, mm
+     */
+    public function place(float $begins, float $along, float $in): array
+    {
+        $t = $begins + $along;
+
+        return [$this->from[0] + $t * $this->along[0] - $in * $this->along[1], $this->from[1] + $t * $this->along[1] + $in * $this->along[0]];
+    }
+
+    /** How far along it the other one crosses it, mm. */
+    public function meets(self $other): ?float
+    {
+        $det = $this->along[0] * $other->along[1] - $this->along[1] * $other->along[0];
+
+        return abs($det) < 0.3 ? null : (($other->from[0] - $this->from[0]) * $other->along[1] - ($other->from[1] - $this->from[1]) * $other->along[0]) / $det;
+    }
+
+    /** @return array{float, float} how far inwards of its line the cloth really begins about there, mm, and the standard uncertainty of that */
+    public function bendAt(float $along): array
+    {
+        $near = array_values(array_map(fn (array $p): float => $p[1], array_filter($this->places, fn (array $p): bool => abs($p[0] - $along) <= self::LOCAL_MM && abs($p[1]) <= 2 * self::OFF_MM)));
+        if (count($near) < 5) {
+            return [0.0, $this->scatter];
+        }
+        sort($near);
+        $middle = $near[intdiv(count($near), 2)];
+        $apart = array_map(fn (float $v): float => abs($v - $middle), $near);
+        sort($apart);
+
+        // A median of n values is known to 1.25 of their deviation by √n; the deviation is 1.48 of the median distance (normal).
+        return [$middle, 1.25 * 1.48 * $apart[intdiv(count($apart), 2)] / sqrt(count($near) / 2)];
+    }
+
+    /**
+     * Where the cloth begins on the way inwards, mm from where it was thought to; null where both sides look alike.
+     *
+     * @param  array{float, float}  $at
+     * @param  array{float, float}  $in
+     */
+    private static function crossing(Sampled $picture, array $at, array $in): ?float
+    {
+        $step = $picture->step();
+        $n = (int) ceil(2 * self::REACH_MM / $step);
+        $seen = [];
+        for ($i = 0; $i <= $n; $i++) {
+            $v = -self::REACH_MM + $i * $step;
+            $seen[] = $picture->at($at[0] + $v * $in[0], $at[1] + $v * $in[1]);
+        }
+        $seen = array_values(array_filter($seen, fn (?array $s): bool => $s !== null));
+        // Beside the picture there is no lid: begun later.
+        $lost = $n + 1 - count($seen);
+        $few = (int) ceil(1.0 / $step);
+        if (count($seen) < 5 * $few) {
+            return null;
+        }
+        $lid = self::mean(array_slice($seen, 0, $few));
+        $cloth = self::mean(array_slice($seen, -2 * $few));
+        $axis = [$cloth[0] - $lid[0], $cloth[1] - $lid[1], $cloth[2] - $lid[2]];
+        $size = $axis[0] ** 2 + $axis[1] ** 2 + $axis[2] ** 2;
+        if ($size < 8.0 ** 2) {
+            return null;
+        }
+        $share = array_map(fn (array $s): float => (($s[0] - $lid[0]) * $axis[0] + ($s[1] - $lid[1]) * $axis[1] + ($s[2] - $lid[2]) * $axis[2]) / $size, $seen);
+        $share = Signal::smoothed($share, max(1, (int) round(self::SMOOTH_MM / 2 / $step)));
+        $run = max(2, (int) round(self::GOES_ON_MM / $step));
+        for ($i = 1; $i < count($share) - $run; $i++) {
+            if ($share[$i - 1] < 0.5 && $share[$i] >= 0.5 && self::goesOn(array_slice($share, $i, $run))) {
+                return -self::REACH_MM + ($lost + $i - ($share[$i] - 0.5) / max(0.01, $share[$i] - $share[$i - 1])) * $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<float>  $share */
+    private static function goesOn(array $share): bool
+    {
+        return array_sum($share) >= 0.6 * count($share) && array_filter($share, fn (float $s): bool => $s <= 0.3) === [];
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $seen
+     * @return array{float, float, float}
+     */
+    private static function mean(array $seen): array
+    {
+        $n = max(1, count($seen));
+
+        return [array_sum(array_column($seen, 0)) / $n, array_sum(array_column($seen, 1)) / $n, array_sum(array_column($seen, 2)) / $n];
+    }
+
+    /**
+     * A line through most of the places.
+     *
+     * @param  list<float>  $ts
+     * @param  list<float>  $vs
+     */
+    private static function through(array $ts, array $vs): ?LeastSquares
+    {
+        // Through the middle of the steps between places far apart: what strays does not pull at it (Theil, 1950).
+        $half = intdiv(count($ts), 2);
+        $slopes = [];
+        for ($i = 0; $i < $half; $i++) {
+            $slopes[] = ($vs[$i + $half] - $vs[$i]) / ($ts[$i + $half] - $ts[$i]);
+        }
+        sort($slopes);
+        $slope = $slopes[intdiv(count($slopes), 2)];
+        $rests = array_map(fn (float $v, float $t): float => $v - $slope * $t, $vs, $ts);
+        sort($rests);
+        $line = null;
+        $at = fn (float $t): float => $slope * $t + $rests[intdiv(count($rests), 2)];
+        foreach ([self::OFF_MM, 0.7 * self::OFF_MM] as $off) {
+            $in = array_values(array_filter(array_keys($ts), fn (int $i): bool => abs($vs[$i] - $at($ts[$i])) <= $off));
+            if (count($in) < self::AGREE * count($ts)) {
+                return $line;
+            }
+            $line = LeastSquares::fit(array_map(fn (int $i): float => $ts[$i], $in), array_map(fn (int $i): float => $vs[$i], $in));
+            $at = $line->at(...);
+        }
+
+        return $line;
+    }
+}

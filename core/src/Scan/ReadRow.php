@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+use OpenSeam\Core\Measure\Reading;
+
+/** What one row of a piece says, each value with its standard uncertainty; and what of it cannot be told, and why. */
+final readonly class ReadRow
+{
+    /** How well a place between pixels is told in any picture, mm. */
+    private const PLACE_MM = 0.05;
+
+    /** A mark is read over so much of the row on both sides, mm. */
+    private const MARK_MM = 4.0;
+
+    /** Where no marks are named: so many, evenly. */
+    private const MARKS = 5;
+
+    /** A place that is known no better than that is not told, mm. */
+    private const MOST_UNSURE_MM = 0.25;
+
+    private const SHORTEST_MM = 0.8;
+
+    private const LONGEST_MM = 7.0;
+
+    /** How much more the shade changes along the row than beside it, in squares. */
+    private const STRONGER = 2.5;
+
+    private const BESIDE = 12;
+
+    /**
+     * @param  list<array{float, Reading}>  $allowance  place along the row, mm, and how far it is from the edge there
+     */
+    private function __construct(public array $allowance, public ?Reading $length, public ?Reading $width, public ?CannotRead $cannot) {}
+
+    public static function cannot(CannotRead $why): self
+    {
+        return new self([], null, null, $why);
+    }
+
+    /**
+     * @param  string  $side  left, right, top or bottom: the edge it is measured from
+     * @param  float  $aboutMm  from it
+     * @param  list<float>  $marks  along it, mm; empty: five, evenly
+     */
+    public static function find(FoundPiece $piece, string $side, float $aboutMm, bool $zigzag, array $marks): self
+    {
+        if ($aboutMm > $piece->deep($side) - 1.0) {
+            return self::cannot(CannotRead::OffPiece);
+        }
+        $strip = RowStrip::of($piece, $side, $aboutMm, $zigzag ? 7.5 : 5.0, ! $zigzag);
+        if ($strip === null) {
+            return self::cannot(CannotRead::OffPiece);
+        }
+        $stroke = $zigzag ? ZigzagTrace::find($strip) : null;
+        if ($stroke instanceof CannotRead) {
+            return self::cannot($stroke);
+        }
+        $trace = $stroke === null ? RowTrace::find($strip, ($aboutMm - $strip->from) / RowStrip::STEP_MM) : $stroke->middle;
+        if (! $trace instanceof RowTrace) {
+            return self::cannot($trace);
+        }
+        $length = $stroke === null ? self::length($strip, $trace) : $stroke->length;
+        // A line without stitches is a stripe, a fold or a pencil line.
+        if ($length === null) {
+            return self::cannot(CannotRead::NoStitches);
+        }
+        $allowance = self::marks($piece, $side, $strip, $trace, $marks);
+
+        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $length, $stroke?->width, null);
+    }
+
+    /**
+     * @param  list<float>  $marks
+     * @return list<array{float, Reading}>
+     */
+    private static function marks(FoundPiece $piece, string $side, RowStrip $strip, RowTrace $trace, array $marks): array
+    {
+        $long = $piece->long($side);
+        $marks = $marks === [] ? array_map(fn (int $i): float => $long * ($i + 0.5) / self::MARKS, range(0, self::MARKS - 1)) : $marks;
+        $found = [];
+        foreach ($marks as $at) {
+            $near = array_values(array_filter($trace->away, fn (int $b): bool => abs(($b + 0.5) * RowTrace::BAND * RowStrip::STEP_MM - $at) <= self::MARK_MM, ARRAY_FILTER_USE_KEY));
+            if ($at < 0 || $at > $long || count($near) < 2) {
+                continue;
+            }
+            $n = count($near);
+            $mean = array_sum($near) / $n;
+            $spread = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1));
+            [$bend, $unsure] = $piece->bendAt($side, $at);
+            $reading = Reading::combined(
+                $strip->from + $mean * RowStrip::STEP_MM - $bend, self::PLACE_MM, $piece->picture->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n),
+            );
+            $reading->u > self::MOST_UNSURE_MM || $found[] = [$at, $reading];
+        }
+
+        return $found;
+    }
+
+    private static function length(RowStrip $strip, RowTrace $trace): ?Reading
+    {
+        $signal = self::along($strip, $trace, 0);
+        // Beside the row the cloth has a weave too: what repeats no more strongly than that is no stitch.
+        if (Signal::power($signal) < self::STRONGER * max(Signal::power(self::along($strip, $trace, self::BESIDE)), Signal::power(self::along($strip, $trace, -self::BESIDE)))) {
+            return null;
+        }
+        $found = Repeats::find($signal, (int) round(self::SHORTEST_MM / RowStrip::STEP_MM), (int) round(self::LONGEST_MM / RowStrip::STEP_MM));
+
+        return $found === null ? null : Reading::combined($found[0] * RowStrip::STEP_MM, $found[1] * RowStrip::STEP_MM, 0.004 * $found[0] * RowStrip::STEP_MM);
+    }
+
+    /**
+     * Thread along the row, less what changes slowly.
+     *
+     * @param  int  $aside  steps beside it
+     * @return list<float>
+     */
+    private static function along(RowStrip $strip, RowTrace $trace, int $aside): array
+    {
+        $from = ((int) array_key_first($trace->away)) * RowTrace::BAND;
+        $to = ((int) array_key_last($trace->away) + 1) * RowTrace::BAND;
+        $signal = [];
+        for ($i = $from; $i < $to; $i++) {
+            $j = (int) round($trace->at($i + 0.5)) + $aside;
+            $sum = 0.0;
+            for ($k = $j - 2; $k <= $j + 2; $k++) {
+                $sum += $strip->thread[$i][$k] ?? 0.0;
+            }
+            $signal[] = $sum / 5;
+        }
+        $slow = Signal::smoothed($signal, (int) round(4.0 / RowStrip::STEP_MM));
+
+        return array_map(fn (float $s, float $m): float => $s - $m, Signal::smoothed($signal, 1), $slow);
+    }
+}
