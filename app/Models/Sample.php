@@ -64,7 +64,10 @@ final class Sample extends OwnedByStudio
     {
         $word = SampleNote::query()->select('kind')->whereColumn('sample_notes.sample_id', 'samples.id')->whereIn('kind', [SampleNote::WITHDRAWN, SampleNote::BROUGHT_BACK])->orderByDesc('turn')->limit(1);
 
-        return self::query()->select('samples.*')->selectSub($word->toBase(), 'last_word')->whereIn('student_id', $students)->orderBy('turn')->orderBy('late')->orderBy('kept_at')->orderBy('id');
+        $samples = self::query()->select('samples.*');
+        $samples->getQuery()->selectSub($word->toBase(), 'last_word');
+
+        return $samples->whereIn('student_id', $students)->orderBy('turn')->orderBy('late')->orderBy('kept_at')->orderBy('id');
     }
 
     /** Of a query over samples: without those that a later one corrects. */

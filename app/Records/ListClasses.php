@@ -20,10 +20,10 @@ final readonly class ListClasses
         $now = Clock::now();
         $names = $sessions = [];
         // Of the sessions of the days before all are over whatever they lasted. Every page asks for this: one question.
-        $rows = SewingClass::query()->whereNull('archived_at')
+        $rows = SewingClass::query()->whereNull('classes.archived_at')->toBase()
             ->leftJoin('course_plans', 'course_plans.class_id', '=', 'classes.id')
             ->leftJoin('plan_sessions', fn (JoinClause $join) => $join->on('plan_sessions.course_plan_id', 'course_plans.id')->where('plan_sessions.starts_at', '>', $now->subDays(2)->utc()->format('Y-m-d H:i:s')))
-            ->toBase()->get(['classes.id', 'classes.name', 'plan_sessions.starts_at', 'plan_sessions.minutes', 'plan_sessions.begun_at', 'plan_sessions.ended_at']);
+            ->get(['classes.id', 'classes.name', 'plan_sessions.starts_at', 'plan_sessions.minutes', 'plan_sessions.begun_at', 'plan_sessions.ended_at']);
         foreach ($rows as $row) {
             /** @var object{id: string, name: string, starts_at: string|null} $row */
             $names[$row->id] = $row->name;

@@ -1258,6 +1258,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/read-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A sewn piece in a scan: its size, and of each row the allowance at its marks, stitch length and zigzag width; or why it cannot be told. */
+        post: operations["read-picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/read-seam": {
         parameters: {
             query?: never;
@@ -11205,6 +11222,111 @@ export interface operations {
                         skill: string | null;
                         /** @description to plan next */
                         next_opening_mm?: number;
+                    };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    "read-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description base64 of a PNG, a JPEG, or a binary PGM or PPM; the whole piece lies in it, on a lid or card that differs from it */
+                    picture: string;
+                    scale: {
+                        /**
+                         * @description dpi: a flat scan; card: the printed card lies in the picture
+                         * @enum {string}
+                         */
+                        kind: "dpi" | "card";
+                        /** @description pixels an inch */
+                        dpi?: number;
+                    };
+                    /** @description to be read */
+                    rows: {
+                        /** @description told with what was read */
+                        id: string;
+                        /**
+                         * @description as it was sewn
+                         * @enum {string}
+                         */
+                        stitch: "straight" | "zigzag";
+                        /**
+                         * @description as the picture lies
+                         * @enum {string}
+                         */
+                        edge: "left" | "right" | "top" | "bottom";
+                        /** @description from that edge */
+                        about_mm: number;
+                        /** @description along the row, from above or from the left; five, evenly, where left out */
+                        marks_mm?: number[];
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        piece: null | {
+                            /** @description upper and lower edge, their mean */
+                            width_mm: number;
+                            /** @description left and right edge, their mean */
+                            height_mm: number;
+                            /** @description mm from the upper left corner of the picture; the piece’s own from the upper left clockwise */
+                            corners: number[][];
+                        };
+                        /** @description as they were asked for */
+                        rows: {
+                            /** @description as given */
+                            id: string;
+                            /** @description at each mark where it can be told */
+                            allowance: {
+                                /** @description along the row */
+                                at_mm: number;
+                                /** @description to the edge */
+                                mm: number;
+                                /** @description standard uncertainty */
+                                u_mm: number;
+                            }[];
+                            /** @description of a stitch; of a zigzag, along the row for each stroke */
+                            length: null | {
+                                /** @description value */
+                                mm: number;
+                                /** @description standard uncertainty */
+                                u_mm: number;
+                            };
+                            /** @description of a zigzag */
+                            width: null | {
+                                /** @description value */
+                                mm: number;
+                                /** @description standard uncertainty */
+                                u_mm: number;
+                            };
+                            cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "no-row" | "which-line" | "no-stitches" | "off-piece");
+                        }[];
+                        cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "no-row" | "which-line" | "no-stitches" | "off-piece");
                     };
                 };
             };
