@@ -9,6 +9,11 @@ use OpenSeam\Core\Measure\Reading;
 /** What one row of a piece says, each value with its standard uncertainty; and what of it cannot be told, and why. */
 final readonly class ReadRow
 {
+    /** A row is looked for so far on both sides of where it should be, mm; one that goes to and fro needs room for that. */
+    private const REACH_MM = 5.0;
+
+    private const ZIGZAG_REACH_MM = 7.5;
+
     /** How well a place between pixels is told in any picture, mm. */
     private const PLACE_MM = 0.05;
 
@@ -44,13 +49,14 @@ final readonly class ReadRow
      * @param  string  $side  left, right, top or bottom: the edge it is measured from
      * @param  float  $aboutMm  from it
      * @param  list<float>  $marks  along it, mm; empty: five, evenly
+     * @param  float|null  $reachMm  it is looked for so far on both sides of that
      */
-    public static function find(FoundPiece $piece, string $side, float $aboutMm, bool $zigzag, array $marks): self
+    public static function find(FoundPiece $piece, string $side, float $aboutMm, bool $zigzag, array $marks, ?float $reachMm = null): self
     {
         if ($aboutMm > $piece->deep($side) - 1.0) {
             return self::cannot(CannotRead::OffPiece);
         }
-        $strip = RowStrip::of($piece, $side, $aboutMm, $zigzag ? 7.5 : 5.0, ! $zigzag);
+        $strip = RowStrip::of($piece, $side, $aboutMm, $reachMm ?? ($zigzag ? self::ZIGZAG_REACH_MM : self::REACH_MM), ! $zigzag);
         if ($strip === null) {
             return self::cannot(CannotRead::OffPiece);
         }

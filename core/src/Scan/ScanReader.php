@@ -7,7 +7,9 @@ namespace OpenSeam\Core\Scan;
 use OpenSeam\Core\Measure\Reading;
 
 /**
- * Reads a flat scan of one row sewn along the right edge of the cloth: the edge
+ * Reads a flat scan of one row sewn along the right edge of the cloth. Where the whole
+ * piece lies in it, with lid about it, its four edges are found; otherwise the cloth fills
+ * the scan but for the right: the edge
  * from the steepest change of shade, the row as the dark line beside it, the
  * stitch pitch from how the row repeats. It says what it cannot find rather than
  * guess. Thread darker or lighter than the cloth; the edge within a few degrees of upright.
@@ -16,6 +18,10 @@ final class ScanReader
 {
     public static function read(GreyImage $scan): ScanAnswer
     {
+        $whole = WholeScan::read($scan);
+        if ($whole !== null) {
+            return $whole;
+        }
         $bands = ScanBands::of($scan);
         $dark = self::find($bands, 1);
         if ($dark->cannot === null || $dark->cannot === NotFound::Edge) {

@@ -9,6 +9,7 @@ use OpenSeam\Core\Scan\GreyImage;
 use OpenSeam\Core\Scan\NotFound;
 use OpenSeam\Core\Scan\ScanReader;
 use OpenSeam\Core\Scan\SimulatedSample;
+use OpenSeam\Core\Tests\Support\DrawnPiece;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -25,6 +26,28 @@ final class ScanReaderTest extends TestCase
         // The drift is there as well: two millimetres over the height of the scan.
         self::assertEqualsWithDelta(2.0 / 80, $read->line()->slope, 0.004);
         self::assertGreaterThan(40, count($read->marks));
+    }
+
+    public function test_a_whole_piece_with_lid_about_it(): void
+    {
+        foreach ([[[250, 250, 250], 14.0], [[36, 38, 40], 27.5]] as [$lid, $at]) {
+            $drawn = DrawnPiece::withRow('straight', 'right', $at, 2.5, 0.0, 1.5);
+            [$drawn->widthMm, $drawn->heightMm, $drawn->marginMm, $drawn->lid] = [50.0, 60.0, 8.0, $lid];
+            $image = imagecreatefromstring($drawn->draw(6));
+            self::assertNotFalse($image);
+            $pixels = '';
+            for ($y = 0; $y < imagesy($image); $y++) {
+                for ($x = 0; $x < imagesx($image); $x++) {
+                    $p = imagecolorat($image, $x, $y);
+                    $pixels .= chr(intdiv(299 * ($p >> 16 & 255) + 587 * ($p >> 8 & 255) + 114 * ($p & 255), 1000));
+                }
+            }
+            $read = ScanReader::read(new GreyImage(imagesx($image), imagesy($image), 300.0, $pixels));
+            self::assertNull($read->cannot);
+            self::assertEqualsWithDelta(2.5, (float) $read->length?->value, 0.03);
+            self::assertEqualsWithDelta($at, (float) $read->allowance?->value, 0.2);
+            self::assertEqualsWithDelta(1.5 / 60, $read->line()->slope, 0.004);
+        }
     }
 
     /** @return iterable<string, array{SimulatedSample}> */
