@@ -13,7 +13,7 @@ final class Repeats
     private const ALIKE = 0.22;
 
     /** A peak this near to the highest is taken for the first repeat. */
-    private const AS_HIGH = 0.5;
+    private const AS_HIGH = 0.45;
 
     /** So many repeats are looked at together: eight on, a step is an eighth of one. */
     private const TOGETHER = 8;
