@@ -44,7 +44,7 @@ say "  start again, data kept                                    $(seconds "$c" 
 say "  first-load JavaScript, gzipped                            $(php "$ROOT/ops/first-load.php")"
 say "The core alone, and once more with PHP's just-in-time compiler:"
 php "$ROOT/core/bin/bench.php"
-php -d opcache.enable_cli=1 -d opcache.jit=1254 -d opcache.jit_buffer_size=64M "$ROOT/core/bin/bench.php"
+php -d opcache.enable_cli=1 -d opcache.jit=1254 -d opcache.jit_buffer_size=64M "$ROOT/core/bin/bench.php" alone
 php "$ROOT/ops/bench-http.php" "http://127.0.0.1:$SEAM_PORT"
 say "People and years:"
 artisan seam:grow --studios=50 --password='calico madder chalk' >/dev/null

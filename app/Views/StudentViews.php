@@ -42,6 +42,12 @@ final readonly class StudentViews
         return $kept->key === null ? $this->tell($kept, $words) : $this->memory->remember("last/$kept->key", self::TOLD_SECONDS, fn (): LastSampleView => $this->tell($kept, $words));
     }
 
+    /** @return list<string> rows of a kept sample that something was read of; likewise */
+    public function rows(KeptSample $kept): array
+    {
+        return $kept->key === null ? $kept->readings()->rows() : $this->memory->remember("rows/$kept->key", self::TOLD_SECONDS, fn (): array => $kept->readings()->rows());
+    }
+
     private function tell(KeptSample $kept, Words $words): LastSampleView
     {
         $grade = $kept->grade();

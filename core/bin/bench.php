@@ -91,7 +91,9 @@ foreach ([[40, 105.0], [40, 165.0], [80, 105.0]] as [$lessons, $capacity]) {
     });
     printf("    proven to be the fewest: %d of 51; furthest from the bound: %d sessions\n", $proven, $gap);
 }
-if (GeneralSolver::isThere()) {
+// Once more with the compiler on, what belongs to no speed is left out: bench.php alone.
+$alone = ($argv[1] ?? '') === 'alone';
+if (! $alone && GeneralSolver::isThere()) {
     $ratios = [];
     foreach (range(0, 4) as $seed) {
         $tasks = RandomLessons::course(40, $seed);
@@ -126,6 +128,9 @@ $measure('core: next lesson, 1,000 students × 48 skills × 40 samples', 5, func
 });
 printf("  %-57s %8.1f MB\n", 'core: most memory', memory_get_peak_usage() / 1e6);
 
+if ($alone) {
+    return;
+}
 // Simulated learners in the first course: what each school takes and leaves.
 $learners = 100;
 printf("  %d simulated learners, the first course of %d lessons\n", $learners, count(Fixtures::order()));

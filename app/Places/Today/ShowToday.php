@@ -56,7 +56,7 @@ final readonly class ShowToday
 
         return array_values(array_map(fn (StudentAsRead $s): CaughtUpView => new CaughtUpView(
             $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $held->bench()->away[$s->enrolment->student_id] ?? 'here',
-            array_map(self::kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === $session))),
+            array_map($this->kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === $session))),
         ), $reading->students));
     }
 
@@ -106,9 +106,9 @@ final readonly class ShowToday
         return CarbonImmutable::instance($kept->past->evidence->at)->setTimezone($this->studio->timezone())->isSameDay($reading->now->setTimezone($this->studio->timezone()));
     }
 
-    private static function kept(KeptSample $kept): SessionSampleView
+    private function kept(KeptSample $kept): SessionSampleView
     {
-        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings()->rows(), $kept->verdict?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
+        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $this->views->rows($kept), $kept->verdict?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
     }
 
     private function row(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): TodayRowView
@@ -126,7 +126,7 @@ final readonly class ShowToday
             $this->views->then($reading, $s),
             $this->views->why($s),
             $inHand !== null && $s->lookedAtIn($inHand->session->id),
-            array_map(self::kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $this->isOfNow($k, $reading, $inHand)))),
+            array_map($this->kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $this->isOfNow($k, $reading, $inHand)))),
             $sewing?->toIso8601ZuluString(),
             $bench->away[$s->enrolment->student_id] ?? 'here',
             array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,
