@@ -41,7 +41,7 @@ final class Repeats
         }
         foreach ($peaks as $lag => $v) {
             if ($v >= self::AS_HIGH * max($peaks)) {
-                return self::refined($alike, $lag);
+                return self::again($alike, $lag) ? self::refined($alike, $lag) : null;
             }
         }
 
@@ -66,6 +66,20 @@ final class Repeats
         }
 
         return $alike;
+    }
+
+    /**
+     * What repeats does so a second time: what wanders may look alike to itself once by chance.
+     *
+     * @param  list<float>  $alike
+     */
+    private static function again(array $alike, int $lag): bool
+    {
+        $reach = max(1, (int) ceil($lag / 6));
+        $near = array_slice($alike, 2 * $lag - $reach, 2 * $reach + 1);
+        rsort($near);
+
+        return $near === [] || $near[0] >= self::ALIKE / 2;
     }
 
     /**
