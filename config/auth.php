@@ -7,5 +7,5 @@ return [
     'guards' => ['web' => ['driver' => 'session', 'provider' => 'users']],
     // A link to choose a new password works for an hour; one a minute is sent.
     'passwords' => ['users' => ['provider' => 'users', 'table' => 'password_reset_tokens', 'expire' => 60, 'throttle' => 60]],
-    'providers' => ['users' => ['driver' => 'eloquent', 'model' => App\Models\User::class]],
+    'providers' => ['users' => ['driver' => 'signed-in', 'model' => App\Models\User::class]],
 ];

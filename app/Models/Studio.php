@@ -33,6 +33,9 @@ final class Studio extends Model
 
     use HasUlids, SoonBooted;
 
+    /** All there are: read along with whoever is signed in (Support/SignedIn). */
+    public const COLUMNS = ['id', 'name', 'timezone', 'demo', 'shelf_edition', 'tracing', 'currency', 'cloth_width_mm', 'selvedge_mm', 'spool_m', 'archive_after_days', 'delete_after_days', 'page_weeks', 'deleted_at', 'created_at', 'updated_at'];
+
     protected $guarded = [];
 
     protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float', 'archive_after_days' => 'int', 'delete_after_days' => 'int', 'page_weeks' => 'int', 'deleted_at' => 'immutable_datetime'];

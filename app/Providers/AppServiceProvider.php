@@ -20,6 +20,7 @@ use App\Support\Metrics\Counts;
 use App\Support\NearMemory;
 use App\Support\QuietSessions;
 use App\Support\Reader;
+use App\Support\SignedIn;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -81,6 +82,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventAccessingMissingAttributes();
         Model::preventLazyLoading(! $this->app->environment('production'));
         Mail::extend('mailbox', fn (array $config): MailboxTransport => new MailboxTransport(is_string($config['folder'] ?? null) ? $config['folder'] : storage_path()));
+        Auth::provider('signed-in', fn (Application $app): SignedIn => new SignedIn($app->make('hash'), User::class));
         Session::extend('quiet-database', fn (Application $app): QuietSessions => new QuietSessions(DB::connection(), config()->string('session.table'), config()->integer('session.lifetime'), $app));
         Route::bind('person', fn (string $id): User => User::query()->where('studio_id', Auth::user()->studio_id ?? '')->findOrFail($id));
         Gate::define('own', fn (User $user): bool => $user->role === Role::Owner);

@@ -10,6 +10,7 @@ use App\Records\ClassAsRead;
 use App\Records\KeptSample;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
+use App\Support\CurrentStudio;
 use App\Support\NearMemory;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
@@ -22,7 +23,9 @@ final readonly class StudentViews
 {
     private const TOLD_SECONDS = 12 * 3600;
 
-    public function __construct(private Shelf $shelf, private Adviser $adviser, private NearMemory $memory) {}
+    private const THEN_SECONDS = 600;
+
+    public function __construct(private Shelf $shelf, private Adviser $adviser, private NearMemory $memory, private CurrentStudio $studio) {}
 
     /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
     public function inHand(StudentAsRead $s, Words $words, bool $theirs = false): InHandView
@@ -79,11 +82,22 @@ final readonly class StudentViews
         if ($lesson === null) {
             return '';
         }
-        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples);
-        $met = PastSample::met($this->shelf->bundle()->lesson($lesson), $reading->now);
-        $advice = $this->adviser->advise($reading->class, [...$past, $met], $s->enrolment->student->wishes, $reading->now, $reading->words);
+        $work = function () use ($reading, $s, $lesson): string {
+            $past = array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples);
+            $met = PastSample::met($this->shelf->bundle()->lesson($lesson), $reading->now);
+            $advice = $this->adviser->advise($reading->class, [...$past, $met], $s->enrolment->student->wishes, $reading->now, $reading->words);
 
-        return Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id);
+            return Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id);
+        };
+        $keys = array_map(fn (KeptSample $k): ?string => $k->key, $s->samples);
+        if ($keys === [] || in_array(null, $keys, true)) {
+            return $work();
+        }
+        // What it hangs on besides: how the class is taught, this studio's numbers, and the time, to some minutes.
+        $class = $reading->class;
+        $of = [$keys, $lesson, $class->course, $class->policy, $class->school, $class->lesson_schools, $this->studio->tracing(), $s->enrolment->student->wishes, intdiv($reading->now->getTimestamp(), self::THEN_SECONDS)];
+
+        return $this->memory->remember('then/'.hash('xxh128', serialize($of)), self::THEN_SECONDS, $work);
     }
 
     /** @return list<string> */

@@ -26,6 +26,14 @@ final readonly class PieceEdge
     /** The cloth goes on behind it for so long, mm: a thread that sticks out does not. */
     private const GOES_ON_MM = 0.8;
 
+    /** Before and behind an edge shades are compared over so much, mm. */
+    private const RISE_MM = 0.5;
+
+    /** An edge is so large a part of the way from the lid to what is furthest from it; and at least so many shades. */
+    private const STEP = 0.3;
+
+    private const LEAST_SHADES = 8.0;
+
     /** Further from the line than this is none of it, mm. */
     private const OFF_MM = 0.8;
 
@@ -140,28 +148,52 @@ final readonly class PieceEdge
             return null;
         }
         $lid = self::mean(array_slice($seen, 0, $few));
-        $cloth = self::mean(array_slice($seen, -2 * $few));
-        $axis = [$cloth[0] - $lid[0], $cloth[1] - $lid[1], $cloth[2] - $lid[2]];
-        $size = $axis[0] ** 2 + $axis[1] ** 2 + $axis[2] ** 2;
-        if ($size < 8.0 ** 2) {
+        // How far from the lid's shade: the cloth may begin with a stripe of another colour than it has further in.
+        $off = Signal::smoothed(array_map(fn (array $s): float => sqrt(($s[0] - $lid[0]) ** 2 + ($s[1] - $lid[1]) ** 2 + ($s[2] - $lid[2]) ** 2), $seen), max(1, (int) round(self::SMOOTH_MM / 2 / $step)));
+        $i = self::rise($off, max(2, (int) round(self::RISE_MM / $step)), max(2, (int) round(self::GOES_ON_MM / $step)));
+        if ($i === null) {
             return null;
         }
-        $share = array_map(fn (array $s): float => (($s[0] - $lid[0]) * $axis[0] + ($s[1] - $lid[1]) * $axis[1] + ($s[2] - $lid[2]) * $axis[2]) / $size, $seen);
-        $share = Signal::smoothed($share, max(1, (int) round(self::SMOOTH_MM / 2 / $step)));
-        $run = max(2, (int) round(self::GOES_ON_MM / $step));
-        for ($i = 1; $i < count($share) - $run; $i++) {
-            if ($share[$i - 1] < 0.5 && $share[$i] >= 0.5 && self::goesOn(array_slice($share, $i, $run))) {
-                return -self::REACH_MM + ($lost + $i - ($share[$i] - 0.5) / max(0.01, $share[$i] - $share[$i - 1])) * $step;
+        // Half way up from what is before it to what is behind it.
+        $wide = max(2, (int) round(self::RISE_MM / $step));
+        $gap = intdiv($wide, 2);
+        $half = (array_sum(array_slice($off, max(0, $i - $gap - $wide), $wide)) + array_sum(array_slice($off, $i + $gap, $wide))) / 2 / $wide;
+        for ($k = max(1, $i - $wide); $k <= min($i + $wide, count($off) - 1); $k++) {
+            if ($off[$k - 1] < $half && $off[$k] >= $half) {
+                return -self::REACH_MM + ($lost + $k - ($off[$k] - $half) / max(0.01, $off[$k] - $off[$k - 1])) * $step;
             }
         }
 
         return null;
     }
 
-    /** @param  list<float>  $share */
-    private static function goesOn(array $share): bool
+    /**
+     * The first place where it turns from the lid to something else: a shadow comes slowly, a thread that sticks out does not go on.
+     *
+     * @param  list<float>  $off  from the lid's shade
+     */
+    private static function rise(array $off, int $wide, int $run): ?int
     {
-        return array_sum($share) >= 0.6 * count($share) && array_filter($share, fn (float $s): bool => $s <= 0.3) === [];
+        $sums = Signal::sums($off);
+        $n = count($off);
+        $most = $off;
+        sort($most);
+        $most = $most[(int) (0.9 * ($n - 1))];
+        if ($most < self::LEAST_SHADES) {
+            return null;
+        }
+        $best = null;
+        for ($i = $wide; $i < $n - $run; $i++) {
+            $up = ($sums[$i + $wide] - 2 * $sums[$i] + $sums[$i - $wide]) / $wide;
+            $on = ($sums[$i + $run] - $sums[$i]) / $run;
+            if ($up >= max(self::LEAST_SHADES, self::STEP * $most) && $on >= self::STEP * $most) {
+                $best = $best === null || $up > $best[0] ? [$up, $i] : $best;
+            } elseif ($best !== null) {
+                break;
+            }
+        }
+
+        return $best[1] ?? null;
     }
 
     /**

@@ -28,7 +28,19 @@ final readonly class ReadRow
 
     private const SHORTEST_MM = 0.8;
 
-    private const LONGEST_MM = 7.0;
+    private const LONGEST_MM = 6.5;
+
+    private const QUICK_MM = 1.75;
+
+    private const SLOW_MM = 4.0;
+
+    /** As near to a repeat of the cloth as that it may be one. */
+    private const SAME = 0.03;
+
+    /** How alike the row must be to itself a stitch on. */
+    private const ALIKE_SHORT = 0.3;
+
+    private const ALIKE_LONG = 0.22;
 
     /** How much more the shade changes along the row than beside it, in squares. */
     private const STRONGER = 2.5;
@@ -107,23 +119,73 @@ final readonly class ReadRow
 
     private static function length(RowStrip $strip, RowTrace $trace): ?Reading
     {
-        $signal = self::along($strip, $trace, 0);
-        // Beside the row the cloth has a weave too: what repeats no more strongly than that is no stitch.
-        if (Signal::power($signal) < self::STRONGER * max(Signal::power(self::along($strip, $trace, self::BESIDE)), Signal::power(self::along($strip, $trace, -self::BESIDE)))) {
-            return null;
+        // Short ones first, by what changes quickly alone: stripes that the row crosses come and go more slowly.
+        foreach ([[self::QUICK_MM, 2 * self::QUICK_MM, self::ALIKE_SHORT], [self::SLOW_MM, self::LONGEST_MM, self::ALIKE_LONG]] as [$slow, $longest, $alike]) {
+            $signal = self::along($strip, $trace, 0, $slow);
+            // Beside the row the cloth has a weave too: what repeats no more strongly than that is no stitch.
+            if (Signal::power($signal) < self::STRONGER * max(Signal::power(self::along($strip, $trace, self::BESIDE, $slow)), Signal::power(self::along($strip, $trace, -self::BESIDE, $slow)))) {
+                continue;
+            }
+            [$from, $to] = [(int) round(self::SHORTEST_MM / RowStrip::STEP_MM), (int) round($longest / RowStrip::STEP_MM)];
+            $ground = self::ground($strip, $trace, $slow);
+            $found = Repeats::find(self::without($signal, $ground), $from, $to, $alike);
+            $stripes = Repeats::find($ground, $from, 2 * $to);
+            if ($found !== null && ($stripes === null || ! self::isOf($found[0], $stripes[0]))) {
+                return Reading::combined($found[0] * RowStrip::STEP_MM, $found[1] * RowStrip::STEP_MM, 0.004 * $found[0] * RowStrip::STEP_MM);
+            }
         }
-        $found = Repeats::find($signal, (int) round(self::SHORTEST_MM / RowStrip::STEP_MM), (int) round(self::LONGEST_MM / RowStrip::STEP_MM));
 
-        return $found === null ? null : Reading::combined($found[0] * RowStrip::STEP_MM, $found[1] * RowStrip::STEP_MM, 0.004 * $found[0] * RowStrip::STEP_MM);
+        return null;
+    }
+
+    /**
+     * The stripes of the cloth that the row crosses, less what changes slowly.
+     *
+     * @return list<float>
+     */
+    private static function ground(RowStrip $strip, RowTrace $trace, float $slowMm): array
+    {
+        $from = ((int) array_key_first($trace->away)) * RowTrace::BAND;
+        $ground = array_slice($strip->ground, $from, ((int) array_key_last($trace->away) + 1) * RowTrace::BAND - $from);
+
+        return array_map(fn (float $s, float $m): float => $s - $m, Signal::smoothed($ground, 1), Signal::smoothed($ground, (int) round($slowMm / RowStrip::STEP_MM)));
+    }
+
+    /**
+     * What of it is not told by the stripes: on one of another shade the same thread stands out otherwise.
+     *
+     * @param  list<float>  $signal
+     * @param  list<float>  $ground
+     * @return list<float>
+     */
+    private static function without(array $signal, array $ground): array
+    {
+        $both = array_sum(array_map(fn (float $s, float $g): float => $s * $g, $signal, $ground));
+        $share = $both / max(1e-9, array_sum(array_map(fn (float $g): float => $g * $g, $ground)));
+
+        return array_map(fn (float $s, float $g): float => $s - $share * $g, $signal, $ground);
+    }
+
+    /** It is what the stripes repeat by, or a small part of it: then it says nothing of the stitches. */
+    private static function isOf(float $length, float $stripes): bool
+    {
+        foreach ([1, 2, 3] as $part) {
+            if (abs($length * $part / $stripes - 1) < self::SAME) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
      * Thread along the row, less what changes slowly.
      *
      * @param  int  $aside  steps beside it
+     * @param  float  $slowMm  what changes over more than twice that is taken away
      * @return list<float>
      */
-    private static function along(RowStrip $strip, RowTrace $trace, int $aside): array
+    private static function along(RowStrip $strip, RowTrace $trace, int $aside, float $slowMm): array
     {
         $from = ((int) array_key_first($trace->away)) * RowTrace::BAND;
         $to = ((int) array_key_last($trace->away) + 1) * RowTrace::BAND;
@@ -136,7 +198,7 @@ final readonly class ReadRow
             }
             $signal[] = $sum / 5;
         }
-        $slow = Signal::smoothed($signal, (int) round(4.0 / RowStrip::STEP_MM));
+        $slow = Signal::smoothed($signal, (int) round($slowMm / RowStrip::STEP_MM));
 
         return array_map(fn (float $s, float $m): float => $s - $m, Signal::smoothed($signal, 1), $slow);
     }

@@ -21,9 +21,10 @@ final class Repeats
     /**
      * @param  list<float>  $signal  of mean 0
      * @param  int  $shortest  steps
+     * @param  float  $least  how alike it must be to itself one repeat on
      * @return array{float, float}|null steps from one repeat to the next, and the standard uncertainty of that
      */
-    public static function find(array $signal, int $shortest, int $longest): ?array
+    public static function find(array $signal, int $shortest, int $longest, float $least = self::ALIKE): ?array
     {
         $most = min(self::TOGETHER * $longest, (int) (0.7 * count($signal)));
         if ($most < 3 * $shortest) {
@@ -32,7 +33,7 @@ final class Repeats
         $alike = self::alike($signal, $most);
         $peaks = [];
         for ($lag = max(2, $shortest); $lag <= min($longest, $most - 1); $lag++) {
-            if ($alike[$lag] >= self::ALIKE && $alike[$lag] >= $alike[$lag - 1] && $alike[$lag] > $alike[$lag + 1]) {
+            if ($alike[$lag] >= $least && $alike[$lag] >= $alike[$lag - 1] && $alike[$lag] > $alike[$lag + 1]) {
                 $peaks[$lag] = $alike[$lag];
             }
         }

@@ -26,8 +26,9 @@ final readonly class RowStrip
      * @param  list<list<float>>  $thread  across, at each place along: shades towards the colour of the thread
      * @param  float  $from  of the first place across, mm from the edge
      * @param  float  $noise  deviation where there is cloth only
+     * @param  list<float>  $ground  shade of all the cloth across, at each place along: the stripes that the row crosses
      */
-    private function __construct(public array $thread, public float $from, public float $noise) {}
+    private function __construct(public array $thread, public float $from, public float $noise, public array $ground) {}
 
     /** @param  float  $reach  across, on both sides of where it should be, mm */
     public static function of(FoundPiece $piece, string $side, float $about, float $reach, bool $isLine): ?self
@@ -42,7 +43,7 @@ final readonly class RowStrip
         [$o, $u, $v] = [$piece->place($side, 0.0, 0.0), $piece->place($side, 1.0, 0.0), $piece->place($side, 0.0, 1.0)];
         $u = [$u[0] - $o[0], $u[1] - $o[1]];
         $v = [$v[0] - $o[0], $v[1] - $o[1]];
-        $rest = [];
+        $rest = $ground = [];
         $half = (int) round(self::ABOUT_MM / self::STEP_MM);
         for ($i = 0; $i < $along; $i++) {
             $t = ($i + 0.5) * self::STEP_MM;
@@ -52,6 +53,10 @@ final readonly class RowStrip
                 $seen = $piece->picture->at($o[0] + $t * $u[0] + $d * $v[0], $o[1] + $t * $u[1] + $d * $v[1]) ?? [0.0, 0.0, 0.0];
                 [$a[], $b[], $c[]] = $seen;
             }
+            // The one in the middle: the thread itself is few of them.
+            $shades = array_map(fn (float $x, float $y, float $z): float => $x + $y + $z, $a, $b, $c);
+            sort($shades);
+            $ground[] = $shades[intdiv($across, 2)];
             $rest[] = $isLine ? [self::less($a, $half), self::less($b, $half), self::less($c, $half)] : [self::lessMean($a), self::lessMean($b), self::lessMean($c)];
         }
         $axis = self::colour($rest, $across);
@@ -60,7 +65,7 @@ final readonly class RowStrip
         }
         $thread = array_map(fn (array $r): array => array_map(fn (float $a, float $b, float $c): float => $a * $axis[0] + $b * $axis[1] + $c * $axis[2], $r[0], $r[1], $r[2]), $rest);
 
-        return new self($thread, $from, self::spread($thread));
+        return new self($thread, $from, self::spread($thread), $ground);
     }
 
     /**

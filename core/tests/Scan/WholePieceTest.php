@@ -43,6 +43,8 @@ final class WholePieceTest extends TestCase
         yield 'light thread on dark cloth' => $with(fn (DrawnPiece $p) => [$p->cloth, $p->thread, $p->lid] = [[60, 58, 66], [240, 238, 230], [150, 150, 152]]);
         yield 'told by colour alone' => $with(fn (DrawnPiece $p) => [$p->cloth, $p->thread] = [[150, 150, 150], [190, 120, 140]]);
         yield 'stripes across the row' => $with(fn (DrawnPiece $p) => $p->stripes = 'across');
+        yield 'dark stripes across the row, the first along an edge' => $with(fn (DrawnPiece $p) => [$p->stripes, $p->printed, $p->thread] = ['across', -110.0, [170, 30, 40]], 'straight', 'right', 14.0, 2.2);
+        yield 'dark stripes across long stitches' => $with(fn (DrawnPiece $p) => [$p->stripes, $p->printed] = ['across', -90.0], 'straight', 'right', 14.0, 4.2);
         yield 'printed with dots' => $with(fn (DrawnPiece $p) => $p->dots = 60);
         yield 'turned by twelve degrees' => $with(fn (DrawnPiece $p) => [$p->turnDegrees, $p->marginMm] = [12.0, 12.0]);
         yield 'from the upper edge' => $with(fn (DrawnPiece $p) => $p, 'straight', 'top', 20.0, 3.5);

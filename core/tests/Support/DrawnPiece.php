@@ -45,6 +45,9 @@ final class DrawnPiece
     /** Stripes of another shade: along (the long side), across, or none. */
     public string $stripes = '';
 
+    /** Of stripes and dots, beside the cloth. */
+    public float $printed = -60.0;
+
     public int $dots = 0;
 
     public float $fall = 0.0;
@@ -134,7 +137,7 @@ final class DrawnPiece
                 imageline($image, ...[...array_map(intval(...), $place($x, $y)), ...array_map(intval(...), $place($x + 0.5, $y)), self::colour($image, $this->shade($this->cloth, $this->weave * ($share() - 0.6)))]);
             }
         }
-        $printed = self::colour($image, $this->shade($this->cloth, -60));
+        $printed = self::colour($image, $this->shade($this->cloth, $this->printed));
         imagesetthickness($image, max(1, (int) round(1.8 * $px)));
         for ($x = 3.0; $this->stripes === 'along' && $x < $this->widthMm - 1; $x += 6.0) {
             imageline($image, ...[...array_map(intval(...), $place($x, 0.5)), ...array_map(intval(...), $place($x, $this->heightMm - 0.5)), $printed]);
