@@ -12,6 +12,8 @@ interface Props {
     image: HTMLImageElement | null
     onImage: (image: HTMLImageElement | null) => void
     onSize: (size: Spot) => void
+    /** What was loaded is no picture. */
+    onBroken: () => void
     onSet: (spot: Spot) => void
     onBack: () => void
 }
@@ -22,7 +24,7 @@ const STEP = 8
 const ARROWS: Record<string, Spot> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
 
 /** The picture: points are set on it by pointer, or with a cross that the arrows move. */
-export function PictureStage({ url, spots, size, image, onImage, onSize, onSet, onBack }: Props) {
+export function PictureStage({ url, spots, size, image, onImage, onSize, onBroken, onSet, onBack }: Props) {
     const [cross, setCross] = useState<Spot | null>(null)
     const unit = size[0] / Math.max(1, image?.clientWidth ?? size[0])
     const click = (event: MouseEvent<HTMLImageElement>) => {
@@ -57,6 +59,7 @@ export function PictureStage({ url, spots, size, image, onImage, onSize, onSet, 
                 alt={t('workshop.thePictureThatIsMeasured')}
                 ref={onImage}
                 onClick={click}
+                onError={onBroken}
                 onLoad={(e) => onSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])}
             />
             <Marks spots={spots} size={size} image={image} cross={cross} unit={unit} />

@@ -19,6 +19,7 @@ const MOST: Record<What, number> = { scale: 2, corners: 4, needle: 400, edge: 40
 /** Lengths and distances on a scan or a photograph: by clicking, or read by itself from a flat scan. Nothing of it is kept. */
 export function PictureTool() {
     const [url, setUrl] = useState<string | null>(null)
+    const [broken, setBroken] = useState(false)
     const [size, setSize] = useState<Spot>([1, 1])
     const [spots, setSpots] = useState(EMPTY)
     const [what, setWhat] = useState<What>('scale')
@@ -35,6 +36,7 @@ export function PictureTool() {
     const read = useChange('nothing', async () => (shown === null ? null : ask<View['ScanView']>(sendScan(shades(shown), Number(dpi)))))
     const open = (address: string) => {
         setUrl(address)
+        setBroken(false)
         setSpots(EMPTY)
         setWhat('scale')
         read.reset()
@@ -91,6 +93,10 @@ export function PictureTool() {
                         image={shown}
                         onImage={setShown}
                         onSize={setSize}
+                        onBroken={() => {
+                            setUrl(null)
+                            setBroken(true)
+                        }}
                         onBack={back}
                         onSet={(spot) => setSpots({ ...spots, [what]: [...spots[what].slice(0, MOST[what] - 1), spot] })}
                     />
@@ -105,6 +111,11 @@ export function PictureTool() {
                         if (file !== null) open(URL.createObjectURL(file))
                     }}
                 />
+                {broken && (
+                    <p className={cx('refused mild')} role="status">
+                        {t('workshop.thisIsNoPicture')}
+                    </p>
+                )}
                 <Button variant="default" onClick={() => open(`/api/scans/simulated?seed=${Math.floor(Math.random() * 1000)}&drift_mm=1.5`)}>
                     {t('workshop.aDrawnScanToTry')}
                 </Button>
