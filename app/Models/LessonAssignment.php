@@ -51,6 +51,23 @@ final class LessonAssignment extends OwnedByStudio
     }
 
     /**
+     * What each was given in a class, oldest first. A class of many has hundreds: of those only the last is made a model.
+     *
+     * @param  list<string>  $students
+     * @return array<string, list<self>> by student
+     */
+    public static function given(string $class, array $students, bool $onlyLast): array
+    {
+        $rows = [];
+        foreach (self::inForce()->where('class_id', $class)->whereIn('student_id', $students)->toBase()->get() as $row) {
+            /** @var object{student_id: string} $row */
+            $onlyLast ? $rows[$row->student_id] = [$row] : $rows[$row->student_id][] = $row;
+        }
+
+        return array_map(fn (array $of): array => array_values(self::hydrate($of)->all()), $rows);
+    }
+
+    /**
      * The number of what each is given next. Asked for while the students are locked.
      *
      * @param  list<string>  $students

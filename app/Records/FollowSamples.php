@@ -18,7 +18,7 @@ final readonly class FollowSamples
     public function __invoke(Student $student): void
     {
         $words = Words::in();
-        $past = array_map(fn (KeptSample $k): PastSample => $k->past, $this->records->of([$student->id], $words)[$student->id]);
+        $past = array_map(fn (KeptSample $k): PastSample => $k->past(), $this->records->of([$student->id], $words)[$student->id]);
         $this->standings->store($student->studio_id, $student->id, array_map(fn (PastSample $p) => $p->evidence, $past));
         foreach (SewingClass::query()->whereIn('id', $student->enrolments()->select('class_id'))->get() as $class) {
             $this->assign->renew($class, $student, $this->adviser->advise($class, $past, $student->wishes, Clock::now(), $words));

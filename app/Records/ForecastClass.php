@@ -66,7 +66,7 @@ final readonly class ForecastClass
     {
         $order = $this->shelf->order($reading->class->course);
         $ways = LearningWays::of($this->shelf->bundle()->skills, $this->standings->table());
-        $shown = array_map(fn (StudentAsRead $s): array => array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $s->samples), $reading->students);
+        $shown = array_map(fn (StudentAsRead $s): array => array_map(fn (KeptSample $k): Evidence => $k->past()->evidence, $s->samples), $reading->students);
         $together = $ways->ofClass(array_values($shown));
         $taught = $this->shelf->taught($reading->class);
         $each = [];
@@ -94,7 +94,7 @@ final readonly class ForecastClass
     {
         $met = [];
         foreach ($s->samples as $kept) {
-            $kept->verdict === Verdict::Met && $met[] = $kept->sample->lesson;
+            $kept->verdict() === Verdict::Met && $met[] = $kept->sample->lesson;
         }
 
         return array_values(array_unique($met));

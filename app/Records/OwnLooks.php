@@ -25,7 +25,7 @@ final readonly class OwnLooks
         $views = [];
         $all = Agreement::none();
         foreach (OwnLook::ofStudents([$s->enrolment->student_id]) as $look) {
-            $answer = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $look->lesson && $k->past->evidence->at >= $look->looked_at))[0] ?? null;
+            $answer = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->lesson === $look->lesson && $k->at >= $look->looked_at))[0] ?? null;
             // Practice at home is another piece of cloth: only what both had in hand is compared.
             $agreed = $answer === null || $look->place === 'home' ? null : Agreement::of($look->said(), $answer->grade()->verdicts());
             $all = $agreed === null ? $all : $all->and($agreed);

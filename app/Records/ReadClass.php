@@ -10,7 +10,6 @@ use App\Models\PlanSession;
 use App\Models\SewingClass;
 use App\Support\Clock;
 use OpenSeam\Core\Measure\Unit;
-use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\Level;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Words;
@@ -21,7 +20,7 @@ final readonly class ReadClass
     public function __construct(private StudentRecords $records, private Adviser $adviser, private Standings $standings) {}
 
     /**
-     * @param  string|null  $only  one student's id
+     * @param  string|null  $only  one student's id: then with all they were given, else with the last of it
      * @param  bool  $planned  with what is planned in each session
      * @param  bool  $theirs  said to the student, not to the teacher
      */
@@ -33,17 +32,16 @@ final readonly class ReadClass
         $enrolments = Enrolment::seated($class->id, $only);
         $ids = array_values($enrolments->map(fn ($e): string => $e->student_id)->all());
         $records = $this->records->of($ids, $words);
-        $assigned = LessonAssignment::inForce()->where('class_id', $class->id)->whereIn('student_id', $ids)->get()->groupBy('student_id');
+        $assigned = LessonAssignment::given($class->id, $ids, $only === null);
         $standings = $this->standings->of($class, $ids, $now, fn (): array => $records);
         $students = [];
         foreach ($enrolments as $enrolment) {
             $id = $enrolment->student_id;
-            $past = array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]);
             $mine = $standings[$id] ?? [];
-            $given = array_values(($assigned->get($id) ?? collect())->all());
+            $given = $assigned[$id] ?? [];
             $students[$id] = new StudentAsRead(
                 $enrolment, $records[$id], array_map(fn (Standing $s): Level => $s->level($class->school), $mine),
-                $this->adviser->advise($class, $past, $enrolment->student->wishes, $now, $words, $enrolment->student),
+                $this->adviser->adviseOn($class, $records[$id], $enrolment->student, $now, $words),
                 $given === [] ? null : $given[count($given) - 1], $given, $mine,
             );
         }

@@ -45,7 +45,7 @@ final readonly class RebuildStandings
             SkillStanding::query()->where('class_id', $class->id)->whereNotIn('student_id', $students)->delete();
             $records = $this->records->of($students, Words::in());
             foreach ($students as $student) {
-                $this->standings->storeIn($class->studio_id, $class->id, $student, array_map(fn (KeptSample $k) => $k->past->evidence, $records[$student]));
+                $this->standings->storeIn($class->studio_id, $class->id, $student, array_map(fn (KeptSample $k) => $k->past()->evidence, $records[$student]));
             }
 
             return count($students);

@@ -21,7 +21,7 @@ final readonly class SettingsLog
         $log = [];
         foreach ($samples as $kept) {
             $settings = array_filter($kept->sample->settings, fn (?string $v): bool => $v !== null && $v !== '');
-            if ($kept->verdict !== Verdict::Met || ! self::tells($settings)) {
+            if ($kept->verdict() !== Verdict::Met || ! self::tells($settings)) {
                 continue;
             }
             ksort($settings);

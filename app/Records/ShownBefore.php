@@ -29,9 +29,6 @@ final class ShownBefore
     /** @var array<string, true> */
     private array $noted = [];
 
-    /** @var array<string, array<string, mixed>> worked out now */
-    private array $new = [];
-
     private readonly ?string $stands;
 
     public function __construct(private readonly NearMemory $memory, Shelf $shelf, Words $words)
@@ -71,11 +68,6 @@ final class ShownBefore
 
     public function keep(?string $key, PastSample $past, ?Verdict $verdict): void
     {
-        $key === null || $this->new[$key] = ['verdict' => $verdict, 'findings' => $past->findings, 'weights' => $past->evidence->weights, 'uses' => $past->evidence->uses, 'extras' => $past->evidence->extras];
-    }
-
-    public function put(): void
-    {
-        $this->memory->put($this->new, self::KEPT_SECONDS);
+        $key === null || $this->memory->put([$key => ['verdict' => $verdict, 'findings' => $past->findings, 'weights' => $past->evidence->weights, 'uses' => $past->evidence->uses, 'extras' => $past->evidence->extras]], self::KEPT_SECONDS);
     }
 }

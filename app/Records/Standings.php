@@ -107,7 +107,7 @@ final class Standings
     public function of(SewingClass $class, array $students, DateTimeImmutable $now, callable $records): array
     {
         $standings = $class->archived_at === null ? $this->stored($class->id, $students, $now)
-            : array_map(fn (array $kept): array => $this->book()->standings(array_map(fn (KeptSample $k): Evidence => $k->past->evidence, $kept), $now), $records());
+            : array_map(fn (array $kept): array => $this->book()->standings(array_map(fn (KeptSample $k): Evidence => $k->past()->evidence, $kept), $now), $records());
 
         // What they sewed and read by themselves since, each by the student it is of.
         $practice = new OwnPractice($this->table());

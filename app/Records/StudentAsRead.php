@@ -20,7 +20,7 @@ final readonly class StudentAsRead
      * @param  array<string, Level>  $levels  by skill
      * @param  Advice  $advice  what the ladder says now
      * @param  LessonAssignment|null  $assigned  what they were last given
-     * @param  list<LessonAssignment>  $given  all they were given, oldest first
+     * @param  list<LessonAssignment>  $given  what they were given, oldest first; of a whole class only the last
      * @param  array<string, Standing>  $standings  as of now, by skill
      */
     public function __construct(
@@ -86,7 +86,7 @@ final readonly class StudentAsRead
     {
         $kept = $this->keptIn($session);
 
-        return $kept === [] ? null : CarbonImmutable::instance($kept[count($kept) - 1]->past->evidence->at);
+        return $kept === [] ? null : CarbonImmutable::instance($kept[count($kept) - 1]->at);
     }
 
     public function level(string $skill): Level

@@ -76,19 +76,18 @@ final readonly class StudentRecords
             $sewn = fn (): Lesson => $this->shelf->sewn($sample) ?? throw new LogicException('Known a moment ago.');
             $read = fn (): Readings => $this->typed($sewn(), $rows->of($sample->id)['readings']);
             $judge = fn (Readings $readings): Grade => $grader->grade($sewn(), $readings, array_values(array_filter(array_column($rows->of($sample->id)['faults'], 'fault'), is_string(...))), Overruling::all($sample->overruled ?? []), $sample->drill, $causes);
-            [$past, $verdict] = $shown->again($key, $sample, $first->kept_at);
-            if ($past === null) {
-                $readings = $read();
-                $grade = $judge($readings);
-                $read = fn (): Readings => $readings;
-                $judge = fn (): Grade => $grade;
-                $verdict = $grade->verdict();
-                $past = PastSample::graded($sample->id, $sample->lesson, $first->kept_at, $grade, $words, $this->shelf->bundle()->uses($sewn()));
-                $shown->keep($key, $past, $verdict);
-            }
-            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $past, $verdict, $chain, $key, $sewn, $read, $judge)];
+            $show = function (KeptSample $kept) use ($shown, $key, $first, $words): array {
+                [$past, $verdict] = $shown->again($key, $kept->sample, $first->kept_at);
+                if ($past === null) {
+                    $verdict = $kept->grade()->verdict();
+                    $past = PastSample::graded($kept->sample->id, $kept->sample->lesson, $first->kept_at, $kept->grade(), $words, $this->shelf->bundle()->uses($kept->lesson()));
+                    $shown->keep($key, $past, $verdict);
+                }
+
+                return [$past, $verdict];
+            };
+            $records[$sample->student_id][] = [$first->place(), $sample->turn, new KeptSample($sample, $first->kept_at, $chain, $key, $sewn, $read, $judge, $show)];
         }
-        $shown->put();
 
         return array_map(function (array $list): array {
             usort($list, fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);

@@ -10,7 +10,6 @@ use App\Records\ClassAsRead;
 use App\Records\KeptSample;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
-use App\Support\CurrentStudio;
 use App\Support\NearMemory;
 use OpenSeam\Core\Measure\Verdict;
 use OpenSeam\Core\NextLesson\PastSample;
@@ -23,9 +22,7 @@ final readonly class StudentViews
 {
     private const TOLD_SECONDS = 12 * 3600;
 
-    private const THEN_SECONDS = 600;
-
-    public function __construct(private Shelf $shelf, private Adviser $adviser, private NearMemory $memory, private CurrentStudio $studio) {}
+    public function __construct(private Shelf $shelf, private Adviser $adviser, private NearMemory $memory) {}
 
     /** @param  bool  $theirs  for the student to see: without why the teacher, or the room, wanted it so */
     public function inHand(StudentAsRead $s, Words $words, bool $theirs = false): InHandView
@@ -45,12 +42,6 @@ final readonly class StudentViews
         return $kept->key === null ? $this->tell($kept, $words) : $this->memory->remember("last/$kept->key", self::TOLD_SECONDS, fn (): LastSampleView => $this->tell($kept, $words));
     }
 
-    /** @return list<string> rows of a kept sample that something was read of; likewise */
-    public function rows(KeptSample $kept): array
-    {
-        return $kept->key === null ? $kept->readings()->rows() : $this->memory->remember("rows/$kept->key", self::TOLD_SECONDS, fn (): array => $kept->readings()->rows());
-    }
-
     private function tell(KeptSample $kept, Words $words): LastSampleView
     {
         $grade = $kept->grade();
@@ -68,7 +59,7 @@ final readonly class StudentViews
 
         return new LastSampleView(
             $kept->sample->id, $kept->sample->lesson, Titles::sewn($this->shelf->bundle(), $kept),
-            $text, $grade->verdict()?->value, $open, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'),
+            $text, $grade->verdict()?->value, $open, $kept->at->format('Y-m-d\TH:i:s\Z'),
         );
     }
 
@@ -83,21 +74,15 @@ final readonly class StudentViews
             return '';
         }
         $work = function () use ($reading, $s, $lesson): string {
-            $past = array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples);
+            $past = array_map(fn (KeptSample $k): PastSample => $k->past(), $s->samples);
             $met = PastSample::met($this->shelf->bundle()->lesson($lesson), $reading->now);
             $advice = $this->adviser->advise($reading->class, [...$past, $met], $s->enrolment->student->wishes, $reading->now, $reading->words);
 
             return Titles::of($this->shelf->bundle(), $advice->lesson, $advice->drill?->id);
         };
-        $keys = array_map(fn (KeptSample $k): ?string => $k->key, $s->samples);
-        if ($keys === [] || in_array(null, $keys, true)) {
-            return $work();
-        }
-        // What it hangs on besides: how the class is taught, this studio's numbers, and the time, to some minutes.
-        $class = $reading->class;
-        $of = [$keys, $lesson, $class->course, $class->policy, $class->school, $class->lesson_schools, $this->studio->tracing(), $s->enrolment->student->wishes, intdiv($reading->now->getTimestamp(), self::THEN_SECONDS)];
+        $key = $this->adviser->key('then', $reading->class, $s->samples, $reading->now, [$lesson, $s->enrolment->student->wishes]);
 
-        return $this->memory->remember('then/'.hash('xxh128', serialize($of)), self::THEN_SECONDS, $work);
+        return $key === null ? $work() : $this->memory->remember($key, Adviser::SECONDS, $work);
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use OpenSeam\Core\Scan\FoundPiece;
 use OpenSeam\Core\Scan\Raster;
 use OpenSeam\Core\Scan\ReadRow;
+use OpenSeam\Core\Scan\Sampled;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Browser\Support\Browser;
@@ -43,7 +44,7 @@ final class PieceDrawnTest extends TestCase
         }
         self::$browser ??= Browser::open('about:blank', 900, 1000);
         self::$browser->driver->get('data:text/html;base64,'.base64_encode(self::page($cloth, $lid, $thread, $at, $length, $width, $turn)));
-        $piece = FoundPiece::in(Raster::read(self::$browser->driver->takeScreenshot()), 25.4 / self::DPI);
+        $piece = FoundPiece::in(new Sampled(Raster::read(self::$browser->driver->takeScreenshot()), 25.4 / self::DPI));
         self::assertInstanceOf(FoundPiece::class, $piece);
         self::assertEqualsWithDelta([70.0, 80.0], [$piece->widthMm(), $piece->heightMm()], 0.15);
         $read = ReadRow::find($piece, 'right', $at + 1, $width > 0, [10.0, 40.0, 70.0]);

@@ -34,7 +34,7 @@ final class GrowTest extends TestCase
         $student = is_string($student) ? $student : '';
         $kept = app(CurrentStudio::class)->within($studio, fn (): array => app(StudentRecords::class)->of([$student], Words::in())[$student]);
         self::assertCount(12, $kept);
-        $verdicts = array_map(fn (KeptSample $k): string => $k->verdict->value ?? 'none', $kept);
+        $verdicts = array_map(fn (KeptSample $k): string => $k->verdict()->value ?? 'none', $kept);
         self::assertNotContains('none', $verdicts, 'every one is judged');
         self::assertGreaterThan(1, count(array_unique($verdicts)));
         $this->getJson('/api/classes/'.($classes[2]->id ?? '').'/today')->assertOk()->assertJsonCount(10, 'students');

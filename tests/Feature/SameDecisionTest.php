@@ -55,14 +55,14 @@ final class SameDecisionTest extends TestCase
         $weights = fn (Evidence $e, string $skill): array => ['skill' => $skill, 'weights' => $e->weights[$skill] ?? [Evidence::UNDECIDED], 'extras' => $e->extras[$skill] ?? []];
         $samples = [];
         foreach (app(StudentRecords::class)->of([$student], Words::in())[$student] as $kept) {
-            $e = $kept->past->evidence;
+            $e = $kept->past()->evidence;
             $samples[] = [
-                'id' => $e->sample, 'lesson' => $kept->past->lesson, 'at' => $e->at->format('Y-m-d\TH:i:s.vP'), 'uses' => $e->uses,
+                'id' => $e->sample, 'lesson' => $kept->past()->lesson, 'at' => $e->at->format('Y-m-d\TH:i:s.vP'), 'uses' => $e->uses,
                 'evidence' => array_map(fn (string $skill): array => $weights($e, $skill), $e->skills()),
                 'findings' => array_map(fn (Finding $f): array => array_filter([
                     'check' => $f->check, 'title' => $f->title, 'text' => $f->text, 'verdict' => $f->verdict->value, 'skills' => $f->skills, 'fix' => $f->fix,
                     'change' => $f->change === null ? null : ['kind' => $f->change->kind, 'text' => $f->change->text], 'fault' => $f->fault,
-                ], fn (mixed $v): bool => $v !== null), $kept->past->findings),
+                ], fn (mixed $v): bool => $v !== null), $kept->past()->findings),
             ];
         }
 

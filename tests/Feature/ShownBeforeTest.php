@@ -54,7 +54,7 @@ final class ShownBeforeTest extends TestCase
         $this->app?->instance(NearMemory::class, $memory);
         $kept = app(CurrentStudio::class)->within($this->class->studio_id, fn (): array => app(StudentRecords::class)->of([$this->student], $words ?? Words::in())[$this->student]);
 
-        return array_map(fn (KeptSample $k): string => serialize([$k->past->lesson, $k->past->evidence->sample, $k->past->evidence->at->format('Uv'), $k->past->evidence->weights, $k->past->evidence->uses, $k->past->evidence->extras, $k->past->findings, $k->verdict, $k->grade()->verdict(), $k->readings()->values]), $kept);
+        return array_map(fn (KeptSample $k): string => serialize([$k->past()->lesson, $k->past()->evidence->sample, $k->past()->evidence->at->format('Uv'), $k->past()->evidence->weights, $k->past()->evidence->uses, $k->past()->evidence->extras, $k->past()->findings, $k->verdict(), $k->grade()->verdict(), $k->readings()->values]), $kept);
     }
 
     private function assertTheSame(?Words $words = null): void
@@ -148,6 +148,7 @@ final class ShownBeforeTest extends TestCase
         $this->app?->forgetInstance(StudentRecords::class);
         app(CurrentStudio::class)->within($this->class->studio_id, function () use ($typed): void {
             $kept = app(StudentRecords::class)->of([$this->student], Words::in())[$this->student];
+            array_map(fn (KeptSample $k): string => $k->past()->lesson, $kept);
             array_map(fn (int $i): array => $kept[$i]->readings()->values, $typed);
         });
     }

@@ -78,7 +78,7 @@ final readonly class ClassTables
     private static function sample(StudentAsRead $s, KeptSample $kept, ?int $session, string $date): array
     {
         $of = [$kept->sample->id, $s->enrolment->student->name, $s->enrolment->seat, $session, $date, $kept->sample->lesson, $kept->lesson()->title];
-        $verdict = $kept->verdict?->value;
+        $verdict = $kept->verdict()?->value;
         $fields = $kept->lesson()->sampler->fields();
         $rows = [];
         foreach ($kept->readings()->values as $key => $values) {

@@ -8,13 +8,11 @@ use App\Models\Enrolment;
 use App\Models\LessonAssignment;
 use App\Models\SewingClass;
 use App\Records\Adviser;
-use App\Records\KeptSample;
 use App\Records\Shelf;
 use App\Records\Standings;
 use App\Records\StudentRecords;
 use App\Support\Clock;
 use LogicException;
-use OpenSeam\Core\NextLesson\PastSample;
 use OpenSeam\Core\Skill\Standing;
 use OpenSeam\Core\Words;
 
@@ -45,7 +43,7 @@ final readonly class ReadMatrix
             $enrolment = $enrolments->get($id) ?? throw new LogicException('They sit in the class: they were found by that.');
             [$lesson, $drill] = $given[$id] ?? [null, null];
             if (isset($records[$id])) {
-                $advice = $this->adviser->advise($class, array_map(fn (KeptSample $k): PastSample => $k->past, $records[$id]), $enrolment->student->wishes, $now, $words, $enrolment->student);
+                $advice = $this->adviser->adviseOn($class, $records[$id], $enrolment->student, $now, $words);
                 [$lesson, $drill] = [$advice->lesson, $advice->drill?->id];
             }
             $rows[$id] = new MatrixRow($enrolment, $standings[$id] ?? [], $lesson, $drill);

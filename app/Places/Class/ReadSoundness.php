@@ -127,7 +127,7 @@ final readonly class ReadSoundness
                 $judged = array_filter($checks, fn (GradedCheck $c): bool => $c->result !== null);
                 $history["$class/$student"] = [
                     'verdicts' => count($judged), 'overruled' => count(array_filter($judged, fn (GradedCheck $c): bool => $c->overruled !== null)),
-                    'samples' => array_map(fn (KeptSample $k): PastSample => $k->past, $kept),
+                    'samples' => array_map(fn (KeptSample $k): PastSample => $k->past(), $kept),
                     'given' => array_map(fn (LessonAssignment $g): array => [
                         'kind' => $g->kind, 'lesson' => $g->lesson, 'agreed' => ! $g->overruled,
                         'after' => count(array_filter($times, fn (int $t): bool => $t <= $g->assigned_at->getTimestampMs())),

@@ -96,21 +96,21 @@ final readonly class ShowClass
         $graph->has($skillId) || throw InputError::at('skill', $skillId, 'There is no such skill.');
         $reading = ($this->read)($class, $unit, $student);
         $s = $reading->students[$student] ?? throw new ModelNotFoundException;
-        $counted = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->past->evidence->showing($skillId) !== null));
+        $counted = array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->past()->evidence->showing($skillId) !== null));
         $photos = SamplePhoto::listed()->whereIn('sample_id', array_map(fn (KeptSample $k): string => $k->sample->id, $counted))->get()->groupBy('sample_id');
         $showings = [];
         $evidence = [];
         $known = $this->standings->table()->for($skillId)->start;
         // All samples: what was used on the way between two showings has not faded.
         foreach ($s->samples as $kept) {
-            $at = $kept->past->evidence->at;
+            $at = $kept->at;
             if (! in_array($kept, $counted, true)) {
-                $evidence[] = $kept->past->evidence;
+                $evidence[] = $kept->past()->evidence;
 
                 continue;
             }
             $before = ($this->standings->book()->standings($evidence, $at)[$skillId] ?? null)->faded ?? $known;
-            $evidence[] = $kept->past->evidence;
+            $evidence[] = $kept->past()->evidence;
             $known = $this->standings->book()->standings($evidence, $at)[$skillId]->known;
             $showings[] = $this->showing($kept, $skillId, $before, $known, array_values(($photos[$kept->sample->id] ?? collect())->map(PhotoView::of(...))->all()));
         }
@@ -130,7 +130,7 @@ final readonly class ShowClass
         return new ShowingView(
             $kept->sample->id, $kept->sample->kept_at->toIso8601ZuluString(),
             Titles::of($this->shelf->bundle(), $kept->sample->lesson, $kept->sample->drill), $before, $known,
-            $kept->past->evidence->showing($skill) ?? 0.0,
+            $kept->past()->evidence->showing($skill) ?? 0.0,
             array_map(fn (GradedCheck $c): CheckView => JudgedView::check($c), $kept->grade()->showing($skill)),
             array_values(array_map(fn (Fault $f): string => $f->seen, array_filter($kept->grade()->faults, fn (Fault $f): bool => in_array($skill, $f->denies, true)))),
             array_map(fn (string $name, string $value): KeptSettingView => new KeptSettingView($name, $value), array_keys($settings), array_values($settings)),

@@ -81,9 +81,9 @@ final readonly class JudgeSample
             if ($kept->sample->id === $replaces || $kept->sample->id === $id) {
                 // A correction stands where the sample it corrects stood.
                 $placed = true;
-                array_push($past, ...$judged($kept->past->evidence->at));
+                array_push($past, ...$judged($kept->at));
             } else {
-                $past[] = $kept->past;
+                $past[] = $kept->past();
                 $before = ! $placed && $kept->sample->lesson === $lesson->id && $kept->sample->drill === null ? $kept : $before;
             }
         }

@@ -34,7 +34,7 @@ final readonly class ReplacedView implements JsonSerializable
     public static function of(KeptSample $old, Lesson $lesson, Unit $unit): self
     {
         return new self(
-            $old->sample->id, $old->past->evidence->at->format('Y-m-d\TH:i:s\Z'), $old->readings()->written($lesson->sampler, $unit), array_map(fn (Fault $f): string => $f->id, $old->grade()->faults),
+            $old->sample->id, $old->at->format('Y-m-d\TH:i:s\Z'), $old->readings()->written($lesson->sampler, $unit), array_map(fn (Fault $f): string => $f->id, $old->grade()->faults),
             array_filter($old->sample->settings, fn (?string $v): bool => $v !== null && $v !== ''), $old->sample->overruled ?? [],
         );
     }

@@ -34,7 +34,7 @@ final readonly class Taught
         $seen = [];
         foreach ($records->of($students, Words::in()) as $student => $samples) {
             foreach ($samples as $kept) {
-                $verdict = $kept->verdict;
+                $verdict = $kept->verdict();
                 if ($verdict !== null) {
                     $best[$kept->sample->lesson][$student] = CourseProgress::better($best[$kept->sample->lesson][$student] ?? null, $verdict);
                 }

@@ -72,7 +72,7 @@ final readonly class ShowStudent
     private function wayIn(ClassAsRead $reading, StudentAsRead $s): ?WayInView
     {
         $joined = $s->enrolment->joined_at;
-        $done = array_map(fn (KeptSample $k): string => $k->sample->lesson, array_filter($s->samples, fn (KeptSample $k): bool => $k->verdict === Verdict::Met));
+        $done = array_map(fn (KeptSample $k): string => $k->sample->lesson, array_filter($s->samples, fn (KeptSample $k): bool => $k->verdict() === Verdict::Met));
         $way = $joined === null ? null : WayIn::of(array_map(fn (PlanSession $p): array => ['ends' => $p->endsAt(), 'lessons' => $p->lessonIds()], $reading->sessions), $joined, array_values($done));
 
         return $way === null ? null : new WayInView($way->from, array_map(fn (string $l): NamedView => new NamedView($l, Titles::of($this->shelf->bundle(), $l)), $way->lessons));
@@ -89,7 +89,7 @@ final readonly class ShowStudent
         $classes = SewingClass::query()->whereKey(array_values(array_unique(array_filter(array_map(fn (KeptSample $k): ?string => $k->sample->class_id, $s->samples), fn (?string $id): bool => $id !== $reading->class->id))))->pluck('name', 'id')->all();
 
         return array_map(function (KeptSample $k) use ($reading, $number, $classes): SeamStitchView {
-            $poorest = array_map(fn (string $skill): float => $k->past->evidence->showing($skill) ?? 0.0, $k->past->evidence->skills());
+            $poorest = array_map(fn (string $skill): float => $k->past()->evidence->showing($skill) ?? 0.0, $k->past()->evidence->skills());
 
             $elsewhere = $classes[$k->sample->class_id ?? ''] ?? null;
 
@@ -110,7 +110,7 @@ final readonly class ShowStudent
     /** @return list<NamedView> */
     private function blocked(SewingClass $class, ClassAsRead $reading, StudentAsRead $s): array
     {
-        $blocked = $this->adviser->ladder($class, $reading->words)->blocked(array_map(fn (KeptSample $k): PastSample => $k->past, $s->samples), $reading->now);
+        $blocked = $this->adviser->ladder($class, $reading->words)->blocked(array_map(fn (KeptSample $k): PastSample => $k->past(), $s->samples), $reading->now);
 
         return array_map(fn (string $lesson, string $skill): NamedView => new NamedView(
             $this->shelf->bundle()->lesson($lesson)->title, $this->shelf->bundle()->skills->get($skill)->title,

@@ -58,6 +58,6 @@ final readonly class MoveStudent
 
     private function follow(string $studio, string $student): void
     {
-        $this->standings->store($studio, $student, array_map(fn (KeptSample $k) => $k->past->evidence, $this->records->of([$student], Words::in())[$student]));
+        $this->standings->store($studio, $student, array_map(fn (KeptSample $k) => $k->past()->evidence, $this->records->of([$student], Words::in())[$student]));
     }
 }

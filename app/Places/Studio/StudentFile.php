@@ -70,7 +70,7 @@ final readonly class StudentFile
             'kind' => 'open-seam-student', 'name' => $student->name, 'wishes' => $student->wishes, 'own_machine' => $student->own_machine, 'home' => $student->home, 'hand' => $student->hand,
             'classes' => array_values(Enrolment::query()->withTrashed()->with('sewingClass')->where('student_id', $student->id)->orderBy('id')->get()->map(fn (Enrolment $e): array => ['name' => (string) $e->sewingClass?->name, 'seat' => $e->seat, 'note' => $e->note, 'asks' => $e->asks, 'left' => $e->deleted_at?->toIso8601ZuluString()])->all()),
             'samples' => array_map(fn (KeptSample $k): array => [
-                'id' => $k->sample->id, 'kept_at' => $k->past->evidence->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,
+                'id' => $k->sample->id, 'kept_at' => $k->at->format('Y-m-d H:i'), 'title' => $this->views->last($k, $words)->title, 'said' => $this->views->last($k, $words)->text,
                 'counts' => ! $k->sample->withdrawn && ! in_array($k->sample->id, $replaced, true), 'readings' => $k->readings()->values, 'faults' => array_map(fn ($f): string => $f->seen, $k->grade()->faults), 'settings' => $k->sample->settings, 'way' => $k->sample->way, 'overruled' => $k->sample->overruled,
                 'verdicts' => array_map(fn (Verdict $v): string => $v->value, $k->grade()->verdicts()),
                 'notes' => array_map(fn (SampleNote $n): array => ['kind' => $n->kind, 'text' => $n->text, 'at' => $n->made_at->toIso8601ZuluString()], array_values(($notes[$k->sample->id] ?? collect())->all())),

@@ -15,12 +15,12 @@ use App\Records\SessionInHand;
 use App\Records\Shelf;
 use App\Records\StudentAsRead;
 use App\Support\CurrentStudio;
+use App\Support\NearMemory;
 use App\Views\AskedView;
 use App\Views\NamedView;
 use App\Views\StudentViews;
 use App\Views\TapePieceView;
 use App\Views\Titles;
-use Carbon\CarbonImmutable;
 use DateTimeZone;
 use OpenSeam\Core\Course\SessionState;
 use OpenSeam\Core\Course\SessionTape;
@@ -33,7 +33,9 @@ use OpenSeam\Core\Measure\Unit;
  */
 final readonly class ShowToday
 {
-    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private CurrentStudio $studio) {}
+    private const TOLD_SECONDS = 12 * 3600;
+
+    public function __construct(private ReadClass $read, private Shelf $shelf, private StudentViews $views, private CurrentStudio $studio, private NearMemory $memory) {}
 
     public function __invoke(SewingClass $class, Unit $unit): TodayView
     {
@@ -56,7 +58,7 @@ final readonly class ShowToday
 
         return array_values(array_map(fn (StudentAsRead $s): CaughtUpView => new CaughtUpView(
             $s->enrolment->student_id, $s->enrolment->student->name, $s->enrolment->seat, $held->bench()->away[$s->enrolment->student_id] ?? 'here',
-            array_map($this->kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === $session))),
+            $this->told($s->keptIn($session)),
         ), $reading->students));
     }
 
@@ -96,19 +98,37 @@ final readonly class ShowToday
         return new BeginningView($now->kind, $now->by, $now->ends->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), $now->left, array_map(fn (string $id): string => Titles::of($this->shelf->bundle(), $id), $lost));
     }
 
-    /** Of the session in hand; what was kept apart from a session, of this day in the studio's own zone. */
-    private function isOfNow(KeptSample $kept, ClassAsRead $reading, ?SessionInHand $inHand): bool
+    /**
+     * Of the session in hand; what was kept apart from a session, of this day in the studio's own zone.
+     *
+     * @return list<KeptSample>
+     */
+    private function ofNow(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): array
     {
-        if ($kept->sample->plan_session_id !== null) {
-            return $kept->sample->plan_session_id === $inHand?->session->id;
-        }
+        $today = $reading->now->setTimezone($this->studio->timezone())->startOfDay();
+        $tomorrow = $today->addDay();
+        $session = $inHand?->session->id;
 
-        return CarbonImmutable::instance($kept->past->evidence->at)->setTimezone($this->studio->timezone())->isSameDay($reading->now->setTimezone($this->studio->timezone()));
+        return array_values(array_filter($s->samples, fn (KeptSample $k): bool => $k->sample->plan_session_id === null ? $k->at >= $today && $k->at < $tomorrow : $k->sample->plan_session_id === $session));
+    }
+
+    /**
+     * The same each time for what the samples showed.
+     *
+     * @param  list<KeptSample>  $kept
+     * @return list<SessionSampleView>
+     */
+    private function told(array $kept): array
+    {
+        $keys = array_map(fn (KeptSample $k): ?string => $k->key, $kept);
+
+        return $kept === [] || in_array(null, $keys, true) ? array_map($this->kept(...), $kept)
+            : $this->memory->remember('kept/'.hash('xxh128', implode('/', $keys)), self::TOLD_SECONDS, fn (): array => array_map($this->kept(...), $kept));
     }
 
     private function kept(KeptSample $kept): SessionSampleView
     {
-        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $this->views->rows($kept), $kept->verdict?->value, $kept->past->evidence->at->format('Y-m-d\TH:i:s\Z'));
+        return new SessionSampleView($kept->sample->id, $kept->sample->lesson, $kept->readings()->rows(), $kept->verdict()?->value, $kept->at->format('Y-m-d\TH:i:s\Z'));
     }
 
     private function row(ClassAsRead $reading, StudentAsRead $s, ?SessionInHand $inHand): TodayRowView
@@ -126,7 +146,7 @@ final readonly class ShowToday
             $this->views->then($reading, $s),
             $this->views->why($s),
             $inHand !== null && $s->lookedAtIn($inHand->session->id),
-            array_map($this->kept(...), array_values(array_filter($s->samples, fn (KeptSample $k): bool => $this->isOfNow($k, $reading, $inHand)))),
+            $this->told($this->ofNow($reading, $s, $inHand)),
             $sewing?->toIso8601ZuluString(),
             $bench->away[$s->enrolment->student_id] ?? 'here',
             array_column($bench->seats, 'round', 'student')[$s->enrolment->student_id] ?? 0,

@@ -16,6 +16,19 @@ enum CannotRead: string
     case TooSmall = 'too-small';
     case Blurred = 'blurred';
     case NoCard = 'no-card';
+    case SeveralCards = 'several-cards';
+    /** Seen as in a mirror: left and right have changed places. */
+    case Mirrored = 'mirrored';
+    /** A shadow lies over the card, so that the piece cannot be told from what it lies on. */
+    case Shadow = 'shadow';
+    /** Photographed from too far aside. */
+    case TooSteep = 'too-steep';
+    /** The card is bent, or not printed as a whole. */
+    case NotFlat = 'not-flat';
+    /** It is not as large as the piece of the lesson. */
+    case OtherPiece = 'other-piece';
+    /** It lies the other way round: its rows were found there. */
+    case UpsideDown = 'upside-down';
     /** No line of thread stands out where the row should be. */
     case NoRow = 'no-row';
     /** There are several lines that could be it: stripes, or another row. */

@@ -21,22 +21,23 @@ final readonly class FoundPiece
     /**
      * @param  array<string, PieceEdge>  $edges  by side, each running clockwise
      * @param  list<array{float, float}>  $corners  mm, from the upper left clockwise
+     * @param  float  $mm  of a pixel where they are coarsest
      */
-    private function __construct(public Sampled $picture, public array $edges, public array $corners) {}
+    private function __construct(public LaidFlat $picture, public array $edges, public array $corners, public float $mm) {}
 
-    public static function in(Raster $raster, float $mm): self|CannotRead
+    public static function in(LaidFlat $picture): self|CannotRead
     {
-        if ($mm > self::COARSEST_MM) {
-            return CannotRead::TooSmall;
-        }
-        $small = $raster->small(PieceOutline::SMALL);
+        $small = $picture->small(PieceOutline::SMALL);
         $outline = PieceOutline::find($small, Lid::of($small));
         if (! $outline instanceof PieceOutline) {
             return $outline;
         }
-        $picture = new Sampled($raster, $mm);
         $about = self::fromUpperLeft(array_map(fn (array $c): array => [$c[0] * $picture->widthMm(), $c[1] * $picture->heightMm()], $outline->corners));
         $edges = [];
+        $mm = max(array_map(fn (array $c): float => $picture->mm(...$c), $about));
+        if ($mm > self::COARSEST_MM) {
+            return CannotRead::TooSmall;
+        }
         foreach (self::SIDES as $i => $side) {
             if (hypot($about[($i + 1) % 4][0] - $about[$i][0], $about[($i + 1) % 4][1] - $about[$i][1]) < self::LEAST_MM) {
                 return CannotRead::TooSmall;
@@ -56,7 +57,7 @@ final readonly class FoundPiece
             }
             $corners[] = $edges[$side]->place(0.0, $t, 0.0);
         }
-        $piece = new self($picture, $edges, $corners);
+        $piece = new self($picture, $edges, $corners, $mm);
 
         return $piece->isOne() ? $piece : CannotRead::NoPiece;
     }

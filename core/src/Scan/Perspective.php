@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Scan;
 
 use OpenSeam\Core\InputError;
+use OpenSeam\Core\Measure\LinearSystem;
 use OpenSeam\Core\Near;
 
 /**
@@ -56,7 +57,7 @@ final readonly class Perspective
             $rows[] = [$x, $y, 1.0, 0.0, 0.0, 0.0, -$u * $x, -$u * $y, $u];
             $rows[] = [0.0, 0.0, 0.0, $x, $y, 1.0, -$v * $x, -$v * $y, $v];
         }
-        $solved = self::solve($rows) ?? throw InputError::at('corners', $corners, 'No three of the corners may lie on one line.');
+        $solved = LinearSystem::solve($rows) ?? throw InputError::at('corners', $corners, 'No three of the corners may lie on one line.');
         $around = 0.0;
         foreach ($corners as $i => [$x, $y]) {
             $next = $corners[($i + 1) % 4];
@@ -82,43 +83,5 @@ final readonly class Perspective
     public function pointU(): float
     {
         return $this->mmPerPixel / sqrt(3);
-    }
-
-    /**
-     * Gaussian elimination with the largest pivot.
-     *
-     * @param  list<list<float>>  $rows  eight, each with eight factors and the right side
-     * @return list<float>|null null when they do not settle it
-     */
-    private static function solve(array $rows): ?array
-    {
-        $n = count($rows);
-        $largest = max([1.0, ...array_map(fn (array $r): float => max([0.0, ...array_map(abs(...), $r)]), $rows)]);
-        for ($k = 0; $k < $n; $k++) {
-            $pivot = $k;
-            for ($i = $k + 1; $i < $n; $i++) {
-                $pivot = abs($rows[$i][$k]) > abs($rows[$pivot][$k]) ? $i : $pivot;
-            }
-            if (abs($rows[$pivot][$k]) < 1e-10 * $largest) {
-                return null;
-            }
-            [$rows[$k], $rows[$pivot]] = [$rows[$pivot], $rows[$k]];
-            for ($i = $k + 1; $i < $n; $i++) {
-                $f = $rows[$i][$k] / $rows[$k][$k];
-                for ($j = $k; $j <= $n; $j++) {
-                    $rows[$i][$j] -= $f * $rows[$k][$j];
-                }
-            }
-        }
-        $x = array_fill(0, $n, 0.0);
-        for ($i = $n - 1; $i >= 0; $i--) {
-            $sum = $rows[$i][$n];
-            for ($j = $i + 1; $j < $n; $j++) {
-                $sum -= $rows[$i][$j] * $x[$j];
-            }
-            $x[$i] = $sum / $rows[$i][$i];
-        }
-
-        return array_values($x);
     }
 }

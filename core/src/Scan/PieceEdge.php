@@ -54,7 +54,7 @@ final readonly class PieceEdge
      * @param  array{float, float}  $a  about its beginning, mm
      * @param  array{float, float}  $b  about its end; the piece lies to the right of the way from one to the other, as seen on a picture whose y goes down
      */
-    public static function find(Sampled $picture, array $a, array $b): ?self
+    public static function find(LaidFlat $picture, array $a, array $b): ?self
     {
         $long = hypot($b[0] - $a[0], $b[1] - $a[1]);
         if ($long < 10.0) {
@@ -131,7 +131,7 @@ final readonly class PieceEdge
      * @param  array{float, float}  $at
      * @param  array{float, float}  $in
      */
-    private static function crossing(Sampled $picture, array $at, array $in): ?float
+    private static function crossing(LaidFlat $picture, array $at, array $in): ?float
     {
         $step = $picture->step();
         $n = (int) ceil(2 * self::REACH_MM / $step);

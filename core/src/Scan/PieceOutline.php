@@ -36,6 +36,33 @@ final readonly class PieceOutline
     public static function find(Raster $small, Lid $lid): self|CannotRead
     {
         [$w, $h] = [$small->width, $small->height];
+        // Under a shadow the lid is no smooth surface: what can be reached from the rim is the lid.
+        $grown = $lid->strange > self::MOST_STRANGE ? GrownLid::mask($small) : null;
+        $parts = self::parts($grown ?? self::mask($small, $lid), $w, $h);
+        if ($parts === [] || $parts[0]['size'] < self::LEAST_SHARE * $w * $h) {
+            return CannotRead::NoPiece;
+        }
+        if ($parts[0]['touches'] > 2 || ($grown === null && $lid->strange > self::MOST_STRANGE)) {
+            return CannotRead::CutOff;
+        }
+        if (($parts[1]['size'] ?? 0) > self::OTHER_SHARE * $parts[0]['size']) {
+            return CannotRead::SeveralPieces;
+        }
+        $hull = self::hull($parts[0]['rim']);
+        [$corners, $area] = self::around($hull);
+        // Printed cloth may have places as the lid is: what lies within the piece is the piece.
+        $filled = self::area($hull);
+        if ($filled < self::FULL * $area || $parts[0]['size'] < 0.3 * $filled) {
+            return CannotRead::NoPiece;
+        }
+
+        return new self(array_map(fn (array $p): array => [($p[0] + 0.5) / $w, ($p[1] + 0.5) / $h], $corners));
+    }
+
+    /** @return list<int> 1 where the picture is not the lid */
+    private static function mask(Raster $small, Lid $lid): array
+    {
+        [$w, $h] = [$small->width, $small->height];
         $limit = max(self::LEAST_SHADES, self::NOT_LID * $lid->noise) ** 2;
         $mask = [];
         for ($y = 0; $y < $h; $y++) {
@@ -54,25 +81,8 @@ final readonly class PieceOutline
                 $mask[] = $off > $limit ? 1 : 0;
             }
         }
-        $parts = self::parts($mask, $w, $h);
-        if ($parts === [] || $parts[0]['size'] < self::LEAST_SHARE * $w * $h) {
-            return CannotRead::NoPiece;
-        }
-        if ($parts[0]['touches'] > 2 || $lid->strange > self::MOST_STRANGE) {
-            return CannotRead::CutOff;
-        }
-        if (($parts[1]['size'] ?? 0) > self::OTHER_SHARE * $parts[0]['size']) {
-            return CannotRead::SeveralPieces;
-        }
-        $hull = self::hull($parts[0]['rim']);
-        [$corners, $area] = self::around($hull);
-        // Printed cloth may have places as the lid is: what lies within the piece is the piece.
-        $filled = self::area($hull);
-        if ($filled < self::FULL * $area || $parts[0]['size'] < 0.3 * $filled) {
-            return CannotRead::NoPiece;
-        }
 
-        return new self(array_map(fn (array $p): array => [($p[0] + 0.5) / $w, ($p[1] + 0.5) / $h], $corners));
+        return $mask;
     }
 
     /**

@@ -106,6 +106,29 @@ final readonly class Raster
         return self::of($small);
     }
 
+    /** @return array{float, float, float}|null shade at a place, pixels, between the four about it; null beside the picture */
+    public function between(float $x, float $y): ?array
+    {
+        $px = $x - 0.5;
+        $py = $y - 0.5;
+        $i = (int) floor($px);
+        $j = (int) floor($py);
+        if ($i < 0 || $j < 0 || $i >= $this->width - 1 || $j >= $this->height - 1) {
+            return null;
+        }
+        [$u, $v] = [$px - $i, $py - $j];
+        $b = $this->bytes;
+        $p = $this->from($j) + 3 * $i;
+        $q = $this->from($j + 1) + 3 * $i;
+        [$e, $f, $g, $h] = [(1 - $u) * (1 - $v), $u * (1 - $v), (1 - $u) * $v, $u * $v];
+
+        return [
+            $e * ord($b[$p]) + $f * ord($b[$p + 3]) + $g * ord($b[$q]) + $h * ord($b[$q + 3]),
+            $e * ord($b[$p + 1]) + $f * ord($b[$p + 4]) + $g * ord($b[$q + 1]) + $h * ord($b[$q + 4]),
+            $e * ord($b[$p + 2]) + $f * ord($b[$p + 5]) + $g * ord($b[$q + 2]) + $h * ord($b[$q + 5]),
+        ];
+    }
+
     /** Where a row of pixels begins in the bytes. */
     public function from(int $y): int
     {

@@ -14,9 +14,6 @@ final readonly class ReadRow
 
     private const ZIGZAG_REACH_MM = 7.5;
 
-    /** How well a place between pixels is told in any picture, mm. */
-    private const PLACE_MM = 0.05;
-
     /** A mark is read over so much of the row on both sides, mm. */
     private const MARK_MM = 4.0;
 
@@ -62,13 +59,14 @@ final readonly class ReadRow
      * @param  float  $aboutMm  from it
      * @param  list<float>  $marks  along it, mm; empty: five, evenly
      * @param  float|null  $reachMm  it is looked for so far on both sides of that
+     * @param  array{float, float}|null  $between  along the edge, mm: where it begins and ends; null: from corner to corner
      */
-    public static function find(FoundPiece $piece, string $side, float $aboutMm, bool $zigzag, array $marks, ?float $reachMm = null): self
+    public static function find(FoundPiece $piece, string $side, float $aboutMm, bool $zigzag, array $marks, ?float $reachMm = null, ?array $between = null): self
     {
         if ($aboutMm > $piece->deep($side) - 1.0) {
             return self::cannot(CannotRead::OffPiece);
         }
-        $strip = RowStrip::of($piece, $side, $aboutMm, $reachMm ?? ($zigzag ? self::ZIGZAG_REACH_MM : self::REACH_MM), ! $zigzag);
+        $strip = RowStrip::of($piece, $side, $aboutMm, $reachMm ?? ($zigzag ? self::ZIGZAG_REACH_MM : self::REACH_MM), ! $zigzag, $between);
         if ($strip === null) {
             return self::cannot(CannotRead::OffPiece);
         }
@@ -86,8 +84,9 @@ final readonly class ReadRow
             return self::cannot(CannotRead::NoStitches);
         }
         $allowance = self::marks($piece, $side, $strip, $trace, $marks);
+        $scaled = fn (?Reading $r): ?Reading => $r === null ? null : Reading::combined($r->value, $r->u, $piece->picture->scaleU() * $r->value);
 
-        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $length, $stroke?->width, null);
+        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $scaled($length), $scaled($stroke?->width), null);
     }
 
     /**
@@ -100,7 +99,7 @@ final readonly class ReadRow
         $marks = $marks === [] ? array_map(fn (int $i): float => $long * ($i + 0.5) / self::MARKS, range(0, self::MARKS - 1)) : $marks;
         $found = [];
         foreach ($marks as $at) {
-            $near = array_values(array_filter($trace->away, fn (int $b): bool => abs(($b + 0.5) * RowTrace::BAND * RowStrip::STEP_MM - $at) <= self::MARK_MM, ARRAY_FILTER_USE_KEY));
+            $near = array_values(array_filter($trace->away, fn (int $b): bool => abs($strip->start + ($b + 0.5) * RowTrace::BAND * RowStrip::STEP_MM - $at) <= self::MARK_MM, ARRAY_FILTER_USE_KEY));
             if ($at < 0 || $at > $long || count($near) < 2) {
                 continue;
             }
@@ -108,8 +107,9 @@ final readonly class ReadRow
             $mean = array_sum($near) / $n;
             $spread = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1));
             [$bend, $unsure] = $piece->bendAt($side, $at);
+            $away = $strip->from + $mean * RowStrip::STEP_MM - $bend;
             $reading = Reading::combined(
-                $strip->from + $mean * RowStrip::STEP_MM - $bend, self::PLACE_MM, $piece->picture->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n),
+                $away, $piece->picture->scaleU() * $away, $piece->picture->placeU(), $piece->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n),
             );
             $reading->u > self::MOST_UNSURE_MM || $found[] = [$at, $reading];
         }

@@ -26,17 +26,22 @@ final readonly class RowStrip
      * @param  list<list<float>>  $thread  across, at each place along: shades towards the colour of the thread
      * @param  float  $from  of the first place across, mm from the edge
      * @param  float  $noise  deviation where there is cloth only
+     * @param  float  $start  of the first place along, mm from the beginning of the edge
      * @param  list<float>  $ground  shade of all the cloth across, at each place along: the stripes that the row crosses
      */
-    private function __construct(public array $thread, public float $from, public float $noise, public array $ground) {}
+    private function __construct(public array $thread, public float $from, public float $noise, public array $ground, public float $start) {}
 
-    /** @param  float  $reach  across, on both sides of where it should be, mm */
-    public static function of(FoundPiece $piece, string $side, float $about, float $reach, bool $isLine): ?self
+    /**
+     * @param  float  $reach  across, on both sides of where it should be, mm
+     * @param  array{float, float}|null  $between  along, mm; null: the whole edge
+     */
+    public static function of(FoundPiece $piece, string $side, float $about, float $reach, bool $isLine, ?array $between = null): ?self
     {
         $from = max(self::FREE_MM, $about - $reach);
         $to = min($piece->deep($side) - self::FREE_MM, $about + $reach);
         $across = (int) floor(($to - $from) / self::STEP_MM) + 1;
-        $along = (int) floor($piece->long($side) / self::STEP_MM);
+        $start = max(0.0, $between[0] ?? 0.0);
+        $along = (int) floor((min($piece->long($side), $between[1] ?? INF) - $start) / self::STEP_MM);
         if ($across < 15 || $along < 60) {
             return null;
         }
@@ -46,7 +51,7 @@ final readonly class RowStrip
         $rest = $ground = [];
         $half = (int) round(self::ABOUT_MM / self::STEP_MM);
         for ($i = 0; $i < $along; $i++) {
-            $t = ($i + 0.5) * self::STEP_MM;
+            $t = $start + ($i + 0.5) * self::STEP_MM;
             [$a, $b, $c] = [[], [], []];
             for ($j = 0; $j < $across; $j++) {
                 $d = $from + $j * self::STEP_MM;
@@ -65,7 +70,7 @@ final readonly class RowStrip
         }
         $thread = array_map(fn (array $r): array => array_map(fn (float $a, float $b, float $c): float => $a * $axis[0] + $b * $axis[1] + $c * $axis[2], $r[0], $r[1], $r[2]), $rest);
 
-        return new self($thread, $from, self::spread($thread), $ground);
+        return new self($thread, $from, self::spread($thread), $ground, $start);
     }
 
     /**

@@ -4,15 +4,25 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Scan;
 
-/** A picture that lies flat: its shades at places given in millimetres from its upper left corner. */
-final readonly class Sampled
+/** A flat scan: places are mm from its upper left corner. */
+final readonly class Sampled implements LaidFlat
 {
     /** @param  float  $mm  of a pixel */
-    public function __construct(private Raster $picture, public float $mm) {}
+    public function __construct(private Raster $picture, private float $mm) {}
 
-    /** Closer than a pixel there is nothing new to see; and finer than this nothing is looked for, mm. */
+    public function at(float $x, float $y): ?array
+    {
+        return $this->picture->between($x / $this->mm, $y / $this->mm);
+    }
+
+    public function mm(float $x, float $y): float
+    {
+        return $this->mm;
+    }
+
     public function step(): float
     {
+        // Finer than that nothing is looked for.
         return max(0.06, $this->mm);
     }
 
@@ -26,26 +36,18 @@ final readonly class Sampled
         return $this->picture->height * $this->mm;
     }
 
-    /** @return array{float, float, float}|null between the four pixels about it; null beside the picture */
-    public function at(float $x, float $y): ?array
+    public function small(int $longest): Raster
     {
-        $px = $x / $this->mm - 0.5;
-        $py = $y / $this->mm - 0.5;
-        $i = (int) floor($px);
-        $j = (int) floor($py);
-        if ($i < 0 || $j < 0 || $i >= $this->picture->width - 1 || $j >= $this->picture->height - 1) {
-            return null;
-        }
-        [$u, $v] = [$px - $i, $py - $j];
-        $b = $this->picture->bytes;
-        $p = $this->picture->from($j) + 3 * $i;
-        $q = $this->picture->from($j + 1) + 3 * $i;
-        [$e, $f, $g, $h] = [(1 - $u) * (1 - $v), $u * (1 - $v), (1 - $u) * $v, $u * $v];
+        return $this->picture->small($longest);
+    }
 
-        return [
-            $e * ord($b[$p]) + $f * ord($b[$p + 3]) + $g * ord($b[$q]) + $h * ord($b[$q + 3]),
-            $e * ord($b[$p + 1]) + $f * ord($b[$p + 4]) + $g * ord($b[$q + 1]) + $h * ord($b[$q + 4]),
-            $e * ord($b[$p + 2]) + $f * ord($b[$p + 5]) + $g * ord($b[$q + 2]) + $h * ord($b[$q + 5]),
-        ];
+    public function scaleU(): float
+    {
+        return 0.0;
+    }
+
+    public function placeU(): float
+    {
+        return 0.05;
     }
 }

@@ -21,7 +21,7 @@ final class WholeScan
         if (min($scan->width, $scan->height) < Raster::LEAST_SIDE || $scan->width * $scan->height > Raster::MOST_PIXELS) {
             return null;
         }
-        $piece = FoundPiece::in(Raster::read("P5 $scan->width $scan->height 255\n".$scan->pixels), $scan->mmPerPixel());
+        $piece = FoundPiece::in(new Sampled(Raster::read("P5 $scan->width $scan->height 255\n".$scan->pixels), $scan->mmPerPixel()));
         if (! $piece instanceof FoundPiece) {
             return null;
         }

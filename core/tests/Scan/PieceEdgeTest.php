@@ -118,7 +118,7 @@ final class PieceEdgeTest extends TestCase
             $outline = PieceOutline::find($small, Lid::of($small));
             self::assertInstanceOf(PieceOutline::class, $outline, "$degrees");
             self::assertCount(4, $outline->corners);
-            $piece = FoundPiece::in($raster, 0.1);
+            $piece = FoundPiece::in(new Sampled($raster, 0.1));
             self::assertInstanceOf(FoundPiece::class, $piece, "$degrees");
             self::assertEqualsWithDelta(23.0, $piece->widthMm(), 0.05, "$degrees");
             self::assertEqualsWithDelta(18.0, $piece->heightMm(), 0.05, "$degrees");
@@ -132,7 +132,7 @@ final class PieceEdgeTest extends TestCase
     public function test_along_and_inwards_are_the_same_from_every_edge(): void
     {
         mt_srand(6);
-        $piece = FoundPiece::in(self::turned(6.0, 230.0, 180.0), 0.1);
+        $piece = FoundPiece::in(new Sampled(self::turned(6.0, 230.0, 180.0), 0.1));
         self::assertInstanceOf(FoundPiece::class, $piece);
         // One place of the piece, told from its four edges.
         $from = [$piece->place('left', 5.0, 8.0), $piece->place('top', 8.0, 5.0), $piece->place('right', 5.0, 15.0), $piece->place('bottom', 8.0, 13.0)];

@@ -7,6 +7,7 @@ namespace OpenSeam\Core\Tests\Scan;
 use OpenSeam\Core\Scan\FoundPiece;
 use OpenSeam\Core\Scan\Lid;
 use OpenSeam\Core\Scan\Raster;
+use OpenSeam\Core\Scan\Sampled;
 use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\ValueRefused;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -65,7 +66,7 @@ final class RasterTest extends TestCase
                 $ppm .= chr($p >> 16 & 255).chr($p >> 8 & 255).chr($p & 255);
             }
         }
-        $of = fn (string $file): array => ($piece = FoundPiece::in(Raster::read($file), 0.127)) instanceof FoundPiece ? $piece->corners : [];
+        $of = fn (string $file): array => ($piece = FoundPiece::in(new Sampled(Raster::read($file), 0.127))) instanceof FoundPiece ? $piece->corners : [];
         self::assertCount(4, $of($png));
         self::assertEqualsWithDelta($of($png), $of($ppm), 1e-6);
     }

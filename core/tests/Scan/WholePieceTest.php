@@ -8,6 +8,7 @@ use OpenSeam\Core\Scan\CannotRead;
 use OpenSeam\Core\Scan\FoundPiece;
 use OpenSeam\Core\Scan\Raster;
 use OpenSeam\Core\Scan\ReadRow;
+use OpenSeam\Core\Scan\Sampled;
 use OpenSeam\Core\Tests\Support\DrawnPiece;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -25,7 +26,7 @@ final class WholePieceTest extends TestCase
 
     private static function found(DrawnPiece $piece, int $seed = 1): FoundPiece|CannotRead
     {
-        return FoundPiece::in(Raster::read($piece->draw($seed)), 25.4 / $piece->dpi);
+        return FoundPiece::in(new Sampled(Raster::read($piece->draw($seed)), 25.4 / $piece->dpi));
     }
 
     /** @return iterable<string, array{DrawnPiece}> */
@@ -140,7 +141,7 @@ final class WholePieceTest extends TestCase
             ob_start();
             imagepng($image);
 
-            return FoundPiece::in(Raster::read((string) ob_get_clean()), 0.1);
+            return FoundPiece::in(new Sampled(Raster::read((string) ob_get_clean()), 0.1));
         };
         self::assertSame(CannotRead::NoPiece, $draw(fn () => null), 'nothing on the lid');
         self::assertSame(CannotRead::NoPiece, $draw(fn ($i) => imagefilledellipse($i, 250, 300, 380, 380, 0xF0E8E0)), 'a disc');
@@ -149,7 +150,7 @@ final class WholePieceTest extends TestCase
         self::assertSame(CannotRead::SeveralPieces, $draw(fn ($i) => [imagefilledrectangle($i, 40, 100, 220, 500, 0xF0E8E0), imagefilledrectangle($i, 260, 100, 450, 500, 0xF0E8E0)]));
         self::assertSame(CannotRead::TooSmall, $draw(fn ($i) => imagefilledrectangle($i, 200, 200, 320, 320, 0xF0E8E0)), 'twelve millimetres');
         // As coarse as that nothing of a thread is seen.
-        self::assertSame(CannotRead::TooSmall, FoundPiece::in(Raster::read(self::small('straight', 'right', 15.9, 2.5)->draw(1)), 0.3));
+        self::assertSame(CannotRead::TooSmall, FoundPiece::in(new Sampled(Raster::read(self::small('straight', 'right', 15.9, 2.5)->draw(1)), 0.3)));
     }
 
     public function test_by_lot(): void

@@ -56,7 +56,7 @@ final class DrawnPiece
 
     public int $jpeg = 90;
 
-    /** @var list<array{stitch: string, edge: string, at: float, length: float, width: float, drift: float, wobble: float}> */
+    /** @var list<array{stitch: string, edge: string, at: float, length: float, width: float, drift: float, wobble: float, from?: float, to?: float}> along its edge from and to; from end to end where not said */
     public array $rows = [];
 
     public static function withRow(string $stitch, string $edge, float $at, float $length, float $width = 0.0, float $drift = 0.0, float $wobble = 0.0): self
@@ -80,7 +80,8 @@ final class DrawnPiece
         return in_array($edge, ['left', 'right'], true) ? $this->heightMm : $this->widthMm;
     }
 
-    public function draw(int $seed): string
+    /** As it lies there, before anything looked at it. */
+    public function image(int $seed): GdImage
     {
         $lot = new Randomizer(new Mt19937($seed));
         $share = fn (): float => $lot->getInt(0, 1_000_000) / 1_000_000;
@@ -105,6 +106,13 @@ final class DrawnPiece
             imagefilter($small, IMG_FILTER_GAUSSIAN_BLUR);
         }
         $this->light($small, $lot);
+
+        return $small;
+    }
+
+    public function draw(int $seed): string
+    {
+        $small = $this->image($seed);
         ob_start();
         $this->jpeg > 0 ? imagejpeg($small, null, $this->jpeg) : imagepng($small);
 
@@ -163,7 +171,7 @@ final class DrawnPiece
         };
         $before = null;
         $swing = 1;
-        for ($along = 2.0 + $share() * $row['length']; $along < $long - 2.0; $along += $row['length'] * (1 + 0.04 * ($share() - 0.5))) {
+        for ($along = ($row['from'] ?? 2.0) + $share() * $row['length']; $along < ($row['to'] ?? $long - 2.0); $along += $row['length'] * (1 + 0.04 * ($share() - 0.5))) {
             $swing = -$swing;
             $off = $this->allowance($index, $along) + ($row['stitch'] === 'zigzag' ? $swing * $row['width'] / 2 : 0.03 * ($share() - 0.5));
             $here = [$along, $off];

@@ -10,11 +10,13 @@ use OpenSeam\Core\Data;
 use OpenSeam\Core\InputError;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Scan\CannotRead;
+use OpenSeam\Core\Scan\CardView;
 use OpenSeam\Core\Scan\FoundPiece;
 use OpenSeam\Core\Scan\GreyImage;
 use OpenSeam\Core\Scan\GreyPng;
 use OpenSeam\Core\Scan\Raster;
 use OpenSeam\Core\Scan\ReadRow;
+use OpenSeam\Core\Scan\Sampled;
 use OpenSeam\Core\ValueRefused;
 
 /** A whole piece of cloth in a picture: its size, and what its rows of stitching measure. */
@@ -43,9 +45,9 @@ final class ReadPicture implements Calculator
     {
         return Schema::object([
             'picture' => Schema::text('base64 of a PNG, a JPEG, or a binary PGM or PPM; the whole piece lies in it, on a lid or card that differs from it', self::LONGEST),
-            'scale' => Schema::object(['kind' => Schema::oneOf('dpi: a flat scan; card: the printed card lies in the picture', ['dpi', 'card']), 'dpi' => Schema::number('pixels an inch', 50, 2400)], ['dpi']),
+            'scale' => Schema::object(['kind' => Schema::oneOf('dpi: a flat scan; card: the printed card lies in the picture', ['dpi', 'card']), 'dpi' => Schema::number('pixels an inch', 50, 2400), 'line_mm' => Schema::number('what the printed card’s line of 100 mm measures by a ruler', 90, 110)], ['dpi', 'line_mm']),
             'rows' => Schema::list('to be read', Schema::object([
-                'id' => Schema::text('told with what was read', 60), 'stitch' => Schema::oneOf('as it was sewn', self::STITCHES), 'edge' => Schema::oneOf('as the picture lies', self::SIDES),
+                'id' => Schema::text('told with what was read', 60), 'stitch' => Schema::oneOf('as it was sewn', self::STITCHES), 'edge' => Schema::oneOf('as the picture lies, or the card is read', self::SIDES),
                 'about_mm' => Schema::number('from that edge', 1, 1000),
                 'marks_mm' => Schema::list('along the row, from above or from the left; five, evenly, where left out', Schema::number('mm', 0, 2000), 1, 50),
             ], ['marks_mm']), 0, 20),
@@ -61,7 +63,7 @@ final class ReadPicture implements Calculator
         return Schema::object([
             'piece' => $none(Schema::object([
                 'width_mm' => Schema::number('upper and lower edge, their mean'), 'height_mm' => Schema::number('left and right edge, their mean'),
-                'corners' => Schema::list('mm from the upper left corner of the picture; the piece’s own from the upper left clockwise', ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2], 4, 4),
+                'corners' => Schema::list('mm from the upper left corner of the picture, or of the card’s field; the piece’s own from the upper left clockwise', ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2], 4, 4),
             ])),
             'rows' => Schema::list('as they were asked for', Schema::object([
                 'id' => Schema::text('as given'),
@@ -90,7 +92,8 @@ final class ReadPicture implements Calculator
             throw InputError::at('picture', null, $e->getMessage());
         }
         unset($file);
-        $piece = $card ? CannotRead::NoCard : FoundPiece::in($raster, self::INCH_MM / $scale->number('dpi'));
+        $flat = $card ? CardView::of($raster, $scale->numberOrNull('line_mm')) : new Sampled($raster, self::INCH_MM / $scale->number('dpi'));
+        $piece = $flat instanceof CardView ? $flat->piece() : ($flat instanceof CannotRead ? $flat : FoundPiece::in($flat));
         if ($piece instanceof CannotRead) {
             return ['piece' => null, 'rows' => array_map(fn (Data $r): array => self::row($r, ReadRow::cannot($piece)), $in->parts('rows')), 'cannot' => $piece->value];
         }

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+/** The grey field of a card in a photograph, laid flat: places are mm from its upper left corner as the card is read. */
+final readonly class CardView implements LaidFlat
+{
+    /** At the field’s rim its border is not looked at, mm. */
+    private const RIM_MM = 1.0;
+
+    /** Between two looks at the card’s print a printer is out by so much, of a millimetre a millimetre, where nobody checked it; and where somebody did, with a ruler. */
+    private const UNCHECKED = 0.005;
+
+    private const CHECKED = 0.002;
+
+    /** Where a photographed place lies for all the bends of the card and thickness of the cloth, mm. */
+    private const PLACE_MM = 0.06;
+
+    /** Less light than that at one of the card’s marks, of that at another, is a shadow. */
+    private const SHADOW = 0.62;
+
+    private float $left;
+
+    private float $top;
+
+    private float $mm;
+
+    private float $true;
+
+    /** @param  float|null  $lineMm  what the card’s line of 100 mm measures by a ruler; null: nobody looked */
+    public function __construct(private Raster $picture, private FoundCard $card, private ?float $lineMm = null)
+    {
+        [$x, $y, $w, $h] = $card->layout->field();
+        [$this->left, $this->top] = [$x + self::RIM_MM, $y + self::RIM_MM];
+        $this->true = ($lineMm ?? CardLayout::LINE_MM) / CardLayout::LINE_MM;
+        $this->mm = $this->mm($w / 2, $h / 2);
+    }
+
+    /** @param  float|null  $lineMm  see above */
+    public static function of(Raster $picture, ?float $lineMm = null): self|CannotRead
+    {
+        $card = FoundCard::in($picture);
+
+        return $card instanceof FoundCard ? new self($picture, $card, $lineMm) : $card;
+    }
+
+    /** What lies on it. */
+    public function piece(): FoundPiece|CannotRead
+    {
+        $piece = FoundPiece::in($this);
+
+        return $piece instanceof CannotRead && $this->card->evenly < self::SHADOW ? CannotRead::Shadow : $piece;
+    }
+
+    public function at(float $x, float $y): ?array
+    {
+        [$u, $v] = $this->pixel($x, $y);
+
+        return $this->picture->between($u, $v);
+    }
+
+    /** @return array{float, float} where a place of the field lies in the picture */
+    public function pixel(float $x, float $y): array
+    {
+        return $this->card->map->pixel($this->left + $x / $this->true, $this->top + $y / $this->true);
+    }
+
+    public function mm(float $x, float $y): float
+    {
+        return $this->true / $this->card->map->fineness($this->left + $x / $this->true, $this->top + $y / $this->true)[1];
+    }
+
+    public function step(): float
+    {
+        return max(0.06, $this->mm);
+    }
+
+    public function widthMm(): float
+    {
+        return ($this->card->layout->field()[2] - 2 * self::RIM_MM) * $this->true;
+    }
+
+    public function heightMm(): float
+    {
+        return ($this->card->layout->field()[3] - 2 * self::RIM_MM) * $this->true;
+    }
+
+    public function small(int $longest): Raster
+    {
+        $step = max($this->widthMm(), $this->heightMm()) / $longest;
+        // As coarse as what is asked for, so that each place is the mean of what it stands for.
+        $by = max($this->mm / $step, 0.05);
+        $coarse = $this->picture->small((int) round(max($this->picture->width, $this->picture->height) * min(1.0, $by)));
+        $scale = $coarse->width / $this->picture->width;
+        [$w, $h] = [(int) floor($this->widthMm() / $step), (int) floor($this->heightMm() / $step)];
+        $bytes = '';
+        for ($y = 0; $y < $h; $y++) {
+            for ($x = 0; $x < $w; $x++) {
+                [$u, $v] = $this->pixel(($x + 0.5) * $step, ($y + 0.5) * $step);
+                [$a, $b, $c] = $coarse->between($u * $scale, $v * $scale) ?? [0.0, 0.0, 0.0];
+                $bytes .= chr((int) round($a)).chr((int) round($b)).chr((int) round($c));
+            }
+        }
+
+        return Raster::read("P6 $w $h 255\n$bytes");
+    }
+
+    public function scaleU(): float
+    {
+        return $this->lineMm === null ? self::UNCHECKED : self::CHECKED;
+    }
+
+    public function placeU(): float
+    {
+        return hypot(self::PLACE_MM, $this->card->offMm / 2);
+    }
+}

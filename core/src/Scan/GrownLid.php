@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+/**
+ * The lid under a shadow: all that is reached from the rim of the picture without a sudden change of shade. A shadow's edge is
+ * soft, the edge of cloth is not.
+ */
+final class GrownLid
+{
+    /** From pixel to pixel of a small picture: more is an edge, shades of three channels together. */
+    private const STEP = 7.0;
+
+    /** Of the rim: so much may be grain. */
+    private const GRAIN = 0.01;
+
+    /** @return list<int>|null 1 where the picture is not the lid, row by row; null where the rim itself changes suddenly: something lies across it */
+    public static function mask(Raster $small): ?array
+    {
+        [$w, $h] = [$small->width, $small->height];
+        $shades = self::smoothed($small);
+        $rim = [];
+        for ($x = 1; $x < $w - 1; $x++) {
+            $rim[] = $w + $x;
+        }
+        for ($y = 1; $y < $h - 1; $y++) {
+            $rim[] = $y * $w + $w - 2;
+        }
+        for ($x = $w - 2; $x > 0; $x--) {
+            $rim[] = ($h - 2) * $w + $x;
+        }
+        for ($y = $h - 2; $y > 0; $y--) {
+            $rim[] = $y * $w + 1;
+        }
+        $sudden = 0;
+        foreach ($rim as $i => $at) {
+            $sudden += self::apart($shades[$at], $shades[$rim[($i + 1) % count($rim)]]) > self::STEP ? 1 : 0;
+        }
+        if ($sudden > self::GRAIN * count($rim)) {
+            return null;
+        }
+        $mask = array_fill(0, $w * $h, 1);
+        $todo = $rim;
+        foreach ($rim as $at) {
+            $mask[$at] = 0;
+        }
+        while ($todo !== []) {
+            $at = array_pop($todo);
+            $x = $at % $w;
+            foreach ([$x > 0 ? $at - 1 : -1, $x < $w - 1 ? $at + 1 : -1, $at - $w, $at + $w] as $next) {
+                if (($mask[$next] ?? 0) === 1 && self::apart($shades[$at], $shades[$next]) <= self::STEP) {
+                    $mask[$next] = 0;
+                    $todo[] = $next;
+                }
+            }
+        }
+
+        return $mask;
+    }
+
+    /**
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     */
+    private static function apart(array $a, array $b): float
+    {
+        return abs($a[0] - $b[0]) + abs($a[1] - $b[1]) + abs($a[2] - $b[2]);
+    }
+
+    /** @return list<array{float, float, float}> each the mean of it and the eight about it */
+    private static function smoothed(Raster $small): array
+    {
+        [$w, $h] = [$small->width, $small->height];
+        $rows = array_map($small->row(...), range(0, $h - 1));
+        $shades = [];
+        for ($y = 0; $y < $h; $y++) {
+            $near = [$rows[max(0, $y - 1)], $rows[$y], $rows[min($h - 1, $y + 1)]];
+            for ($x = 0; $x < $w; $x++) {
+                $sum = [0, 0, 0];
+                foreach ([max(0, $x - 1), $x, min($w - 1, $x + 1)] as $u) {
+                    foreach ($near as $row) {
+                        $sum[0] += $row[3 * $u];
+                        $sum[1] += $row[3 * $u + 1];
+                        $sum[2] += $row[3 * $u + 2];
+                    }
+                }
+                $shades[] = [$sum[0] / 9, $sum[1] / 9, $sum[2] / 9];
+            }
+        }
+
+        return $shades;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+/** A picture of a table as if one looked straight down on it: its shades at places in millimetres from an upper left corner. */
+interface LaidFlat
+{
+    /** @return array{float, float, float}|null the shade there, three channels; null beside the picture */
+    public function at(float $x, float $y): ?array;
+
+    /** Of a pixel there, mm, the way it is coarsest. */
+    public function mm(float $x, float $y): float;
+
+    /** Places are looked at so far apart, mm: about a pixel. */
+    public function step(): float;
+
+    public function widthMm(): float;
+
+    public function heightMm(): float;
+
+    /** The whole of it, its longer side that many pixels. */
+    public function small(int $longest): Raster;
+
+    /** Standard uncertainty of its scale, of a millimetre a millimetre. */
+    public function scaleU(): float;
+
+    /** Standard uncertainty of a place by what the picture was laid flat with, mm. */
+    public function placeU(): float;
+}
