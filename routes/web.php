@@ -16,6 +16,7 @@ use App\Places\Look\ImportController;
 use App\Places\Look\LookController;
 use App\Places\Look\PhotoController;
 use App\Places\Look\SampleController;
+use App\Places\Look\SamplerScanController;
 use App\Places\Materials\ClassPrintController;
 use App\Places\Materials\MaterialController;
 use App\Places\Plan\CalendarController;
@@ -98,6 +99,7 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         Route::get('lessons/{lesson}/pictures', [LessonController::class, 'pictures'])->name('lesson.pictures');
         Route::get('lessons/{lesson}/print', [LessonPrintController::class, 'lesson'])->name('lesson-print.lesson');
         Route::get('lessons/{lesson}/svg', [LessonPrintController::class, 'svg'])->name('lesson-print.svg');
+        Route::get('print/photo-card', [LessonPrintController::class, 'photoCard'])->name('lesson-print.photo-card');
         Route::get('print/chart', [LessonPrintController::class, 'chart'])->name('lesson-print.chart');
         Route::get('print/paper-drive', [LessonPrintController::class, 'paperDrive'])->name('lesson-print.paper-drive');
         Route::get('jobs/{job}', [JobController::class, 'progress'])->name('job.progress');
@@ -108,6 +110,9 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
             Route::post("compute/$name", [WorkshopController::class, 'compute'])->name("compute.$name")->defaults('name', $name)->middleware(['throttle:calculate', 'two-at-once']);
         }
         Route::post('scans/read', [ScanController::class, 'read'])->name('scan.read')->middleware(['throttle:calculate', 'two-at-once']);
+        Route::post('scans/sampler', [SamplerScanController::class, 'read'])->name('sampler-scan.read')->middleware(['throttle:calculate', 'two-at-once']);
+        Route::get('photo-card', [SamplerScanController::class, 'card'])->name('sampler-scan.card');
+        Route::put('photo-card', [SamplerScanController::class, 'check'])->name('sampler-scan.check');
         Route::post('scans/readings', [ScanController::class, 'readings'])->name('scan.readings');
         Route::get('scans/simulated', [ScanController::class, 'simulated'])->name('scan.simulated')->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('settings', [WorkshopController::class, 'settings'])->name('workshop.settings');

@@ -64,7 +64,7 @@ final class LessonAssignment extends OwnedByStudio
             $onlyLast ? $rows[$row->student_id] = [$row] : $rows[$row->student_id][] = $row;
         }
 
-        return array_map(fn (array $of): array => array_values(self::hydrate($of)->all()), $rows);
+        return array_map(fn (array $of): array => array_values(self::query()->hydrate($of)->all()), $rows);
     }
 
     /**

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
+ * @property float|null $card_line_mm what the printed photo card’s line of 100 mm measures
  * @property string $id
  * @property string $name
  * @property string $timezone
@@ -34,9 +35,9 @@ final class Studio extends Model
     use HasUlids, SoonBooted;
 
     /** All there are: read along with whoever is signed in (Support/SignedIn). */
-    public const COLUMNS = ['id', 'name', 'timezone', 'demo', 'shelf_edition', 'tracing', 'currency', 'cloth_width_mm', 'selvedge_mm', 'spool_m', 'archive_after_days', 'delete_after_days', 'page_weeks', 'deleted_at', 'created_at', 'updated_at'];
+    public const COLUMNS = ['id', 'name', 'timezone', 'demo', 'shelf_edition', 'tracing', 'currency', 'cloth_width_mm', 'selvedge_mm', 'spool_m', 'archive_after_days', 'delete_after_days', 'page_weeks', 'card_line_mm', 'deleted_at', 'created_at', 'updated_at'];
 
     protected $guarded = [];
 
-    protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float', 'archive_after_days' => 'int', 'delete_after_days' => 'int', 'page_weeks' => 'int', 'deleted_at' => 'immutable_datetime'];
+    protected $casts = ['demo' => 'bool', 'cloth_width_mm' => 'float', 'selvedge_mm' => 'float', 'spool_m' => 'float', 'archive_after_days' => 'int', 'delete_after_days' => 'int', 'page_weeks' => 'int', 'card_line_mm' => 'float', 'deleted_at' => 'immutable_datetime'];
 }

@@ -233,6 +233,12 @@ final class Sheet
         $this->pdf->Circle($x, $y, $radius, 0, 360, $filled ? 'DF' : 'D', [], $filled ? [0, 0, 0] : []);
     }
 
+    /** Without a rim of its own, so that it is as large as it says. */
+    public function disc(float $x, float $y, float $radius, int $grey): void
+    {
+        $this->pdf->Circle($x, $y, $radius, 0, 360, 'F', [], [$grey, $grey, $grey]);
+    }
+
     public function path(Path $path, float $width = 0.35): void
     {
         $this->pdf->setLineStyle(['width' => $width, 'color' => [0, 0, 0], 'dash' => 0, 'cap' => 'round', 'join' => 'round']);

@@ -18,6 +18,7 @@ use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\Row;
 use OpenSeam\Core\Sampler\SamplerLayout;
 use OpenSeam\Core\Scan\PictureReadings;
+use OpenSeam\Core\Scan\SamplerScan;
 use OpenSeam\Core\Words;
 
 /** A lesson with its sampler. */
@@ -25,6 +26,7 @@ use OpenSeam\Core\Words;
 final readonly class LessonView
 {
     /**
+     * @param  list<NamedView>  $pictured
      * @param  list<NamedView>  $stitches
      * @param  list<NamedView>  $feet
      * @param  list<NamedView>  $teaches
@@ -72,6 +74,7 @@ final readonly class LessonView
         #[OA\Property(type: 'array', items: new OA\Items(ref: FoldView::class), description: 'how something of it is folded, act after act')] public array $folds,
         #[OA\Property(description: 'it is drawn and judged in')] public WayView $way,
         #[OA\Property(description: 'a buttonhole is sewn in it')] public bool $buttonhole,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NamedView::class), description: 'pieces whose rows are read from a picture')] public array $pictured,
     ) {}
 
     public static function of(Lesson $lesson, Bundle $bundle): self
@@ -95,6 +98,7 @@ final readonly class LessonView
             array_map(fn (string $id): FaultView => new FaultView($id, $bundle->faults[$id]->seen, $bundle->faults[$id]->first->text, array_map(fn (Row $r): NamedView => new NamedView($r->id, $r->title), $lesson->rowsWith($id))), $lesson->faults),
             array_map(DrillView::of(...), $lesson->drills), $lesson->demonstration?->setup, $lesson->demonstration->acts ?? [], $lesson->mistakes, array_map(FoldView::of(...), $lesson->folds), WayView::of($lesson->way),
             array_filter($lesson->sampler->rows, fn (Row $r): bool => $r->stitch->kind->generator === 'buttonhole') !== [],
+            array_map(fn (string $id): NamedView => new NamedView($id, $lesson->sampler->pieces[$id]->label), SamplerScan::pieces($lesson->sampler)),
         );
     }
 

@@ -28,7 +28,7 @@ final class Headers
             // An address may be a private link: it is told to nobody, and found by no search.
             'Referrer-Policy' => 'no-referrer',
             'X-Robots-Tag' => 'noindex, nofollow',
-            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
+            'Permissions-Policy' => 'camera=(self), microphone=(), geolocation=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);
         if ($request->isSecure()) {

@@ -18,6 +18,7 @@ use App\Printing\HandoutPages;
 use App\Printing\LessonCard;
 use App\Printing\MaterialPages;
 use App\Printing\PaperDrivePages;
+use App\Printing\PhotoCardPages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
@@ -78,6 +79,15 @@ final readonly class PrintPages
         foreach ($sewn as $drill) {
             SamplerPages::drill($sheet, $drill);
         }
+    }
+
+    /** @param  bool  $double  of two sheets that are joined */
+    public function photoCard(Format $format, bool $double, bool $leftHanded): string
+    {
+        $sheet = new Sheet($format, 'Photo card');
+        PhotoCardPages::add($sheet, $double, $leftHanded);
+
+        return $sheet->bytes();
     }
 
     public function paperDrive(Format $format, bool $leftHanded): string

@@ -74,6 +74,20 @@ final readonly class LessonPrintController
     }
 
     #[OA\Get(
+        path: '/api/print/photo-card',
+        operationId: 'printPhotoCard',
+        parameters: [new InQuery('size', among: ['one', 'two'], description: 'sheets: two are joined, for large pieces'), new InQuery('hand', among: ['right', 'left']), new InQuery('format', among: ['A4', 'Letter'])],
+        responses: [new FileAnswer(FileAnswer::PDF, 'the card that samples are photographed on, at true size'), new Problem],
+    )]
+    public function photoCard(Request $request): Response
+    {
+        $size = $request->string('size', 'one')->toString();
+        in_array($size, ['one', 'two'], true) || throw InputError::at('size', $size, 'It must be one of: one, two.');
+
+        return Pdf::of($this->print->photoCard(Format::asked($request->query('format')), $size === 'two', self::leftHanded($request)), 'photo-card');
+    }
+
+    #[OA\Get(
         path: '/api/print/chart',
         operationId: 'printChart',
         parameters: [

@@ -54,15 +54,22 @@ final class LinearSystem
     public static function fit(array $rows): ?array
     {
         $n = count($rows[0] ?? []) - 1;
-        $normal = array_fill(0, max(0, $n), array_fill(0, max(0, $n) + 1, 0.0));
-        foreach ($rows as $row) {
-            for ($a = 0; $a < $n; $a++) {
-                for ($b = 0; $b <= $n; $b++) {
-                    $normal[$a][$b] += $row[$a] * $row[$b];
+        if ($n < 1 || count($rows) < $n) {
+            return null;
+        }
+        $normal = [];
+        for ($a = 0; $a < $n; $a++) {
+            $line = [];
+            for ($b = 0; $b <= $n; $b++) {
+                $sum = 0.0;
+                foreach ($rows as $row) {
+                    $sum += $row[$a] * $row[$b];
                 }
+                $line[] = $sum;
             }
+            $normal[] = $line;
         }
 
-        return $n < 1 || count($rows) < $n ? null : self::solve($normal);
+        return self::solve($normal);
     }
 }

@@ -80,7 +80,7 @@ final class CardSpots
             for ($x = 0; $x < $w; $x++) {
                 $l = $x < $r ? 0 : $x - $r;
                 $e = $x + $r >= $w ? $w : $x + $r + 1;
-                if ($grey[$y * $w + $x] * ($e - $l) * ($b - $t) < self::DARK * ($sums[$down + $e] - $sums[$down + $l] - $sums[$up + $e] + $sums[$up + $l])) {
+                if (self::DARK * ($sums[$down + $e] - $sums[$down + $l] - $sums[$up + $e] + $sums[$up + $l]) > $grey[$y * $w + $x] * ($e - $l) * ($b - $t)) {
                     $dark[$y * $w + $x] = true;
                 }
             }
@@ -91,26 +91,25 @@ final class CardSpots
 
     /**
      * @param  array<int, true>  $dark
-     * @return iterable<list<int>> what hangs together and does not reach the rim of the picture
+     * @return iterable<non-empty-list<int>> what hangs together and does not reach the rim of the picture
      */
     private static function parts(array $dark, int $w, int $h): iterable
     {
         $most = (int) (self::MOST_SHARE * $w * $h);
-        foreach ($dark as $first => $_) {
+        foreach (array_keys($dark) as $first) {
             if (! isset($dark[$first])) {
                 continue;
             }
             unset($dark[$first]);
-            [$todo, $found, $whole] = [[$first], [], true];
+            [$todo, $found, $whole] = [[$first], [$first], true];
             while ($todo !== []) {
                 $at = array_pop($todo);
-                $found[] = $at;
                 $x = $at % $w;
                 $whole = $whole && $x > 0 && $x < $w - 1 && $at >= $w && $at < $w * ($h - 1);
                 foreach ([$at - 1, $at + 1, $at - $w, $at + $w] as $next) {
                     if (isset($dark[$next])) {
                         unset($dark[$next]);
-                        $todo[] = $next;
+                        $todo[] = $found[] = $next;
                     }
                 }
             }
@@ -121,7 +120,7 @@ final class CardSpots
     }
 
     /**
-     * @param  list<int>  $pixels
+     * @param  non-empty-list<int>  $pixels
      * @return Spot|null null: they fill no ellipse
      */
     private static function ellipse(array $pixels, int $w): ?array
@@ -150,7 +149,7 @@ final class CardSpots
     /**
      * With its holes: what of its box cannot be reached from outside.
      *
-     * @param  list<int>  $pixels
+     * @param  non-empty-list<int>  $pixels
      * @return list<array{int, int}>
      */
     private static function filled(array $pixels, int $w): array

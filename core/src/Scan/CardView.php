@@ -61,7 +61,6 @@ final readonly class CardView implements LaidFlat
         return $this->picture->between($u, $v);
     }
 
-    /** @return array{float, float} where a place of the field lies in the picture */
     public function pixel(float $x, float $y): array
     {
         return $this->card->map->pixel($this->left + $x / $this->true, $this->top + $y / $this->true);

@@ -67,7 +67,7 @@ final readonly class FoundCard
             return CannotRead::NoCard;
         }
         $others = array_diff(array_merge(...array_values($buttons)), $best['choice']);
-        $size = max(array_map(fn (int $i): float => $spots[$i]['a'], $best['choice']));
+        $size = max([0.0, ...array_map(fn (int $i): float => $spots[$i]['a'], array_values($best['choice']))]);
         // A button sewn to the piece is no card, nor is one alone.
         $others = array_filter($others, fn (int $i): bool => $spots[$i]['a'] > $size / 2 && ! self::lies($best['map'], $best['layout'], $spots[$i]));
 
@@ -106,11 +106,11 @@ final readonly class FoundCard
      */
     private static function fit(CardLayout $layout, array $choice, array $spots, Raster $picture): ?array
     {
-        $sizes = array_map(fn (int $i): float => $spots[$i]['a'], $choice);
-        if (max($sizes) > 2.2 * min($sizes)) {
+        $sizes = array_map(fn (int $i): float => $spots[$i]['a'], array_values($choice));
+        if (max([0.0, ...$sizes]) > 2.2 * min([INF, ...$sizes])) {
             return null;
         }
-        $pairs = array_values(array_map(fn (int $holes, int $i): array => [$layout->buttons()[$holes], CardLayout::BUTTON_MM / 2, $i], array_keys($choice), $choice));
+        $pairs = array_map(fn (int $holes, int $i): array => [$layout->buttons()[$holes], CardLayout::BUTTON_MM / 2, $i], array_keys($choice), $choice);
         $map = self::map($pairs, $spots, $picture);
         if ($map === null) {
             return null;
@@ -203,7 +203,7 @@ final readonly class FoundCard
             $rest > self::MOST_OFF_MM => CannotRead::NotFlat,
             $least < self::STEEPEST * $most => CannotRead::TooSteep,
             self::middle($soft) > self::SOFTEST_MM => CannotRead::Blurred,
-            default => new self($layout, $map, $rest, min($light) / max($light)),
+            default => new self($layout, $map, $rest, min([INF, ...$light]) / max([1.0, ...$light])),
         };
     }
 

@@ -34,7 +34,7 @@ final readonly class FoundPiece
         }
         $about = self::fromUpperLeft(array_map(fn (array $c): array => [$c[0] * $picture->widthMm(), $c[1] * $picture->heightMm()], $outline->corners));
         $edges = [];
-        $mm = max(array_map(fn (array $c): float => $picture->mm(...$c), $about));
+        $mm = max([0.0, ...array_map(fn (array $c): float => $picture->mm(...$c), $about)]);
         if ($mm > self::COARSEST_MM) {
             return CannotRead::TooSmall;
         }

@@ -13,8 +13,8 @@ final class GrownLid
     /** From pixel to pixel of a small picture: more is an edge, shades of three channels together. */
     private const STEP = 7.0;
 
-    /** Of the rim: so much may be grain. */
-    private const GRAIN = 0.01;
+    /** Along the rim over three pixels: more is the edge of what lies across it. */
+    private const ACROSS = 20.0;
 
     /** @return list<int>|null 1 where the picture is not the lid, row by row; null where the rim itself changes suddenly: something lies across it */
     public static function mask(Raster $small): ?array
@@ -34,12 +34,10 @@ final class GrownLid
         for ($y = $h - 2; $y > 0; $y--) {
             $rim[] = $y * $w + 1;
         }
-        $sudden = 0;
         foreach ($rim as $i => $at) {
-            $sudden += self::apart($shades[$at], $shades[$rim[($i + 1) % count($rim)]]) > self::STEP ? 1 : 0;
-        }
-        if ($sudden > self::GRAIN * count($rim)) {
-            return null;
+            if (self::apart($shades[$at], $shades[$rim[($i + 3) % count($rim)]]) > self::ACROSS) {
+                return null;
+            }
         }
         $mask = array_fill(0, $w * $h, 1);
         $todo = $rim;
@@ -57,7 +55,7 @@ final class GrownLid
             }
         }
 
-        return $mask;
+        return array_values($mask);
     }
 
     /**

@@ -10,6 +10,9 @@ interface LaidFlat
     /** @return array{float, float, float}|null the shade there, three channels; null beside the picture */
     public function at(float $x, float $y): ?array;
 
+    /** @return array{float, float} where a place lies in the picture, pixels */
+    public function pixel(float $x, float $y): array;
+
     /** Of a pixel there, mm, the way it is coarsest. */
     public function mm(float $x, float $y): float;
 

@@ -93,10 +93,22 @@ final readonly class PictureReadings
         // A stretch of n stitches is n times as unsure as one of them.
         $u = $field->kind === FieldKind::Stitches ? ($stitchU === null ? null : $stitchU * ($values[0] ?? 1.0)) : $edgeU;
 
+        return self::typedEach($field, $values, array_map(fn (?float $v): ?float => $u, $values), $unit);
+    }
+
+    /**
+     * Each value with an uncertainty of its own.
+     *
+     * @param  list<float|null>  $values
+     * @param  list<float|null>  $u  standard uncertainty of each, mm; of stitches that of the length they were counted over
+     * @return list<string>
+     */
+    public static function typedEach(Field $field, array $values, array $u, Unit $unit): array
+    {
         return array_map(fn (int $i, ?float $v): string => match (true) {
             $v === null => '',
             $field->kind === FieldKind::Stitches && $i === 0 => (string) (int) $v,
-            default => self::length($v, $u, $unit),
+            default => self::length($v, $u[$i] ?? null, $unit),
         }, array_keys($values), $values);
     }
 

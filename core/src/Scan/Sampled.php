@@ -15,6 +15,11 @@ final readonly class Sampled implements LaidFlat
         return $this->picture->between($x / $this->mm, $y / $this->mm);
     }
 
+    public function pixel(float $x, float $y): array
+    {
+        return [$x / $this->mm, $y / $this->mm];
+    }
+
     public function mm(float $x, float $y): float
     {
         return $this->mm;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Scan;
 
-use OpenSeam\Core\Data;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Sampler\Field;
 use OpenSeam\Core\Sampler\FieldKind;

@@ -93,12 +93,12 @@ final readonly class SeenSpot
     private static function holes(array $light, float $least): int
     {
         $holes = 0;
-        foreach ($light as $key => $first) {
+        foreach (array_keys($light) as $key) {
             if (! isset($light[$key])) {
                 continue;
             }
+            [$todo, $size] = [[$light[$key]], 0];
             unset($light[$key]);
-            [$todo, $size] = [[$first], 0];
             while ($todo !== []) {
                 [$x, $y] = array_pop($todo);
                 $size++;

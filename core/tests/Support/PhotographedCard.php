@@ -56,7 +56,7 @@ final class PhotographedCard
 
     public int $jpeg = 88;
 
-    /** Buttons that something lies on, by their holes. */
+    /** @var list<int> buttons that something lies on, by their holes */
     public array $covered = [];
 
     public bool $mirrored = false;

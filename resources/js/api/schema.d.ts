@@ -2053,6 +2053,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photo-card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photoCard"];
+        put: operations["checkPhotoCard"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{photo}": {
         parameters: {
             query?: never;
@@ -2109,6 +2125,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["printPaperDrive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/print/photo-card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printPhotoCard"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2303,6 +2335,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["pictureReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/sampler": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readSampler"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4684,6 +4732,8 @@ export interface components {
             way: components["schemas"]["WayView"];
             /** @description a buttonhole is sewn in it */
             buttonhole: boolean;
+            /** @description pieces whose rows are read from a picture */
+            pictured: components["schemas"]["NamedView"][];
         };
         /** @description A fold, a cut or a chalk mark. */
         LineView: {
@@ -5255,6 +5305,18 @@ export interface components {
             role: "owner" | "teacher" | "helper";
             me: boolean;
         };
+        PhotoCardBody: {
+            /** @description what the printed card’s line of 100 mm measures by a ruler; null: nobody looked */
+            line_mm: number | null;
+        };
+        /** @description The studio's printed card. */
+        PhotoCardView: {
+            /**
+             * Format: float
+             * @description what its line of 100 mm measures by a ruler; null: nobody looked
+             */
+            line_mm: number | null;
+        };
         /** @description A photo of a sample; the picture itself has its own address. */
         PhotoView: {
             id: string;
@@ -5803,6 +5865,31 @@ export interface components {
             drift_mm: number | null;
             /** @description place along the row and the allowance there, mm */
             marks: number[][];
+        };
+        /** @description What a picture says of one row. */
+        ScannedRowView: {
+            row: string;
+            title: string;
+            /** @description why nothing of it can be told */
+            cannot: string | null;
+            /** @description by "row.reading", as they are typed */
+            readings: {
+                [key: string]: string[];
+            };
+            /** @description where it runs, pixels of the picture */
+            seen: number[][];
+        };
+        /** @description What a picture of a sewn sampler says, row by row; nothing of the picture is kept. */
+        ScannedSamplerView: {
+            /** @description why nothing of it can be told */
+            cannot: string | null;
+            /** Format: float */
+            width_mm: number | null;
+            /** Format: float */
+            height_mm: number | null;
+            /** @description corners of the piece, pixels of the picture */
+            outline: number[][];
+            rows: components["schemas"]["ScannedRowView"][];
         };
         /** @description How often what a school of thought called sure then held. */
         SchoolSoundView: {
@@ -11258,6 +11345,8 @@ export interface operations {
                         kind: "dpi" | "card";
                         /** @description pixels an inch */
                         dpi?: number;
+                        /** @description what the printed card’s line of 100 mm measures by a ruler */
+                        line_mm?: number;
                     };
                     /** @description to be read */
                     rows: {
@@ -11269,7 +11358,7 @@ export interface operations {
                          */
                         stitch: "straight" | "zigzag";
                         /**
-                         * @description as the picture lies
+                         * @description as the picture lies, or the card is read
                          * @enum {string}
                          */
                         edge: "left" | "right" | "top" | "bottom";
@@ -11294,7 +11383,7 @@ export interface operations {
                             width_mm: number;
                             /** @description left and right edge, their mean */
                             height_mm: number;
-                            /** @description mm from the upper left corner of the picture; the piece’s own from the upper left clockwise */
+                            /** @description mm from the upper left corner of the picture, or of the card’s field; the piece’s own from the upper left clockwise */
                             corners: number[][];
                         };
                         /** @description as they were asked for */
@@ -11324,9 +11413,9 @@ export interface operations {
                                 /** @description standard uncertainty */
                                 u_mm: number;
                             };
-                            cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "no-row" | "which-line" | "no-stitches" | "off-piece");
+                            cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "off-piece");
                         }[];
-                        cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "no-row" | "which-line" | "no-stitches" | "off-piece");
+                        cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "off-piece");
                     };
                 };
             };
@@ -13960,6 +14049,72 @@ export interface operations {
             };
         };
     };
+    photoCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoCardView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    checkPhotoCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoCardBody"];
+            };
+        };
+        responses: {
+            /** @description as it is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoCardView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     photo: {
         parameters: {
             query?: never;
@@ -14108,6 +14263,42 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description a PDF at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    printPhotoCard: {
+        parameters: {
+            query?: {
+                /** @description sheets: two are joined, for large pieces */
+                size?: "one" | "two";
+                hand?: "right" | "left";
+                format?: "A4" | "Letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the card that samples are photographed on, at true size */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -14576,6 +14767,52 @@ export interface operations {
                     "application/json": {
                         [key: string]: string[];
                     };
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    readSampler: {
+        parameters: {
+            query: {
+                lesson: string;
+                /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+                version?: number;
+                /** @description it was sewn in, as JSON; the usual one where it is not given */
+                way?: string;
+                /** @description of the sampler, where it has several; the first one that a picture tells something of */
+                piece?: string;
+                /** @description of a flat scan; a photograph on the card where it is not given */
+                dpi?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description JPEG or PNG */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description what it says, or why it cannot be told */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScannedSamplerView"];
                 };
             };
             /** @description what is wrong */

@@ -1,8 +1,8 @@
-import { SegmentedControl, UnstyledButton } from '@mantine/core'
+import { SegmentedControl, UnstyledButton, type TextInputProps } from '@mantine/core'
 import { useLocalStorage } from '@mantine/hooks'
-import { useEffect, useRef, type KeyboardEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import type { View } from '../api/client'
-import { stepNumber, stepSixteenths } from '../text/numbers'
+import { stepNumber, stepSixteenths, toNumber } from '../text/numbers'
 import { t } from '../text/words'
 import { cx } from './dress'
 import { StepField } from './StepField'
@@ -30,9 +30,23 @@ function stepped(typed: string, up: number, of: View['FieldValueView'], unit: 'm
     return of.length ? next.toFixed(1) : String(next)
 }
 
+/** A value that was measured on a picture stands with how sure it is beneath it, and whole while it is in hand. */
+function shown(value: string, inHand: boolean, unit: 'mm' | 'in'): Pick<TextInputProps, 'value' | 'description' | 'inputWrapperOrder'> {
+    const measured = inHand ? null : /^\s*([\d.,]+)\s*±\s*([\d.,]+)\s*$/.exec(value)
+    const [number, sure] = [toNumber(measured?.[1] ?? ''), toNumber(measured?.[2] ?? '')]
+    if (number === null || sure === null) return { value }
+    const places = unit === 'mm' ? 1 : 2
+    return {
+        value: number.toFixed(places),
+        description: t('look.byPicture', { u: sure.toFixed(places + 1) }),
+        inputWrapperOrder: ['label', 'input', 'description', 'error'],
+    }
+}
+
 /** One reading: large fields for the ruler's numbers, two big keys for yes and no. */
 export function ReadingField({ field, unit, values: typed, problem, problemAt, onChange: change, onEye, onAnswered }: Props) {
     const [usual, setUsual] = useLocalStorage<'nearest' | 'complete'>({ key: 'seam-counting', defaultValue: 'nearest' })
+    const [inHand, setInHand] = useState<number | null>(null)
     // How this one was counted; what is not typed yet will be counted as the last one was.
     const counting = typed[0]?.endsWith('+') === true ? 'complete' : (typed[0] ?? '') === '' ? usual : 'nearest'
     // "10+" is ten whole stitches and what was left of the next one: half a stitch more on average.
@@ -72,12 +86,14 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                             inputMode={of.min < 0 || (unit === 'in' && of.length) ? 'text' : 'decimal'}
                             aria-label={name === '' ? field.label : `${field.label}, ${name}`}
                             error={bad}
-                            value={values[i] ?? ''}
+                            {...shown(values[i] ?? '', inHand === i, unit)}
                             onChange={(e) => onChange(i, e.currentTarget.value)}
                             onFocus={(e) => {
                                 onEye(i)
+                                setInHand(i)
                                 e.currentTarget.select()
                             }}
+                            onBlur={() => setInHand(null)}
                             onStep={(up) => onChange(i, stepped(values[i] ?? '', up, of, unit))}
                         />
                     )

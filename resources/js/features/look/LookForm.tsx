@@ -18,6 +18,7 @@ import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { cx } from './dress'
 import { Next } from './Next'
+import { Photograph } from './Photograph'
 import { RowPhotos } from './Photos'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
@@ -115,14 +116,33 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     return (
         <form className={cx('look-at')} ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
             <section className={cx('look-left')}>
-                <h1>
-                    {look.name}{' '}
-                    <small>
-                        {lesson.title}
-                        {look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('look.sample', { n: look.number }) : t('look.correction')} ·{' '}
-                        {t('common.seat', { n: look.seat })}
-                    </small>
-                </h1>
+                <div className={cx('look-head')}>
+                    <h1>
+                        {look.name}{' '}
+                        <small>
+                            {lesson.title}
+                            {look.drill !== null && `: ${look.drill.title}`} · {replaces === null ? t('look.sample', { n: look.number }) : t('look.correction')}{' '}
+                            · {t('common.seat', { n: look.seat })}
+                        </small>
+                    </h1>
+                    {lesson.pictured.length > 0 && (
+                        <Photograph
+                            lesson={lesson}
+                            unit={unit}
+                            onTake={(readings) => {
+                                sample.addReadings(readings)
+                                // What a picture does not tell is next.
+                                setTimeout(
+                                    () =>
+                                        [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])]
+                                            .find((f) => f.value === '')
+                                            ?.focus(),
+                                    350,
+                                )
+                            }}
+                        />
+                    )}
+                </div>
                 {lesson.drawing === null ? (
                     <Points lesson={lesson} />
                 ) : (

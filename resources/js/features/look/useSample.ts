@@ -24,6 +24,10 @@ export function begunWith(id: string, student: string, lesson: string, replaces:
     return keeping.draft(draftKey(id, student, lesson, replaces)) ?? null
 }
 
+/** An empty place is none that was measured. */
+const merged = (typed: Draft['readings'], measured: Record<string, string[]>): Draft['readings'] =>
+    Object.fromEntries(Object.entries(measured).map(([reading, values]) => [reading, values.map((v, i) => (v === '' ? (typed[reading]?.[i] ?? '') : v))]))
+
 /** Readings that were measured elsewhere, put to what is typed of this sample. */
 export async function addReadings(
     id: string,
@@ -35,10 +39,7 @@ export async function addReadings(
 ): Promise<void> {
     const key = draftKey(id, student, lesson, replaces)
     const draft = stored(key)
-    const merged = Object.entries(readings).map(
-        ([reading, values]) => [reading, values.map((v, i) => (v === '' ? (draft.readings[reading]?.[i] ?? '') : v))] as const,
-    )
-    await keeping.putDraft(key, { ...draft, version, readings: { ...draft.readings, ...Object.fromEntries(merged) } })
+    await keeping.putDraft(key, { ...draft, version, readings: { ...draft.readings, ...merged(draft.readings, readings) } })
 }
 
 /** What is typed of one sample, kept on this device until it is kept on the server, and judged as it grows. */
@@ -104,6 +105,10 @@ export function useSample(
                 const values = Array.from({ length: size }, (_, i) => (i === index ? value : (d.readings[reading]?.[i] ?? '')))
                 return { ...d, readings: { ...d.readings, [reading]: values } }
             })
+        },
+        /** Those that were measured; what could not be told stays as it was typed. */
+        addReadings(readings: Record<string, string[]>) {
+            setDraft((d) => ({ ...d, readings: { ...d.readings, ...merged(d.readings, readings) } }))
         },
         toggleFault(fault: string) {
             setDraft((d) => ({ ...d, faults: d.faults.includes(fault) ? d.faults.filter((f) => f !== fault) : [...d.faults, fault] }))
