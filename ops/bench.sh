@@ -1,6 +1,7 @@
 # Measures what the README's table says, on a throw-away set-up of its own.
-# bench learners [number]: made-up learners alone; bench verdicts [number]: every length check read back. Neither needs a set-up.
-if [ "${1:-}" = learners ] || [ "${1:-}" = verdicts ]; then
+# bench learners [number]: made-up learners alone; bench verdicts [number]: every length check read back; bench pictures
+# [number] [seed]: photographs of samplers on the card. None of them needs a set-up.
+if [ "${1:-}" = learners ] || [ "${1:-}" = verdicts ] || [ "${1:-}" = pictures ]; then
     settle_place
     debian_packages $RUN_PACKAGES
     php_packages development

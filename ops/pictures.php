@@ -6,7 +6,11 @@ declare(strict_types=1);
 //   SEAM_NOW=2026-05-14T19:15:00Z ./seam start && php ops/pictures.php
 // With names after it, only those pictures; with --to=FOLDER, somewhere else.
 
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use OpenSeam\Core\Tests\Support\DrawnPiece;
+use OpenSeam\Core\Tests\Support\PhotographedCard;
 use Tests\Browser\Support\Browser;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -102,11 +106,19 @@ $take('buttonhole-run', function () use ($browser): void {
     // Until the needle has come to the mark.
     $browser->see('Once more')->rest();
 });
-$take('picture-ruler', function () use ($browser): void {
-    $browser->go('/workshop/picture')->see('Load a scan');
-    $browser->press('A drawn scan, to try it')->find('.workshop-picture-stage img');
-    $browser->rest();
-    $browser->press('Read it by itself')->see('to the right edge');
+$take('photograph', function () use ($browser, $look): void {
+    // A drawn photograph: the simulated camera of the tests.
+    $piece = DrawnPiece::withRow('straight', 'right', 15.6, 2.4, 0.0, 1.2, 0.2);
+    [$piece->widthMm, $piece->heightMm, $piece->cloth] = [100.0, 150.0, [214, 206, 188]];
+    $photo = new PhotographedCard($piece);
+    [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills, $photo->dark, $photo->lamp] = [1500, 2000, 9.0, 12.0, -5.0, 0.85, 0.8, [1.0, 0.95, 0.86]];
+    $file = (string) tempnam(sys_get_temp_dir(), 'seam-photo').'.jpg';
+    file_put_contents($file, $photo->take(3));
+    $look('Keziah');
+    $browser->press('Photograph it')->see('Lay the whole piece');
+    $browser->driver->findElement(WebDriverBy::cssSelector('.mantine-Modal-body input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($file);
+    $browser->see('Type them in')->rest();
+    unlink($file);
 });
 $take('new-class', fn () => $browser->go('/start')->see('Lay it out for me'));
 $browser->size(390, 844, true);

@@ -96,19 +96,20 @@ final class CardSpots
     private static function parts(array $dark, int $w, int $h): iterable
     {
         $most = (int) (self::MOST_SHARE * $w * $h);
+        $left = $dark;
         foreach (array_keys($dark) as $first) {
-            if (! isset($dark[$first])) {
+            if (! isset($left[$first])) {
                 continue;
             }
-            unset($dark[$first]);
+            unset($left[$first]);
             [$todo, $found, $whole] = [[$first], [$first], true];
             while ($todo !== []) {
                 $at = array_pop($todo);
                 $x = $at % $w;
                 $whole = $whole && $x > 0 && $x < $w - 1 && $at >= $w && $at < $w * ($h - 1);
                 foreach ([$at - 1, $at + 1, $at - $w, $at + $w] as $next) {
-                    if (isset($dark[$next])) {
-                        unset($dark[$next]);
+                    if (isset($left[$next])) {
+                        unset($left[$next]);
                         $todo[] = $found[] = $next;
                     }
                 }

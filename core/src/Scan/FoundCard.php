@@ -15,6 +15,9 @@ final readonly class FoundCard
     /** So many spots are looked at as buttons: they are among the largest. */
     private const LOOKED_AT = 60;
 
+    /** Of the spots there are, the largest: printed cloth may have thousands. */
+    private const MOST = 300;
+
     /** Buttons with the same holes that are tried each. */
     private const EACH = 3;
 
@@ -44,7 +47,7 @@ final readonly class FoundCard
 
     public static function in(Raster $picture): self|CannotRead
     {
-        $spots = CardSpots::in($picture);
+        $spots = array_slice(CardSpots::in($picture), 0, self::MOST);
         $buttons = [1 => [], 2 => [], 3 => [], 4 => []];
         foreach (array_slice($spots, 0, self::LOOKED_AT) as $i => $spot) {
             $holes = SeenSpot::at($picture, $spot)->holes ?? 0;
@@ -107,7 +110,8 @@ final readonly class FoundCard
     private static function fit(CardLayout $layout, array $choice, array $spots, Raster $picture): ?array
     {
         $sizes = array_map(fn (int $i): float => $spots[$i]['a'], array_values($choice));
-        if (max([0.0, ...$sizes]) > 2.2 * min([INF, ...$sizes])) {
+        [$least, $most] = [min([INF, ...$sizes]), max([0.0, ...$sizes])];
+        if ($most > 2.2 * $least) {
             return null;
         }
         $pairs = array_map(fn (int $holes, int $i): array => [$layout->buttons()[$holes], CardLayout::BUTTON_MM / 2, $i], array_keys($choice), $choice);
@@ -115,15 +119,18 @@ final readonly class FoundCard
         if ($map === null) {
             return null;
         }
+        // As large as a pin may be beside these buttons, however steeply it is seen.
+        $pin = CardLayout::PIN_MM / CardLayout::BUTTON_MM;
+        $small = array_filter(array_diff_key($spots, array_flip($choice)), fn (array $s): bool => $s['a'] > $pin * $least / 2 && $s['a'] < $pin * $most * 2);
         $found = [];
         foreach (self::NEAR as $round => $near) {
             // Three buttons tell nothing of how steeply it is seen: the pins between those go first.
             $pins = $layout->pins($round === 0 ? array_keys($choice) : null);
             $found = [];
-            $free = array_diff_key($spots, array_flip($choice));
-            foreach ($pins as $pin) {
-                [$x, $y] = $map->pixel(...$pin);
-                $fine = $map->fineness(...$pin)[1];
+            $free = $small;
+            foreach ($pins as $place) {
+                [$x, $y] = $map->pixel(...$place);
+                $fine = $map->fineness(...$place)[1];
                 $closest = [$near * $layout->apartMm() * $fine, null];
                 foreach ($free as $i => $spot) {
                     $away = hypot($spot['x'] - $x, $spot['y'] - $y);
@@ -133,7 +140,7 @@ final readonly class FoundCard
                     }
                 }
                 if ($closest[1] !== null) {
-                    $found[] = [$pin, CardLayout::PIN_MM / 2, $closest[1]];
+                    $found[] = [$place, CardLayout::PIN_MM / 2, $closest[1]];
                     unset($free[$closest[1]]);
                 }
             }

@@ -10,11 +10,15 @@ namespace OpenSeam\Core\Scan;
  */
 final class GrownLid
 {
-    /** From pixel to pixel of a small picture: more is an edge, shades of three channels together. */
+    /** From pixel to pixel of a small picture: more is an edge, shades of three channels together; and as a multiple of what is usual along the rim. */
     private const STEP = 7.0;
+
+    private const STEP_OF = 3.5;
 
     /** Along the rim over three pixels: more is the edge of what lies across it. */
     private const ACROSS = 20.0;
+
+    private const ACROSS_OF = 7.0;
 
     /** @return list<int>|null 1 where the picture is not the lid, row by row; null where the rim itself changes suddenly: something lies across it */
     public static function mask(Raster $small): ?array
@@ -34,8 +38,12 @@ final class GrownLid
         for ($y = $h - 2; $y > 0; $y--) {
             $rim[] = $y * $w + 1;
         }
+        $usual = array_map(fn (int $i): float => self::apart($shades[$rim[$i]], $shades[$rim[($i + 1) % count($rim)]]), array_keys($rim));
+        sort($usual);
+        $usual = $usual[intdiv(count($usual), 2)] ?? 0.0;
+        [$step, $across] = [max(self::STEP, self::STEP_OF * $usual), max(self::ACROSS, self::ACROSS_OF * $usual)];
         foreach ($rim as $i => $at) {
-            if (self::apart($shades[$at], $shades[$rim[($i + 3) % count($rim)]]) > self::ACROSS) {
+            if (self::apart($shades[$at], $shades[$rim[($i + 3) % count($rim)]]) > $across) {
                 return null;
             }
         }
@@ -48,7 +56,8 @@ final class GrownLid
             $at = array_pop($todo);
             $x = $at % $w;
             foreach ([$x > 0 ? $at - 1 : -1, $x < $w - 1 ? $at + 1 : -1, $at - $w, $at + $w] as $next) {
-                if (($mask[$next] ?? 0) === 1 && self::apart($shades[$at], $shades[$next]) <= self::STEP) {
+                // Both ways about it, not only the way it is come to: along an edge that is a little turned each step alone is a small one.
+                if (($mask[$next] ?? 0) === 1 && self::apart($shades[$next - 1] ?? $shades[$next], $shades[$next + 1] ?? $shades[$next]) <= 2 * $step && self::apart($shades[$next - $w] ?? $shades[$next], $shades[$next + $w] ?? $shades[$next]) <= 2 * $step) {
                     $mask[$next] = 0;
                     $todo[] = $next;
                 }

@@ -35,14 +35,26 @@ final readonly class PieceOutline
 
     public static function find(Raster $small, Lid $lid): self|CannotRead
     {
-        [$w, $h] = [$small->width, $small->height];
+        $found = $lid->strange > self::MOST_STRANGE ? CannotRead::CutOff : self::among(self::mask($small, $lid), $small);
+        if ($found instanceof self) {
+            return $found;
+        }
         // Under a shadow the lid is no smooth surface: what can be reached from the rim is the lid.
-        $grown = $lid->strange > self::MOST_STRANGE ? GrownLid::mask($small) : null;
-        $parts = self::parts($grown ?? self::mask($small, $lid), $w, $h);
+        $grown = GrownLid::mask($small);
+        $again = $grown === null ? $found : self::among($grown, $small);
+
+        return $again instanceof self ? $again : $found;
+    }
+
+    /** @param  list<int>  $mask  1 where the picture is not the lid */
+    private static function among(array $mask, Raster $small): self|CannotRead
+    {
+        [$w, $h] = [$small->width, $small->height];
+        $parts = self::parts($mask, $w, $h);
         if ($parts === [] || $parts[0]['size'] < self::LEAST_SHARE * $w * $h) {
             return CannotRead::NoPiece;
         }
-        if ($parts[0]['touches'] > 2 || ($grown === null && $lid->strange > self::MOST_STRANGE)) {
+        if ($parts[0]['touches'] > 2) {
             return CannotRead::CutOff;
         }
         if (($parts[1]['size'] ?? 0) > self::OTHER_SHARE * $parts[0]['size']) {

@@ -150,6 +150,10 @@ final readonly class SamplerScan
             [$from, $to, $marks] = [$long - $to, $long - $from, array_map(fn (float $m): float => $long - $m, $marks)];
         }
         $read = ReadRow::find($found, $side, $about, self::isZigzag($row), $marks, self::reach($row, $at, $side, $piece, $sampler), [$from + self::ENDS_MM, $to - self::ENDS_MM]);
+        // Turned round it is only told that it lies so.
+        if ($turned) {
+            return new ScannedRow($row->id, $row->title, [], $read->cannot, []);
+        }
         $readings = [];
         foreach ($row->fields as $field) {
             $values = $read->cannot !== null ? [] : match (self::asks($row, $field)) {

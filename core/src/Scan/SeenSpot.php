@@ -93,18 +93,19 @@ final readonly class SeenSpot
     private static function holes(array $light, float $least): int
     {
         $holes = 0;
-        foreach (array_keys($light) as $key) {
-            if (! isset($light[$key])) {
+        $left = $light;
+        foreach ($light as $key => $first) {
+            if (! isset($left[$key])) {
                 continue;
             }
-            [$todo, $size] = [[$light[$key]], 0];
-            unset($light[$key]);
+            [$todo, $size] = [[$first], 0];
+            unset($left[$key]);
             while ($todo !== []) {
                 [$x, $y] = array_pop($todo);
                 $size++;
                 foreach ([[$x - 1, $y], [$x + 1, $y], [$x, $y - 1], [$x, $y + 1]] as [$u, $v]) {
-                    if (isset($light["$u,$v"])) {
-                        unset($light["$u,$v"]);
+                    if (isset($left["$u,$v"])) {
+                        unset($left["$u,$v"]);
                         $todo[] = [$u, $v];
                     }
                 }

@@ -100,6 +100,22 @@ final class CardTest extends TestCase
             return (string) ob_get_clean();
         }, 'several-cards'];
         yield 'so blurred that no stitch is seen' => [$of(fn (PhotographedCard $p) => $p->blur = 10), 'blurred'];
+        yield 'cloth printed with buttons by the hundred' => [function (): string {
+            $cloth = imagecreatetruecolor(1000, 800);
+            assert($cloth !== false);
+            imagefill($cloth, 0, 0, 0xF0F0F0);
+            for ($k = 0; $k < 270; $k++) {
+                [$x, $y] = [30 + ($k % 18) * 54, 30 + intdiv($k, 18) * 52];
+                imagefilledellipse($cloth, $x, $y, 40, 40, 0x101010);
+                for ($j = 0; $j < $k % 5; $j++) {
+                    imagefilledellipse($cloth, (int) ($x + 8 * cos($j * 2 * M_PI / ($k % 5))), (int) ($y + 8 * sin($j * 2 * M_PI / ($k % 5))), 9, 9, 0xF0F0F0);
+                }
+            }
+            ob_start();
+            imagejpeg($cloth, null, 90);
+
+            return (string) ob_get_clean();
+        }, 'no-card'];
         yield 'a cat, or what is about as round' => [function (): string {
             $cat = imagecreatetruecolor(600, 500);
             assert($cat !== false);

@@ -11,7 +11,7 @@ export const READ = {
     lessons: ['lessons', 'pictures', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
     room: ['room', 'machines'],
     workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run', 'foot-parts', 'foot-name', 'blind-hem'],
-    studio: ['studio', 'soundness'],
+    studio: ['studio', 'soundness', 'photo-card'],
 } as const
 
 export type Place = keyof typeof READ

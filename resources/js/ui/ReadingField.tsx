@@ -91,7 +91,12 @@ export function ReadingField({ field, unit, values: typed, problem, problemAt, o
                             onFocus={(e) => {
                                 onEye(i)
                                 setInHand(i)
-                                e.currentTarget.select()
+                                // All of it, once it stands there whole: what is typed takes its place, also after a click.
+                                const field = e.currentTarget
+                                field.select()
+                                requestAnimationFrame(() => {
+                                    if (document.activeElement === field) field.select()
+                                })
                             }}
                             onBlur={() => setInHand(null)}
                             onStep={(up) => onChange(i, stepped(values[i] ?? '', up, of, unit))}

@@ -23,8 +23,11 @@ final class Browser
     /** @param  resource  $process */
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $base, private readonly mixed $process, private readonly string $profile) {}
 
-    /** @param  string|null  $device  folder of a browser that was closed: the same device switched on again */
-    public static function open(string $base, int $width = 1280, int $height = 800, ?string $device = null): self
+    /**
+     * @param  string|null  $device  folder of a browser that was closed: the same device switched on again
+     * @param  string|null  $camera  file of JPEG frames (.mjpeg) that its camera sees
+     */
+    public static function open(string $base, int $width = 1280, int $height = 800, ?string $device = null, ?string $camera = null): self
     {
         $port = self::freePort();
         $log = tempnam(sys_get_temp_dir(), 'seam-driver-');
@@ -38,6 +41,7 @@ final class Browser
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
             '--disable-sync', '--disable-dev-shm-usage', '--disable-extensions', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB',
             // Nothing moves: what is there is where it stays.
+            ...($camera === null ? [] : ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', "--use-file-for-fake-video-capture=$camera"]),
             '--force-prefers-reduced-motion', '--window-size=1280,800', "--user-data-dir=$profile",
         ]);
         $capabilities = DesiredCapabilities::chrome();

@@ -129,17 +129,11 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                         <Photograph
                             lesson={lesson}
                             unit={unit}
-                            onTake={(readings) => {
-                                sample.addReadings(readings)
-                                // What a picture does not tell is next.
-                                setTimeout(
-                                    () =>
-                                        [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])]
-                                            .find((f) => f.value === '')
-                                            ?.focus(),
-                                    350,
-                                )
-                            }}
+                            onTake={(readings) => sample.addReadings(readings)}
+                            // What a picture does not tell is next.
+                            onTaken={() =>
+                                [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])].find((f) => f.value === '')?.focus()
+                            }
                         />
                     )}
                 </div>

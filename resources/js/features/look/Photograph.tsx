@@ -14,22 +14,35 @@ interface Props {
     lesson: View['LessonView']
     unit: 'mm' | 'in'
     onTake: (readings: Record<string, string[]>) => void
+    /** They are typed in, and the picture is out of the way. */
+    onTaken: () => void
 }
 
 /** The camera as a ruler: the sample on its card, and what a picture of it says is typed into the fields. */
-export function Photograph({ lesson, unit, onTake }: Props) {
+export function Photograph({ lesson, unit, onTake, onTaken }: Props) {
     const [open, setOpen] = useState(false)
+    const taken = useRef(false)
     return (
         <>
             <Button variant="default" onClick={() => setOpen(true)}>
                 {t('picture.photographIt')}
             </Button>
-            <Modal opened={open} onClose={() => setOpen(false)} returnFocus={false} size="90%" title={t('picture.ofLesson', { lesson: lesson.title })}>
+            <Modal
+                opened={open}
+                onClose={() => setOpen(false)}
+                returnFocus={false}
+                onExitTransitionEnd={() => {
+                    if (taken.current) onTaken()
+                    taken.current = false
+                }}
+                size="90%"
+                title={t('picture.ofLesson', { lesson: lesson.title })}>
                 <Taking
                     lesson={lesson}
                     unit={unit}
                     onTake={(readings) => {
                         onTake(readings)
+                        taken.current = true
                         setOpen(false)
                     }}
                 />
@@ -38,7 +51,7 @@ export function Photograph({ lesson, unit, onTake }: Props) {
     )
 }
 
-function Taking({ lesson, unit, onTake }: Props) {
+function Taking({ lesson, unit, onTake }: Omit<Props, 'onTaken'>) {
     const [piece, setPiece] = useState(lesson.pictured[0]?.id ?? '')
     const [how, setHow] = useState('card')
     const [dpi, setDpi] = useState('300')
