@@ -43,7 +43,8 @@ final class CardSpots
         $by = $picture->width / $small->width;
         $spots = [];
         foreach (self::parts(self::dark($small), $small->width, $small->height) as $pixels) {
-            $spot = self::ellipse($pixels, $small->width);
+            // A thin ring about something large is few pixels and no spot.
+            $spot = self::boxed($pixels, $small->width) > 2 * self::MOST_SHARE * $small->width * $small->height ? null : self::ellipse($pixels, $small->width);
             if ($spot !== null) {
                 $spots[] = ['x' => ($spot['x'] + 0.5) * $by, 'y' => ($spot['y'] + 0.5) * $by, 'a' => $spot['a'] * $by, 'b' => $spot['b'] * $by, 'turn' => $spot['turn']];
             }
@@ -118,6 +119,14 @@ final class CardSpots
                 yield $found;
             }
         }
+    }
+
+    /** @param  non-empty-list<int>  $pixels */
+    private static function boxed(array $pixels, int $w): int
+    {
+        $xs = array_map(fn (int $p): int => $p % $w, $pixels);
+
+        return (max($xs) - min($xs) + 1) * (intdiv(max($pixels), $w) - intdiv(min($pixels), $w) + 1);
     }
 
     /**

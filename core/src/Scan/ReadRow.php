@@ -14,6 +14,9 @@ final readonly class ReadRow
 
     private const ZIGZAG_REACH_MM = 7.5;
 
+    /** Where a zigzag turns is rounded by the picture: of a pixel. */
+    private const TURNS = 0.4;
+
     /** A mark is read over so much of the row on both sides, mm. */
     private const MARK_MM = 4.0;
 
@@ -84,9 +87,9 @@ final readonly class ReadRow
             return self::cannot(CannotRead::NoStitches);
         }
         $allowance = self::marks($piece, $side, $strip, $trace, $marks);
-        $scaled = fn (?Reading $r): ?Reading => $r === null ? null : Reading::combined($r->value, $r->u, $piece->picture->scaleU() * $r->value);
+        $scaled = fn (?Reading $r, float $more = 0.0): ?Reading => $r === null ? null : Reading::combined($r->value, $r->u, $piece->picture->scaleU() * $r->value, $more);
 
-        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $scaled($length), $scaled($stroke?->width), null);
+        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $scaled($length), $scaled($stroke?->width, self::TURNS * $piece->mm), null);
     }
 
     /**
