@@ -8,14 +8,22 @@ use App\Models\FaultHunt;
 use App\Models\Foot;
 use App\Models\Machine;
 use App\Models\SewingClass;
+use App\Models\Student;
+use App\Records\Adviser;
 use App\Records\KeptSample;
 use App\Records\RoomInventory;
 use App\Records\Shelf;
 use App\Records\StudentRecords;
+use App\Support\Clock;
 use App\Support\CurrentStudio;
 use App\Support\NearMemory;
 use Illuminate\Support\Facades\DB;
+use OpenSeam\Core\Course\Drill;
 use OpenSeam\Core\Measure\Unit;
+use OpenSeam\Core\NextLesson\Candidate;
+use OpenSeam\Core\NextLesson\Policy;
+use OpenSeam\Core\NextLesson\Reason;
+use OpenSeam\Core\Skill\School;
 use OpenSeam\Core\Words;
 use Tests\TestCase;
 
@@ -111,6 +119,50 @@ final class ShownBeforeTest extends TestCase
         touch($compiled, time() - 60);
         clearstatcache();
         self::assertGreaterThan(0, $this->readings(fn () => $this->read()));
+    }
+
+    /** @return array{string, string|null, string, list<string>, list<mixed>, list<int>} all that the ladder says of the student, with the rows of its exercises */
+    private function advised(NearMemory $memory): array
+    {
+        foreach ([StudentRecords::class, Adviser::class] as $anew) {
+            $this->app?->forgetInstance($anew);
+        }
+        $this->app?->instance(NearMemory::class, $memory);
+
+        return app(CurrentStudio::class)->within($this->class->studio_id, function (): array {
+            $kept = app(StudentRecords::class)->of([$this->student], Words::in())[$this->student];
+            $a = app(Adviser::class)->adviseOn($this->class->refresh(), $kept, Student::query()->findOrFail($this->student), Clock::now(), Words::in());
+
+            return [
+                $a->kind->value, $a->lesson, $a->change->text, array_map(fn (Reason $r): string => $r->text, $a->reasons),
+                array_map(fn (Candidate $c): array => [$c->kind, $c->lesson, $c->drill?->id, $c->drill?->text, $c->minutes, $c->gainPerMinute, $c->ready, $c->passed], $a->candidates),
+                array_map(fn (?Drill $d): int => count($d?->sampler()->rows ?? []), [$a->drill, $a->warmUp, $a->homework, ...array_map(fn (Candidate $c): ?Drill => $c->drill, $a->candidates)]),
+            ];
+        });
+    }
+
+    public function test_what_the_ladder_said_is_what_it_says_anew_whatever_happens(): void
+    {
+        $same = function (): array {
+            $new = $this->advised(NearMemory::standard());
+            self::assertSame(serialize($new), serialize($this->advised($this->memory)));
+            self::assertSame(serialize($new), serialize($this->advised($this->memory)), 'remembered');
+
+            return $new;
+        };
+        $this->keepOne(['readings' => ['seam.allowance' => ['16', '16', '16', '16', '16'], 'seam.back-start' => ['0'], 'seam.back-end' => ['0'], 'seam.pull' => ['0']]]);
+        $first = $same();
+        self::assertGreaterThan(0, max($first[5]), 'an exercise is among it, with its rows');
+        $this->keepOne();
+        $second = $same();
+        self::assertNotSame(serialize($first), serialize($second));
+        // How the class is taught, and what the student wishes, are part of it.
+        $this->class->update(['policy' => Policy::Together]);
+        $same();
+        Student::query()->whereKey($this->student)->update(['wishes' => ['buttonhole'], 'own_machine' => true]);
+        $same();
+        $this->class->update(['school' => School::TwoOfThree]);
+        $same();
     }
 
     /** @return list<string|null> why each lesson cannot be sewn in the room */

@@ -57,6 +57,21 @@ describe('a reading', () => {
         expect(kept).toEqual(['11/16'])
     })
 
+    it('that a picture said shows how sure it is beneath, and is whole in hand', () => {
+        shown(<Reading of={field('length', [LENGTH])} />)
+        const input = screen.getByRole<HTMLInputElement>('textbox')
+        fireEvent.change(input, { target: { value: '15.26 ±0.21' } })
+        expect(input.value).toBe('15.3')
+        expect(screen.getByText(/^±0\.21/)).toBeTruthy()
+        fireEvent.focus(input)
+        expect(input.value).toBe('15.26 ±0.21')
+        fireEvent.change(input, { target: { value: '12' } })
+        fireEvent.blur(input)
+        expect(input.value).toBe('12')
+        expect(screen.queryByText(/^±/)).toBeNull()
+        expect(kept).toEqual(['12'])
+    })
+
     it('has a field for each mark, named by its number', () => {
         shown(<Reading of={field('lengths', [LENGTH, LENGTH, LENGTH])} />)
         expect(screen.getAllByRole('textbox')).toHaveLength(3)

@@ -57,7 +57,13 @@ final class GrownLid
             $x = $at % $w;
             foreach ([$x > 0 ? $at - 1 : -1, $x < $w - 1 ? $at + 1 : -1, $at - $w, $at + $w] as $next) {
                 // Both ways about it, not only the way it is come to: along an edge that is a little turned each step alone is a small one.
-                if (($mask[$next] ?? 0) === 1 && self::apart($shades[$next - 1] ?? $shades[$next], $shades[$next + 1] ?? $shades[$next]) <= 2 * $step && self::apart($shades[$next - $w] ?? $shades[$next], $shades[$next + $w] ?? $shades[$next]) <= 2 * $step) {
+                if (($mask[$next] ?? 0) !== 1) {
+                    continue;
+                }
+                [$u, $here] = [$next % $w, $shades[$next]];
+                $level = self::apart($u > 0 ? $shades[$next - 1] : $here, $u < $w - 1 ? $shades[$next + 1] : $here);
+                $upright = self::apart($shades[$next - $w] ?? $here, $shades[$next + $w] ?? $here);
+                if (max($level, $upright) <= 2 * $step) {
                     $mask[$next] = 0;
                     $todo[] = $next;
                 }
