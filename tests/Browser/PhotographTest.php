@@ -56,7 +56,7 @@ final class PhotographTest extends BrowserCase
             self::assertEqualsWithDelta(15.6 + 1.2 * ((15 + 30 * $i) / 150 - 0.5), $mark, 0.5);
         }
         // Each says how sure it is, the verdicts are there, and any of it is put right by ruler.
-        $sure = fn (): int => (int) $browser->driver->executeScript('return [...document.querySelectorAll(".mantine-InputWrapper-description")].filter((d) => /^±0\\.\\d+ picture$/.test(d.innerText)).length');
+        $sure = fn (): int => (int) $browser->driver->executeScript('return [...document.querySelectorAll(".mantine-InputWrapper-description")].filter((d) => /^±0\\.\\d+$/.test(d.innerText)).length');
         $browser->see('met')->until('all five say how sure they are', fn (): bool => $sure() === 5);
         $browser->click('input[data-reading]')->keys('12');
         $browser->until('four are of the picture, one of the ruler', fn (): bool => $sure() === 4);

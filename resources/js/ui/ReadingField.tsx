@@ -30,17 +30,13 @@ function stepped(typed: string, up: number, of: View['FieldValueView'], unit: 'm
     return of.length ? next.toFixed(1) : String(next)
 }
 
-/** A value that was measured on a picture stands with how sure it is beneath it, and whole while it is in hand. */
+/** A value that says how sure it is, from a picture or read by eye, stands with that beneath it, and whole while it is in hand. */
 function shown(value: string, inHand: boolean, unit: 'mm' | 'in'): Pick<TextInputProps, 'value' | 'description' | 'inputWrapperOrder'> {
     const measured = inHand ? null : /^\s*([\d.,]+)\s*±\s*([\d.,]+)\s*$/.exec(value)
     const [number, sure] = [toNumber(measured?.[1] ?? ''), toNumber(measured?.[2] ?? '')]
     if (number === null || sure === null) return { value }
     const places = unit === 'mm' ? 1 : 2
-    return {
-        value: number.toFixed(places),
-        description: t('look.byPicture', { u: sure.toFixed(places + 1) }),
-        inputWrapperOrder: ['label', 'input', 'description', 'error'],
-    }
+    return { value: number.toFixed(places), description: `±${measured?.[2] ?? ''}`, inputWrapperOrder: ['label', 'input', 'description', 'error'] }
 }
 
 /** One reading: large fields for the ruler's numbers, two big keys for yes and no. */
