@@ -46,7 +46,7 @@ final class CardDrawnTest extends TestCase
         self::$browser->driver->get('data:text/html;base64,'.base64_encode(self::page($layout, $cloth, $thread, $at, $length, $turned, $table)));
         $view = CardView::of(Raster::read(self::$browser->driver->takeScreenshot()));
         self::assertInstanceOf(CardView::class, $view);
-        $piece = $view->piece();
+        $piece = FoundPiece::in($view);
         self::assertInstanceOf(FoundPiece::class, $piece);
         self::assertEqualsWithDelta([80.0, 100.0], [$piece->widthMm(), $piece->heightMm()], 0.3);
         $read = ReadRow::find($piece, 'right', $at + 1, false, [15.0, 50.0, 85.0]);

@@ -46,12 +46,9 @@ final readonly class CardView implements LaidFlat
         return $card instanceof FoundCard ? new self($picture, $card, $lineMm) : $card;
     }
 
-    /** What lies on it. */
-    public function piece(): FoundPiece|CannotRead
+    public function because(CannotRead $why): CannotRead
     {
-        $piece = FoundPiece::in($this);
-
-        return $piece instanceof CannotRead && $this->card->evenly < self::SHADOW ? CannotRead::Shadow : $piece;
+        return $this->card->evenly < self::SHADOW ? CannotRead::Shadow : $why;
     }
 
     public function at(float $x, float $y): ?array

@@ -25,7 +25,17 @@ final readonly class FoundPiece
      */
     private function __construct(public LaidFlat $picture, public array $edges, public array $corners, public float $mm) {}
 
-    public static function in(LaidFlat $picture): self|CannotRead
+    public static function in(LaidFlat|CannotRead $picture): self|CannotRead
+    {
+        if ($picture instanceof CannotRead) {
+            return $picture;
+        }
+        $piece = self::find($picture);
+
+        return $piece instanceof CannotRead ? $picture->because($piece) : $piece;
+    }
+
+    private static function find(LaidFlat $picture): self|CannotRead
     {
         $small = $picture->small(PieceOutline::SMALL);
         $outline = PieceOutline::find($small, Lid::of($small));

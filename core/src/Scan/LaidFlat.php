@@ -26,6 +26,9 @@ interface LaidFlat
     /** The whole of it, its longer side that many pixels. */
     public function small(int $longest): Raster;
 
+    /** Why nothing was found on it, by what is known of the picture itself. */
+    public function because(CannotRead $why): CannotRead;
+
     /** Standard uncertainty of its scale, of a millimetre a millimetre. */
     public function scaleU(): float;
 

@@ -46,6 +46,11 @@ final readonly class Sampled implements LaidFlat
         return $this->picture->small($longest);
     }
 
+    public function because(CannotRead $why): CannotRead
+    {
+        return $why;
+    }
+
     public function scaleU(): float
     {
         return 0.0;

@@ -40,11 +40,7 @@ final readonly class SamplerScan
     public static function read(LaidFlat|CannotRead $picture, Sampler $sampler, string $pieceId): self
     {
         $planned = $sampler->pieces[$pieceId];
-        $piece = match (true) {
-            $picture instanceof CannotRead => $picture,
-            $picture instanceof CardView => $picture->piece(),
-            default => FoundPiece::in($picture),
-        };
+        $piece = FoundPiece::in($picture);
         if ($piece instanceof CannotRead) {
             return new self(null, [], $piece);
         }

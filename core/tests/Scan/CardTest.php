@@ -57,7 +57,7 @@ final class CardTest extends TestCase
     {
         $view = CardView::of(Raster::read($photo->take(3)));
         self::assertInstanceOf(CardView::class, $view, $view instanceof CannotRead ? $view->value : '');
-        $piece = $view->piece();
+        $piece = FoundPiece::in($view);
         self::assertInstanceOf(FoundPiece::class, $piece, $piece instanceof CannotRead ? $piece->value : '');
         self::assertEqualsWithDelta([60.0, 70.0], [$piece->widthMm(), $piece->heightMm()], 0.25);
         $row = ReadRow::find($piece, 'right', 15.5, false, [10.0, 35.0, 60.0]);

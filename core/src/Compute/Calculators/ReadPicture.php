@@ -93,7 +93,7 @@ final class ReadPicture implements Calculator
         }
         unset($file);
         $flat = $card ? CardView::of($raster, $scale->numberOrNull('line_mm')) : new Sampled($raster, self::INCH_MM / $scale->number('dpi'));
-        $piece = $flat instanceof CardView ? $flat->piece() : ($flat instanceof CannotRead ? $flat : FoundPiece::in($flat));
+        $piece = FoundPiece::in($flat);
         if ($piece instanceof CannotRead) {
             return ['piece' => null, 'rows' => array_map(fn (Data $r): array => self::row($r, ReadRow::cannot($piece)), $in->parts('rows')), 'cannot' => $piece->value];
         }
