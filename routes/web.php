@@ -12,7 +12,9 @@ use App\Places\Class\SoundnessController;
 use App\Places\Class\TableController;
 use App\Places\Finder\FindController;
 use App\Places\Front\FrontController;
+use App\Places\Look\CameraController;
 use App\Places\Look\ImportController;
+use App\Places\Look\LensController;
 use App\Places\Look\LookController;
 use App\Places\Look\PhotoController;
 use App\Places\Look\SampleController;
@@ -81,6 +83,10 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
     Route::put('page/{token}/home', [HomeController::class, 'sayOwn'])->name('home.say-own')->middleware('throttle:own-page');
     Route::delete('page/{token}/home', [HomeController::class, 'forgetOwn'])->name('home.forget-own')->middleware('throttle:own-page');
     Route::get('page/{token}/pictures', [StudentController::class, 'pictures'])->name('student.pictures')->middleware('throttle:own-page');
+    Route::post('page/{token}/scan', [StudentController::class, 'scan'])->name('student.scan')->middleware(['throttle:own-picture', 'two-at-once']);
+    Route::get('page/{token}/card', [StudentController::class, 'card'])->name('student.card')->middleware('throttle:own-page');
+    Route::get('lens/{token}', [LensController::class, 'there'])->name('lens.there')->middleware('throttle:own-page');
+    Route::post('lens/{token}', [LensController::class, 'send'])->name('lens.send')->middleware('throttle:own-page');
     Route::get('page/{token}/sheet', [StudentController::class, 'sheet'])->name('student.sheet')->middleware('throttle:own-page');
 
     Route::middleware(['auth', 'in-studio'])->group(function (): void {
@@ -111,8 +117,16 @@ Route::prefix('api')->scopeBindings()->group(function (): void {
         }
         Route::post('scans/read', [ScanController::class, 'read'])->name('scan.read')->middleware(['throttle:calculate', 'two-at-once']);
         Route::post('scans/sampler', [SamplerScanController::class, 'read'])->name('sampler-scan.read')->middleware(['throttle:calculate', 'two-at-once']);
-        Route::get('photo-card', [SamplerScanController::class, 'card'])->name('sampler-scan.card');
-        Route::put('photo-card', [SamplerScanController::class, 'check'])->name('sampler-scan.check');
+        Route::get('photo-card', [CameraController::class, 'card'])->name('camera.card');
+        Route::put('photo-card', [CameraController::class, 'check'])->name('camera.check');
+        Route::get('camera', [CameraController::class, 'show'])->name('camera.show');
+        Route::delete('camera', [CameraController::class, 'anew'])->name('camera.anew');
+        Route::post('camera/samples', [CameraController::class, 'compare'])->name('camera.compare');
+        Route::delete('camera/samples/{comparison}', [CameraController::class, 'drop'])->name('camera.drop');
+        Route::post('lenses', [LensController::class, 'open'])->name('lens.open');
+        Route::get('lenses/{lens}', [LensController::class, 'waiting'])->name('lens.waiting');
+        Route::delete('lenses/{lens}', [LensController::class, 'close'])->name('lens.close');
+        Route::get('lenses/{lens}/pictures/{number}', [LensController::class, 'take'])->name('lens.take')->whereNumber('number');
         Route::post('scans/readings', [ScanController::class, 'readings'])->name('scan.readings');
         Route::get('scans/simulated', [ScanController::class, 'simulated'])->name('scan.simulated')->middleware(['throttle:calculate', 'two-at-once']);
         Route::get('settings', [WorkshopController::class, 'settings'])->name('workshop.settings');

@@ -71,13 +71,16 @@ final class PhotoCardPages
         $sheet->line($at + $in, $y + 7, $at + 4 * $in, $y + 5, 0.5, [], self::BLACK);
         $sheet->line($at + $in, $y + 7, $at + 4 * $in, $y + 9, 0.5, [], self::BLACK);
         $sheet->text($leftHanded ? $x + 17 : $x, $y + 4.7, $w - 17, $words->say('photo-card.edge'), 11, true, $leftHanded ? 'L' : 'R');
-        $sheet->text($x, $y + 13, $w, $words->say('photo-card.how'), 9.5);
+        $sheet->text($x, $y + 13, $w - CardLayout::BOX_MM - 4, $words->say('photo-card.how'), 9);
+        [$bx, $by, $bw, $bh] = [$x + $w - CardLayout::BOX_MM, $y + CardLayout::FOOT_MM - CardLayout::BOX_MM - 1.0, CardLayout::BOX_MM, CardLayout::BOX_MM];
+        $sheet->rect($bx, $by, $bw, $bh, 0.2);
+        $sheet->text($bx + 2, $by + $bh / 2 - 4, $bw - 4, $words->say('photo-card.slip'), 8.5, false, 'C');
         $line = $y + 34;
         $sheet->line($x, $line, $x + CardLayout::LINE_MM, $line, 0.3, [], self::BLACK);
         for ($mm = 0; $mm <= 100; $mm += 5) {
             // The end marks stand inside: from outer edge to outer edge it is 100 mm.
             $sheet->line($x + max(0.1, min(99.9, $mm)), $line - ($mm % 50 === 0 ? 3.5 : ($mm % 10 === 0 ? 2.5 : 1.5)), $x + max(0.1, min(99.9, $mm)), $line, 0.2, [], self::BLACK);
         }
-        $sheet->text($x + 104, $line - 5, $w - 104, $words->say('photo-card.line'), 9);
+        $sheet->text($x, $line + 1.5, $w - CardLayout::BOX_MM - 4, $words->say('photo-card.line'), 9);
     }
 }

@@ -103,6 +103,7 @@ final class AppServiceProvider extends ServiceProvider
             }
         });
         RateLimiter::for('own-page', fn (Request $request): Limit => Limit::perMinute(60)->by('own-page|'.$request->ip()));
+        RateLimiter::for('own-picture', fn (Request $request): array => [Limit::perMinute(12)->by('own-picture|'.$request->path()), Limit::perMinute(60)->by('own-picture|'.$request->ip())]);
         RateLimiter::for('calculate', fn (Request $request): Limit => Limit::perMinute(300)->by('calculate|'.$request->user()?->getAuthIdentifier()));
         // Links and addresses are not guessed by the thousand.
         RateLimiter::for('door', fn (Request $request): Limit => Limit::perMinute(20)->by('door|'.$request->ip()));

@@ -22,7 +22,7 @@ final class ReadableBody
     /** Of a scan, a byte a pixel: 100 × 150 mm at 300 dpi are 2.1 million; and of a photo. */
     public const LARGEST_PICTURE_BYTES = 4_000_000;
 
-    private const PICTURES = ['api/scans/read', 'api/scans/sampler', 'api/samples/*/photos'];
+    private const PICTURES = ['api/scans/read', 'api/scans/sampler', 'api/samples/*/photos', 'api/page/*/scan', 'api/lens/*'];
 
     private const BUNDLES = ['api/shelf/compare', 'api/shelf/import'];
 

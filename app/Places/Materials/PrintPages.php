@@ -22,6 +22,7 @@ use App\Printing\PhotoCardPages;
 use App\Printing\SamplerPages;
 use App\Printing\SeatCards;
 use App\Printing\Sheet;
+use App\Printing\SlipPages;
 use App\Printing\WallChart;
 use App\Records\ClassShop;
 use App\Records\ReadClass;
@@ -44,7 +45,7 @@ final readonly class PrintPages
 {
     public const OF_LESSON = ['sampler', 'card', 'teacher', 'drills'];
 
-    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack', 'certificates'];
+    public const OF_CLASS = ['seats', 'bench', 'materials', 'handout', 'pack', 'certificates', 'slips'];
 
     public function __construct(private Shelf $shelf, private ShowDials $dials, private CountMaterials $count, private ShowMaterials $materials, private SeatSession $seat, private ShowBench $bench, private ReadClass $read, private StudentViews $views) {}
 
@@ -131,6 +132,7 @@ final readonly class PrintPages
             'materials' => $this->shopping($sheet, $class),
             'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...), Words::in($this->shelf->unit())),
             'certificates' => $this->certificates($sheet, $class),
+            'slips' => SlipPages::add($sheet, array_values(Enrolment::seated($class->id)->all()), $class->name, Words::in($this->shelf->unit())),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };
@@ -164,6 +166,7 @@ final readonly class PrintPages
         PaperDrivePages::add($sheet, true);
         $job->step(count($lessons), $steps);
         $this->seats($sheet, $class, $lessons);
+        SlipPages::add($sheet, array_values(Enrolment::seated($class->id)->all()), $class->name, Words::in($this->shelf->unit()));
         $job->step(count($lessons) + 1, $steps);
         $this->shopping($sheet, $class);
         $job->step($steps, $steps);

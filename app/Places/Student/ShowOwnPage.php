@@ -9,6 +9,7 @@ use App\Models\OwnLook;
 use App\Models\SewingClass;
 use App\Models\Studio;
 use App\Models\User;
+use App\Places\Look\ReadSampler;
 use App\Places\Materials\PrintPages;
 use App\Places\Room\ShowDials;
 use App\Printing\Format;
@@ -29,8 +30,10 @@ use App\Views\LastSampleView;
 use App\Views\LessonPicturesView;
 use App\Views\LessonView;
 use App\Views\OwnLookView;
+use App\Views\ScannedSamplerView;
 use App\Views\StudentViews;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\Request;
 use OpenSeam\Core\Course\Lesson;
 use OpenSeam\Core\Course\LessonPictures;
 use OpenSeam\Core\InputError;
@@ -160,6 +163,30 @@ final readonly class ShowOwnPage
             $shown = $this->lesson($class, $lesson, ...$this->sewnAt($class, $enrolment, $place === OwnLook::HOME));
             $keep($class, $enrolment->student()->firstOrFail(), $id, $lesson, $place, $readings, $unit, $shown?->way);
         });
+    }
+
+    /**
+     * What a picture of their sample says, on the sheet that was shown.
+     *
+     * @throws InputError for a lesson or a piece there is none of, or what is no picture
+     */
+    public function scan(string $token, Request $request, ReadSampler $read): ScannedSamplerView
+    {
+        return $this->within($token, function (Enrolment $enrolment) use ($request, $read): ScannedSamplerView {
+            $class = SewingClass::query()->findOrFail($enrolment->class_id);
+            $unit = $this->unitOf($class);
+            $id = $request->string('lesson')->toString();
+            $lesson = $this->lesson($class, $id, ...$this->sewnAt($class, $enrolment, $request->query('at') === OwnLook::HOME))
+                ?? throw InputError::at('lesson', $id, 'There is no such lesson on the shelf.');
+
+            return $read($request, $lesson, Studio::query()->whereKey($class->studio_id)->firstOrFail(), $unit);
+        });
+    }
+
+    /** The card that a sample is photographed on; whoever has no link has no use for it. */
+    public function card(string $token, Format $format, bool $double, bool $leftHanded): string
+    {
+        return $this->within($token, fn (): string => $this->print->photoCard($format, $double, $leftHanded));
     }
 
     /** @return array{list<OwnLookView>, AgreementView} */

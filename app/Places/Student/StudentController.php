@@ -15,6 +15,7 @@ use App\Models\OwnLook;
 use App\Models\SewingClass;
 use App\Models\Student;
 use App\Models\User;
+use App\Places\Look\ReadSampler;
 use App\Printing\Format;
 use App\Printing\Pdf;
 use App\Printing\ProgressCard;
@@ -24,6 +25,7 @@ use App\Support\Link;
 use App\Support\OwnPageEnd;
 use App\Support\Who;
 use App\Views\LessonPicturesView;
+use App\Views\ScannedSamplerView;
 use App\Views\StudentView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -137,6 +139,29 @@ final readonly class StudentController
         $format = Format::tryFrom($request->string('format', 'A4')->toString()) ?? throw InputError::at('format', $request->query('format'), 'It must be one of: A4, Letter.');
 
         return new Response($show->sheet($token, $format, $request->query('at') === OwnLook::HOME), 200, ['Content-Type' => 'application/pdf', 'X-Robots-Tag' => 'noindex, nofollow']);
+    }
+
+    #[OA\Post(
+        path: '/api/page/{token}/scan',
+        operationId: 'ownScan',
+        parameters: [new InPath('token'), new InQuery('lesson', required: true), new InQuery('at', among: OwnLook::PLACES, description: 'where it is sewn'), new InQuery('piece', description: 'of the sampler, where it has several'), new InQuery('dpi', type: 'number', description: 'of a flat scan; a photograph on the card where it is not given')],
+        requestBody: new OA\RequestBody(required: true, description: 'JPEG or PNG', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        responses: [new Answer(ScannedSamplerView::class, description: 'what it says, or why it cannot be told; nothing of the picture is kept'), new Problem],
+    )]
+    public function scan(Request $request, string $token, ShowOwnPage $show, ReadSampler $read): JsonResponse
+    {
+        return new JsonResponse($show->scan($token, $request, $read));
+    }
+
+    #[OA\Get(
+        path: '/api/page/{token}/card',
+        operationId: 'ownCard',
+        parameters: [new InPath('token'), new InQuery('format', among: ['A4', 'Letter']), new InQuery('size', among: ['one', 'two'], description: 'of sheets'), new InQuery('hand', among: ['left'], description: 'for whoever steers with the left hand')],
+        responses: [new FileAnswer(FileAnswer::PDF, 'the card that a sample is photographed on, at true size'), new Problem],
+    )]
+    public function card(Request $request, string $token, ShowOwnPage $show): Response
+    {
+        return Pdf::of($show->card($token, Format::asked($request->query('format')), $request->query('size') === 'two', $request->query('hand') === 'left'), 'photo-card');
     }
 
     #[OA\Post(

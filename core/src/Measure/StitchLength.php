@@ -48,6 +48,17 @@ final readonly class StitchLength
             : null);
     }
 
+    /**
+     * The length alone, of one stroke.
+     *
+     * @param  float  $stitches  see above
+     * @param  float  $spanMm  see above
+     */
+    public static function measured(float $stitches, float $spanMm, float $limitMm = Reading::RULER_LIMIT_MM, bool $oneSide = false): Reading
+    {
+        return self::read($stitches, $spanMm, $limitMm, $oneSide ? 2 : 1);
+    }
+
     private static function read(float $stitches, float $spanMm, float $limitMm, int $strokes): Reading
     {
         $length = $spanMm / ($stitches * $strokes);

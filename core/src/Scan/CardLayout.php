@@ -21,6 +21,9 @@ final readonly class CardLayout
     /** Below the field: for the line to check, the arrow’s words and the place of the code. */
     public const FOOT_MM = 46.0;
 
+    /** The code on a slip with the white about it. */
+    public const BOX_MM = 31.0;
+
     /** Of the field: as far from white as from black, so that pale and dark cloth both differ from it. */
     public const GREY = 128;
 
@@ -100,6 +103,14 @@ final readonly class CardLayout
         $in = $this->edgeMm + self::TO_FIELD_MM;
 
         return [$in, $in, $this->widthMm - 2 * $in, $this->heightMm - 2 * $in - self::FOOT_MM];
+    }
+
+    /** @return array{float, float, float, float} left, top, width and height of the box for the slip that says whose sample it is */
+    public function box(): array
+    {
+        [$x, $y, $w, $h] = $this->field();
+
+        return [$x + $w - self::BOX_MM, $y + $h + self::FOOT_MM - self::BOX_MM - 1.0, self::BOX_MM, self::BOX_MM];
     }
 
     /** Between two pins of a side at most. */

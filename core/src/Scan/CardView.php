@@ -21,6 +21,8 @@ final readonly class CardView implements LaidFlat
     /** Less light than that at one of the card’s marks, of that at another, is a shadow. */
     private const SHADOW = 0.62;
 
+    private const ABOUT_SLIP_MM = 8.0;
+
     private float $left;
 
     private float $top;
@@ -44,6 +46,19 @@ final readonly class CardView implements LaidFlat
         $card = FoundCard::in($picture);
 
         return $card instanceof FoundCard ? new self($picture, $card, $lineMm) : $card;
+    }
+
+    /**
+     * Where a slip that lies in the card’s box is in the picture, with as much about it as a hand is out.
+     *
+     * @return list<array{float, float}> corners, pixels, from the upper left clockwise
+     */
+    public function slip(): array
+    {
+        [$x, $y, $w, $h] = $this->card->layout->box();
+        $about = self::ABOUT_SLIP_MM;
+
+        return array_map(fn (array $c): array => $this->card->map->pixel(...$c), [[$x - $about, $y - $about], [$x + $w + $about, $y - $about], [$x + $w + $about, $y + $h + $about], [$x - $about, $y + $h + $about]]);
     }
 
     public function because(CannotRead $why): CannotRead

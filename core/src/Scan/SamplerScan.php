@@ -6,7 +6,6 @@ namespace OpenSeam\Core\Scan;
 
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Sampler\Field;
-use OpenSeam\Core\Sampler\FieldKind;
 use OpenSeam\Core\Sampler\Mark;
 use OpenSeam\Core\Sampler\Piece;
 use OpenSeam\Core\Sampler\Row;
@@ -37,7 +36,7 @@ final readonly class SamplerScan
     private function __construct(public ?FoundPiece $piece, public array $rows, public ?CannotRead $cannot) {}
 
     /** @param  string  $pieceId  of the sampler: the one in the picture */
-    public static function read(LaidFlat|CannotRead $picture, Sampler $sampler, string $pieceId): self
+    public static function read(LaidFlat|CannotRead $picture, Sampler $sampler, string $pieceId, CameraTrust $trust = new CameraTrust): self
     {
         $planned = $sampler->pieces[$pieceId];
         $piece = FoundPiece::in($picture);
@@ -48,10 +47,10 @@ final readonly class SamplerScan
             return new self($piece, [], CannotRead::OtherPiece);
         }
         $asked = array_values(array_filter($sampler->rows, fn (Row $r): bool => $r->piece === $pieceId && self::canRead($r, $planned)));
-        $found = array_map(fn (Row $r): ScannedRow => self::row($piece, $r, $planned, $sampler, false), $asked);
+        $found = array_map(fn (Row $r): ScannedRow => self::row($piece, $r, $planned, $sampler, false, $trust), $asked);
         $isRead = fn (ScannedRow $r): bool => $r->cannot === null;
         if ($found !== [] && array_filter($found, $isRead) === []) {
-            $turned = array_map(fn (Row $r): ScannedRow => self::row($piece, $r, $planned, $sampler, true), $asked);
+            $turned = array_map(fn (Row $r): ScannedRow => self::row($piece, $r, $planned, $sampler, true, $trust), $asked);
             if (count(array_filter($turned, $isRead)) === count($turned)) {
                 return new self($piece, [], CannotRead::UpsideDown);
             }
@@ -69,7 +68,7 @@ final readonly class SamplerScan
     private static function canRead(Row $row, Piece $piece): bool
     {
         return (self::isZigzag($row) || self::isStraight($row->stitch->kind)) && self::lies($row, $piece) !== null
-            && array_filter($row->fields, fn (Field $f): bool => self::asks($row, $f) !== null) !== [];
+            && array_filter($row->fields, fn (Field $f): bool => PictureValue::askedBy($row, $f) !== null) !== [];
     }
 
     private static function isZigzag(Row $row): bool
@@ -81,31 +80,6 @@ final readonly class SamplerScan
     private static function isStraight(StitchKind $kind): bool
     {
         return $kind->generator === 'pattern' && array_filter($kind->strokes, fn (array $stroke): bool => $stroke[0] <= 0.0 || $stroke[1] !== 0.0) === [];
-    }
-
-    /** What of a row a reading asks for, where a picture tells it. */
-    private static function asks(Row $row, Field $field): ?string
-    {
-        return match (true) {
-            $field->kind === FieldKind::Stitches => 'stitches',
-            $field->kind === FieldKind::Lengths && $row->run?->allowanceMm() !== null && ($field->marks[0] ?? null)?->atMm !== null => 'allowance',
-            $field->kind === FieldKind::Length && self::isZigzag($row) && self::isWidth($field) => 'width',
-            default => null,
-        };
-    }
-
-    /** Its picture is drawn as wide as what is read. */
-    private static function isWidth(Field $field): bool
-    {
-        foreach ($field->looks as $look) {
-            foreach ($look->has('rows') ? $look->parts('rows') : [] as $drawn) {
-                if (is_array($drawn->raw()['width_mm'] ?? null) && array_key_exists('reading', $drawn->raw()['width_mm'])) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 
     /**
@@ -129,7 +103,7 @@ final readonly class SamplerScan
         };
     }
 
-    private static function row(FoundPiece $found, Row $row, Piece $piece, Sampler $sampler, bool $turned): ScannedRow
+    private static function row(FoundPiece $found, Row $row, Piece $piece, Sampler $sampler, bool $turned, CameraTrust $trust): ScannedRow
     {
         $lies = self::lies($row, $piece);
         if ($lies === null) {
@@ -152,13 +126,15 @@ final readonly class SamplerScan
         }
         $readings = [];
         foreach ($row->fields as $field) {
-            $values = $read->cannot !== null ? [] : match (self::asks($row, $field)) {
-                'allowance' => self::atMarks($field, $read),
-                'width' => [$read->width],
-                'stitches' => self::counted($field, $read->length, $to - $from - 2 * self::ENDS_MM),
+            $what = PictureValue::askedBy($row, $field);
+            $values = $read->cannot !== null ? [] : match ($what) {
+                PictureValue::Allowance => self::atMarks($field, $read),
+                PictureValue::Width => [$read->width],
+                PictureValue::Length => self::counted($field, $read->length, $to - $from - 2 * self::ENDS_MM),
                 default => [],
             };
-            array_filter($values) === [] || $readings[$field->id] = $values;
+            // The studio’s own word on its camera.
+            array_filter($values) === [] || $readings[$field->id] = array_map(fn (?Reading $r): ?Reading => $r === null || $what === null ? $r : $trust->of($r, $what), $values);
         }
 
         return new ScannedRow($row->id, $row->title, $readings, $read->cannot ?? ($readings === [] ? CannotRead::NoRow : null), array_map(fn (array $a): array => $found->place($side, $a[0], $a[1]->value), $read->allowance));
@@ -169,7 +145,7 @@ final readonly class SamplerScan
     {
         $marks = [];
         foreach ($row->fields as $field) {
-            if (self::asks($row, $field) === 'allowance') {
+            if (PictureValue::askedBy($row, $field) === PictureValue::Allowance) {
                 array_push($marks, ...array_map(fn (Mark $m): float => $m->atMm ?? 0.0, $field->marks));
             }
         }

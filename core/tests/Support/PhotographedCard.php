@@ -67,6 +67,15 @@ final class PhotographedCard
     /** @var array{float, float} of the piece’s middle from that of the field, mm */
     public array $aside = [0.0, 0.0];
 
+    /** @var list<string> code on a slip in the box, row by row of 1 and 0; empty: no slip */
+    public array $slip = [];
+
+    /** As it was laid, degrees, and aside of the box, mm. */
+    public float $slipTurn = 3.0;
+
+    /** @var array{float, float} */
+    public array $slipAside = [1.5, -1.0];
+
     public function __construct(public ?DrawnPiece $piece = null) {}
 
     public function take(int $seed): string
@@ -166,6 +175,7 @@ final class PhotographedCard
         for ($i = 0; $i < 26; $i++) {
             imagefilledrectangle($image, $l + (int) ((2 + 3.1 * $i) * $f), $t + $h + (int) (14 * $f), $l + (int) ((3.6 + 3.1 * $i) * $f), $t + $h + (int) (16.5 * $f), $grey(50));
         }
+        $this->slip === [] || $this->laySlip($image, $layout);
         if ($this->piece !== null) {
             $piece = clone $this->piece;
             [$piece->lid, $piece->noise, $piece->dpi, $piece->marginMm] = [[CardLayout::GREY, CardLayout::GREY, CardLayout::GREY], 0.0, $f * 25.4, 6.0];
@@ -174,5 +184,25 @@ final class PhotographedCard
         }
 
         return $image;
+    }
+
+    /** The end of it with the code; it is as high as the box. */
+    private function laySlip(GdImage $image, CardLayout $layout): void
+    {
+        [$x, $y, $w, $h] = $layout->box();
+        $side = (int) (($h - 1) * $this->fine);
+        $slip = imagecreatetruecolor($side, $side);
+        assert($slip instanceof GdImage);
+        imagefill($slip, 0, 0, 0xF8F8F8);
+        $cell = 22.5 * $this->fine / count($this->slip);
+        $about = ($side - 22.5 * $this->fine) / 2;
+        foreach ($this->slip as $j => $row) {
+            foreach (str_split($row) as $i => $dark) {
+                $dark === '1' && imagefilledrectangle($slip, (int) round($about + $i * $cell), (int) round($about + $j * $cell), (int) round($about + ($i + 1) * $cell) - 1, (int) round($about + ($j + 1) * $cell) - 1, 0x181818);
+            }
+        }
+        $turned = imagerotate($slip, $this->slipTurn, 0xF4F4F4);
+        assert($turned instanceof GdImage);
+        imagecopy($image, $turned, (int) (($x + $w / 2 + $this->slipAside[0]) * $this->fine - imagesx($turned) / 2), (int) (($y + $h / 2 + $this->slipAside[1]) * $this->fine - imagesy($turned) / 2), 0, 0, imagesx($turned), imagesy($turned));
     }
 }

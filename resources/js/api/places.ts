@@ -11,7 +11,8 @@ export const READ = {
     lessons: ['lessons', 'pictures', 'lesson-text', 'dials', 'shelf', 'faults', 'draft'],
     room: ['room', 'machines'],
     workshop: ['answers', 'hunt', 'settings-log', 'compute', 'buttonhole', 'buttonholes', 'run', 'foot-parts', 'foot-name', 'blind-hem'],
-    studio: ['studio', 'soundness', 'photo-card'],
+    studio: ['studio', 'soundness', 'photo-card', 'camera'],
+    pictures: ['picture', 'lens', 'lens-there'],
 } as const
 
 export type Place = keyof typeof READ

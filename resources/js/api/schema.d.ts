@@ -164,6 +164,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/camera": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["camera"];
+        put?: never;
+        post?: never;
+        delete: operations["compareAnew"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/camera/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareCamera"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/camera/samples/{comparison}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dropComparison"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes": {
         parameters: {
             query?: never;
@@ -1733,6 +1781,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lens"];
+        put?: never;
+        post: operations["sendPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lenses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openLens"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lenses/{lens}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lensPictures"];
+        put?: never;
+        post?: never;
+        delete: operations["closeLens"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lenses/{lens}/pictures/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lensPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons": {
         parameters: {
             query?: never;
@@ -1989,6 +2101,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/page/{token}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownCard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/page/{token}/home": {
         parameters: {
             query?: never;
@@ -2031,6 +2159,22 @@ export interface paths {
         get: operations["ownPictures"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/page/{token}/scan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ownScan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3662,6 +3806,49 @@ export interface components {
         CalendarView: {
             calendar: string;
         };
+        /** @description Of one thing that a picture reads: how far camera and ruler are apart. */
+        CameraKindView: {
+            /** @enum {string} */
+            what: "allowance" | "length" | "width";
+            samples: number;
+            values: number;
+            /**
+             * Format: float
+             * @description how much more the camera says on the whole
+             */
+            bias_mm: number;
+            /**
+             * Format: float
+             * @description standard uncertainty of that
+             */
+            bias_u_mm: number | null;
+            /** @description so large that its reason is worth finding */
+            biased: boolean;
+            /**
+             * Format: float
+             * @description standard deviation of a difference
+             */
+            spread_mm: number;
+            /**
+             * Format: float
+             * @description what it would be if both are as sure as they say
+             */
+            said_mm: number;
+            /**
+             * Format: float
+             * @description what the uncertainty that a picture says of itself is multiplied with from now on
+             */
+            factor: number;
+            pairs: components["schemas"]["ReadBothView"][];
+        };
+        /** @description The studio's camera beside its ruler. */
+        CameraView: {
+            /** @description compared so far */
+            samples: number;
+            /** @description before anything follows from them */
+            enough: number;
+            kinds: components["schemas"]["CameraKindView"][];
+        };
         /** @description Something that could be sewn next. */
         CandidateView: {
             /** @enum {string} */
@@ -3765,6 +3952,22 @@ export interface components {
         CloseStudioBody: {
             /** @description of the studio, typed by whoever deletes it */
             name: string;
+        };
+        CompareBody: {
+            /** @description a ULID made where it was compared: sent twice it counts once */
+            id: string;
+            lesson: string;
+            /** @description of the lesson that was sewn; the one on the shelf where it is not given */
+            version?: number | null;
+            /** @description as it is typed, by "row.reading" */
+            ruler: {
+                [key: string]: string[];
+            };
+            /** @description as the picture said it */
+            camera: {
+                [key: string]: string[];
+            };
+            way?: components["schemas"]["WayView"] | null;
         };
         /** @description A check beside the same one of the sample before. */
         ComparedView: {
@@ -4643,6 +4846,16 @@ export interface components {
             version: number;
             /** @description a ULID of the caller, to ask how far it is and to stop it */
             job?: string;
+        };
+        /** @description Where a phone sends its pictures. */
+        LensView: {
+            lens: string;
+            /** @description to open on the phone */
+            address: string;
+            /** @description the same as a QR code: rows of 1 and 0 */
+            code: string[];
+            /** @description whether another device in the room finds this address */
+            reached: boolean;
         };
         /**
          * @description A lesson drawn: each act of its demonstration and each step, in their order, and
@@ -5594,6 +5807,14 @@ export interface components {
         PulseView: {
             at: string;
         };
+        /** @description One value of one sample by both. */
+        ReadBothView: {
+            sample: string;
+            /** Format: float */
+            ruler_mm: number;
+            /** Format: float */
+            camera_mm: number;
+        };
         /** @description Why, with the readings behind it. */
         ReasonView: {
             text: string;
@@ -5890,6 +6111,8 @@ export interface components {
             /** @description corners of the piece, pixels of the picture */
             outline: number[][];
             rows: components["schemas"]["ScannedRowView"][];
+            /** @description corners of where a slip lies on the card, pixels of the picture; empty without a card */
+            slip: number[][];
         };
         /** @description How often what a school of thought called sure then held. */
         SchoolSoundView: {
@@ -6820,6 +7043,136 @@ export interface operations {
             };
         };
     };
+    camera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was read by ruler and by camera */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameraView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    compareAnew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description without any: the camera is as sure as a picture says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameraView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    compareCamera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareBody"];
+            };
+        };
+        responses: {
+            /** @description with this one */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameraView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    dropComparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                comparison: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description without it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameraView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     newClass: {
         parameters: {
             query?: never;
@@ -7720,7 +8073,7 @@ export interface operations {
     printClass: {
         parameters: {
             query: {
-                what: "seats" | "bench" | "materials" | "handout" | "pack" | "certificates";
+                what: "seats" | "bench" | "materials" | "handout" | "pack" | "certificates" | "slips";
                 /** @description a ULID of the caller, to ask how far it is */
                 job?: string;
                 format?: "A4" | "Letter";
@@ -13118,6 +13471,205 @@ export interface operations {
             };
         };
     };
+    lens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description pictures can be sent */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    sendPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        /** @description JPEG or PNG */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description the screen has it in a moment */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    openLens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description where the phone sends its pictures */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LensView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lensPictures: {
+        parameters: {
+            query?: {
+                /** @description the last picture that is known */
+                after?: number;
+            };
+            header?: never;
+            path: {
+                lens: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description numbers of pictures that wait */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": number[];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    closeLens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lens: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the link is over */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    lensPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lens: string;
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture, once */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     lessons: {
         parameters: {
             query?: {
@@ -13840,6 +14392,45 @@ export interface operations {
             };
         };
     };
+    ownCard: {
+        parameters: {
+            query?: {
+                format?: "A4" | "Letter";
+                /** @description of sheets */
+                size?: "one" | "two";
+                /** @description for whoever steers with the left hand */
+                hand?: "left";
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the card that a sample is photographed on, at true size */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
     ownHome: {
         parameters: {
             query?: never;
@@ -13997,6 +14588,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonPicturesView"];
+                };
+            };
+            /** @description what is wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        error?: components["schemas"]["ErrorBody"];
+                    };
+                };
+            };
+        };
+    };
+    ownScan: {
+        parameters: {
+            query: {
+                lesson: string;
+                /** @description where it is sewn */
+                at?: "home" | "class";
+                /** @description of the sampler, where it has several */
+                piece?: string;
+                /** @description of a flat scan; a photograph on the card where it is not given */
+                dpi?: number;
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        /** @description JPEG or PNG */
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description what it says, or why it cannot be told; nothing of the picture is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScannedSamplerView"];
                 };
             };
             /** @description what is wrong */
@@ -14792,6 +15429,8 @@ export interface operations {
                 way?: string;
                 /** @description of the sampler, where it has several; the first one that a picture tells something of */
                 piece?: string;
+                /** @description as sure as the picture itself says, to be compared with a ruler */
+                bare?: "yes";
                 /** @description of a flat scan; a photograph on the card where it is not given */
                 dpi?: number;
             };

@@ -22,6 +22,8 @@ const RoundPage = lazy(() => import('../features/round/RoundPage'))
 const SoundnessPage = lazy(() => import('../features/class/SoundnessPage'))
 const StudentPage = lazy(() => import('../features/student/StudentPage'))
 const OwnPage = lazy(() => import('../features/student/OwnPage'))
+const LensPage = lazy(() => import('../features/look/LensPage'))
+const CameraPage = lazy(() => import('../features/look/CameraPage'))
 const FrontPage = lazy(() => import('../features/front/FrontPage'))
 const RemotePage = lazy(() => import('../features/front/RemotePage'))
 const SessionPage = lazy(() => import('../features/session/SessionPage'))
@@ -56,6 +58,14 @@ export function App() {
                 element={
                     <Suspense fallback={<Waiting what={t('common.opening')} />}>
                         <RunPage />
+                    </Suspense>
+                }
+            />
+            <Route
+                path="/lens/:token"
+                element={
+                    <Suspense fallback={<Waiting what={t('common.opening')} />}>
+                        <LensPage />
                     </Suspense>
                 }
             />
@@ -113,6 +123,7 @@ function Workroom() {
                     <Route path="/room" element={<RoomPage />} />
                     <Route path="/workshop/:tool?" element={<WorkshopPage />} />
                     {import.meta.env.VITE_GALLERY === '1' && <Route path="/ui" element={<Gallery />} />}
+                    <Route path="/camera" element={<CameraPage />} />
                     <Route path="/account" element={<AccountPage />} />
                     {me.data.role !== 'helper' && <Route path="/studio" element={<StudioPage />} />}
                     <Route path="*" element={<Home classes={me.data.classes} helper={me.data.role === 'helper'} />} />

@@ -5,6 +5,7 @@ import type { View } from '../api/client'
 import { clock } from '../text/time'
 import { t } from '../text/words'
 import { cx } from './dress'
+import { pictures, usePictures } from './pictures'
 import { keepBoth, sendAll, takeBack, useSending, useSpool, useWaitingActs } from './spool'
 import { keeping } from './store'
 
@@ -15,8 +16,9 @@ export function Spool({ me }: { me: View['MeView'] }) {
     const [waiting, acts] = [useSpool(classes), useWaitingActs(classes)]
     const navigate = useNavigate()
     useSending(classes)
+    const taken = usePictures(classes)
     const all = [...waiting, ...acts]
-    if (all.length === 0) return null
+    if (all.length + taken.length === 0) return null
     const asking = all.filter((w) => w.asks !== null).length
     return (
         <>
@@ -28,13 +30,15 @@ export function Spool({ me }: { me: View['MeView'] }) {
                 <span role="status">
                     {asking > 0
                         ? t('kept.askSomething', { n: asking })
-                        : all.length === 1
-                          ? t('kept.n1WaitsToBeSent')
-                          : t('kept.waitToBeSent', { n: all.length })}
+                        : all.length === 0
+                          ? t('kept.picturesWait', { n: taken.length })
+                          : all.length === 1
+                            ? t('kept.n1WaitsToBeSent')
+                            : t('kept.waitToBeSent', { n: all.length })}
                 </span>
             </UnstyledButton>
             <Drawer opened={open} onClose={() => setOpen(false)} position="right" size="lg" title={t('kept.keptOnThisDevice')}>
-                <p>{t('kept.theseSamplesAreSafeHere')}</p>
+                {all.length > 0 && <p>{t('kept.theseSamplesAreSafeHere')}</p>}
                 <ul className={cx('spool-list')}>
                     {waiting.map((w) => (
                         <Line key={w.body.id} what={`${w.name}: ${w.title}`} at={clock(w.at, me.timezone)} asks={w.asks?.message ?? null}>
@@ -66,9 +70,36 @@ export function Spool({ me }: { me: View['MeView'] }) {
                         </Line>
                     ))}
                 </ul>
-                <Button variant="default" onClick={() => void sendAll(classes)}>
-                    {t('kept.sendNow')}
-                </Button>
+                {all.length > 0 && (
+                    <Button variant="default" onClick={() => void sendAll(classes)}>
+                        {t('kept.sendNow')}
+                    </Button>
+                )}
+                {taken.length > 0 && <p>{t('kept.thesePicturesAreReadHere')}</p>}
+                <ul className={cx('spool-list')}>
+                    {taken.map((p) => (
+                        <li key={p.id}>
+                            <strong>{[p.name, p.title].filter((part) => part !== '').join(': ')}</strong> <small>{clock(p.at, me.timezone)}</small>
+                            <div>
+                                <Button
+                                    variant="default"
+                                    onClick={() => {
+                                        setOpen(false)
+                                        void navigate(
+                                            p.round
+                                                ? `/round/${p.class}?lesson=${p.lesson}&by=pictures`
+                                                : `/look/${p.class}/${p.student ?? ''}?lesson=${p.lesson}`,
+                                        )
+                                    }}>
+                                    {t('kept.lookAtThePicture')}
+                                </Button>
+                                <Button variant="default" onClick={() => void pictures.drop([p.id])}>
+                                    {t('kept.dropThisOne')}
+                                </Button>
+                            </div>
+                        </li>
+                    ))}
+                </ul>
             </Drawer>
         </>
     )

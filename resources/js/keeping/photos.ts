@@ -15,7 +15,7 @@ export const MOST_PHOTOS = 6
 const LONGEST = 1600
 
 /** Drawn anew and small before it lies anywhere: what the camera wrote into the file, the place above all, stays behind. */
-export async function takePhoto(file: File, row: string | null): Promise<Photo> {
+export async function takePhoto(file: Blob, row: string | null): Promise<Photo> {
     const unreadable = new Problem(422, 'photo', t('kept.thisPictureCannotBeRead'), '')
     const bitmap = await createImageBitmap(file).catch(() => {
         throw unreadable

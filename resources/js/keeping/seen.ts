@@ -3,6 +3,7 @@ import { clear, createStore, delMany, entries, setMany } from 'idb-keyval'
 import { noLine, type View } from '../api/client'
 import { READ } from '../api/places'
 import { queries } from '../api/queries'
+import { pictures } from './pictures'
 import { keeping } from './store'
 
 /** What was read of the server, as it was last seen on this device. */
@@ -28,7 +29,22 @@ const GATHER_MS = 400
 const MOST_CALCULATIONS = 300
 
 /** Answers to what is typed at this moment, and what is of a person alone or of another day. */
-const PASSING: readonly unknown[] = ['judged', 'estimate', 'names', 'job', 'pulse', 'devices', 'registration', 'join', 'goes', 'draft', 'print']
+const PASSING: readonly unknown[] = [
+    'judged',
+    'estimate',
+    'names',
+    'job',
+    'pulse',
+    'devices',
+    'registration',
+    'join',
+    'goes',
+    'draft',
+    'print',
+    'picture',
+    'lens',
+    'lens-there',
+]
 const ALL: readonly unknown[] = Object.values(READ).flat()
 const lasts = (key: readonly unknown[]) => ALL.includes(key[0]) && !PASSING.includes(key[0])
 
@@ -117,7 +133,7 @@ async function forgetRead(): Promise<void> {
 export async function forgetStudio(): Promise<void> {
     // What is still on its way is not written down any more.
     await queries.cancelQueries()
-    await Promise.all([keeping.forgetAll(), seen.forget()])
+    await Promise.all([keeping.forgetAll(), pictures.forgetAll(), seen.forget()])
     localStorage.clear()
     sessionStorage.clear()
     await forgetRead()

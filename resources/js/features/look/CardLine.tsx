@@ -1,6 +1,7 @@
-import { Button } from '@mantine/core'
+import { Anchor, Button } from '@mantine/core'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { api, ask } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { mm, toNumber } from '../../text/numbers'
@@ -28,6 +29,9 @@ export function CardLine() {
                 <Button variant="subtle" onClick={() => setTyped(kept === null ? '100' : String(kept))}>
                     {kept === null ? t('picture.checkIt') : t('picture.checkAgain')}
                 </Button>
+                <Anchor component={Link} to="/camera">
+                    {t('picture.tenByRuler')}
+                </Anchor>
             </p>
         )
     return (

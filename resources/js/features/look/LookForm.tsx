@@ -1,6 +1,6 @@
 import { Anchor, Button, Checkbox } from '@mantine/core'
 import { useElementSize } from '@mantine/hooks'
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { noLine, Problem, type View } from '../../api/client'
 import { useChange, usePhotos } from '../../api/queries'
@@ -8,7 +8,7 @@ import { BesideRows } from '../../drawing/BesideRows'
 import { MiniDrawing } from '../../drawing/MiniDrawing'
 import { SamplerDrawing } from '../../drawing/SamplerDrawing'
 import type { Kept } from '../../keeping/kept'
-import { MOST_PHOTOS } from '../../keeping/photos'
+import { MOST_PHOTOS, takePhoto } from '../../keeping/photos'
 import { keepSample, waitingOf } from '../../keeping/spool'
 import { t } from '../../text/words'
 import { ByEye } from '../../ui/ByEye'
@@ -18,8 +18,9 @@ import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { cx } from './dress'
 import { Next } from './Next'
-import { Photograph } from './Photograph'
+import { ownCard, Photograph } from './Photograph'
 import { RowPhotos } from './Photos'
+import { sendFor } from './picture'
 import { Settings } from './Settings'
 import { useSample } from './useSample'
 import { VerdictLine } from './VerdictLine'
@@ -112,6 +113,9 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     }
     const photos = usePhotos(id, look.student, lesson.id).data ?? []
     const taken = sample.draft.photos ?? []
+    const send = useMemo(() => sendFor(lesson), [lesson])
+    const whose = useMemo(() => ({ class: id, student: look.student, name: look.name }), [id, look.student, look.name])
+    const pinPicture = (image: Blob) => void takePhoto(image, null).then((p) => sample.addPhoto(p))
     const results = new Map((judged?.checks ?? []).map((c) => [c.key, c]))
     return (
         <form className={cx('look-at')} ref={form} onKeyDown={onKey} onSubmit={(e) => e.preventDefault()}>
@@ -129,6 +133,10 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                         <Photograph
                             lesson={lesson}
                             unit={unit}
+                            send={send}
+                            card={ownCard}
+                            whose={whose}
+                            {...(taken.length >= MOST_PHOTOS ? {} : { onPin: pinPicture })}
                             onTake={(readings) => sample.addReadings(readings)}
                             // What a picture does not tell is next.
                             onTaken={() =>

@@ -1,4 +1,6 @@
-import { api, Problem, type View } from '../../api/client'
+import { useQuery, type UseQueryResult } from '@tanstack/react-query'
+import { ulid } from 'ulid'
+import { api, ask, noLine, Problem, type View } from '../../api/client'
 import { t } from '../../text/words'
 
 /** As fine as is needed to see a stitch, and no finer: pixels of the longer side. */
@@ -6,6 +8,7 @@ const LONGEST = 2400
 
 /** A picture made smaller and upright on this device, before it is sent anywhere. */
 export interface Shot {
+    id: string
     image: Blob
     width: number
     height: number
@@ -22,6 +25,12 @@ export async function shrink(file: Blob): Promise<Shot> {
     return drawn(bitmap, bitmap.width, bitmap.height)
 }
 
+/** One that was made smaller elsewhere. */
+export async function asItIs(image: Blob): Promise<Shot> {
+    const bitmap = await createImageBitmap(image)
+    return { id: ulid().toLowerCase(), image, width: bitmap.width, height: bitmap.height, scale: 1 }
+}
+
 /** What a camera shows now. */
 export const still = (video: HTMLVideoElement): Promise<Shot> => drawn(video, video.videoWidth, video.videoHeight)
 
@@ -33,33 +42,66 @@ async function drawn(from: CanvasImageSource, wide: number, high: number): Promi
     canvas.getContext('2d')?.drawImage(from, 0, 0, canvas.width, canvas.height)
     const image = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', 0.92))
     if (image === null) throw new Problem(422, 'picture', t('kept.thisPictureCannotBeRead'), '')
-    return { image, width: canvas.width, height: canvas.height, scale }
+    return { id: ulid().toLowerCase(), image, width: canvas.width, height: canvas.height, scale }
 }
 
-export interface Asked {
-    lesson: View['LessonView']
-    piece: string
-    /** Of a flat scan; null: a photograph on the card. */
-    dpi: number | null
+/** Has a picture of one piece read; of a flat scan by its pixels an inch, else by the card. */
+export type SendShot = (shot: Pick<Shot, 'image' | 'scale'>, piece: string, dpi: number | null) => Promise<View['ScannedSamplerView']>
+
+/** Sent as the bytes that it is. */
+export const asBytes = { bodySerializer: (body: unknown) => body as BodyInit, headers: { 'Content-Type': 'application/octet-stream' } }
+
+/** As the lesson was sewn. Nothing of the picture is kept there. */
+export const sendFor =
+    (lesson: Pick<View['LessonView'], 'id' | 'version' | 'way'>, bare = false): SendShot =>
+    (shot, piece, dpi) =>
+        ask(
+            api.POST('/api/scans/sampler', {
+                params: {
+                    query: {
+                        lesson: lesson.id,
+                        version: lesson.version,
+                        way: JSON.stringify(lesson.way),
+                        piece,
+                        ...(bare ? { bare: 'yes' as const } : {}),
+                        ...(dpi === null ? {} : { dpi: dpi * shot.scale }),
+                    },
+                },
+                body: shot.image as never,
+                ...asBytes,
+            }),
+        )
+
+const AGAIN_MS = 3_000
+
+/** Two of one teacher's are read at a time: the others are asked for again. */
+const waits = (problem: unknown) => noLine(problem) || (problem instanceof Problem && problem.status === 429)
+
+export interface Read {
+    found: View['ScannedSamplerView']
+    /** Whose slip lies on the card; null: none can be read. */
+    slip: string | null
 }
 
-/** The picture as it is: nothing of it is kept there. */
-export async function sendShot(shot: Shot, of: Asked): Promise<{ data?: View['ScannedSamplerView']; error?: unknown; response: Response }> {
-    return api.POST('/api/scans/sampler', {
-        params: {
-            query: {
-                lesson: of.lesson.id,
-                version: of.lesson.version,
-                way: JSON.stringify(of.lesson.way),
-                piece: of.piece,
-                ...(of.dpi === null ? {} : { dpi: of.dpi * shot.scale }),
-            },
-        },
-        body: shot.image as never,
-        bodySerializer: (body) => body as unknown as BodyInit,
-        headers: { 'Content-Type': 'application/octet-stream' },
-    })
-}
+/** What is asked of one picture: read once, and without a line as soon as there is one. */
+export const readOf = (shot: Pick<Shot, 'id' | 'image' | 'scale'>, piece: string, dpi: number | null, send: SendShot) => ({
+    queryKey: ['picture', shot.id, piece, dpi],
+    queryFn: async (): Promise<Read> => {
+        const found = await send(shot, piece, dpi)
+        return { found, slip: found.slip.length === 0 ? null : await import('./slip').then(({ readSlip }) => readSlip(shot.image, found.slip)) }
+    },
+    staleTime: 'static' as const,
+    retry: (_: number, problem: Error) => waits(problem),
+    retryDelay: AGAIN_MS,
+})
+
+/** The picture in hand; none: nothing is asked. */
+export const useShot = (shot: Shot | null, piece: string, dpi: number | null, send: SendShot): UseQueryResult<Read> =>
+    useQuery({ ...readOf(shot ?? { id: '', image: new Blob(), scale: 1 }, piece, dpi, send), enabled: shot !== null })
+
+/** Everything that was read, by reading. */
+export const readingsOf = (found: View['ScannedSamplerView'] | undefined): Record<string, string[]> =>
+    Object.assign({}, ...(found?.rows ?? []).map((r) => r.readings)) as Record<string, string[]>
 
 /** Why a picture, or a row in it, cannot be read, and what to do. */
 export function cannotSay(why: string): string {

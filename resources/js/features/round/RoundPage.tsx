@@ -1,4 +1,4 @@
-import { Button, UnstyledButton } from '@mantine/core'
+import { Button, SegmentedControl, UnstyledButton } from '@mantine/core'
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
@@ -17,6 +17,7 @@ import { Trouble, Waiting } from '../../ui/Trouble'
 import { Word } from '../../ui/Word'
 import { SamplePanel } from '../sample/SamplePanel'
 import { cx } from './dress'
+import { PictureRound } from './PictureRound'
 import { WORDS } from './words'
 
 /** Walk the tables: one row of one lesson, student by student, with big keys; each look is a sample of its own. */
@@ -34,6 +35,8 @@ export default function RoundPage() {
     if (lesson === undefined) return null
     const row = lesson.rows.find((r) => r.id === search.get('row')) ?? lesson.rows[0]
     if (row === undefined) return null
+    const byPictures = search.get('by') === 'pictures' && lesson.pictured.length > 0
+    const here = today.data.students.filter((s) => s.state === 'here')
     return (
         <div className={cx('round')}>
             <div className={cx('round-head')}>
@@ -44,9 +47,20 @@ export default function RoundPage() {
                     label={t('common.lesson')}
                     value={lesson.id}
                     options={lessons.data.map((l) => ({ id: l.id, title: l.title }))}
-                    onChange={(l) => setSearch({ lesson: l })}
+                    onChange={(l) => setSearch({ lesson: l, ...(byPictures ? { by: 'pictures' } : {}) })}
                 />
-                {lesson.rows.length > 1 && (
+                {lesson.pictured.length > 0 && (
+                    <SegmentedControl
+                        aria-label={t('round.readBy')}
+                        value={byPictures ? 'pictures' : 'ruler'}
+                        onChange={(by) => setSearch({ lesson: lesson.id, ...(by === 'pictures' ? { by } : { row: row.id }) })}
+                        data={[
+                            { value: 'ruler', label: t('round.byRuler') },
+                            { value: 'pictures', label: t('round.byPictures') },
+                        ]}
+                    />
+                )}
+                {lesson.rows.length > 1 && !byPictures && (
                     <Choice
                         label={t('common.row')}
                         value={row.id}
@@ -58,17 +72,21 @@ export default function RoundPage() {
                     {t('round.backToToday')}
                 </Button>
             </div>
-            <Walk
-                key={`${lesson.id}.${row.id}`}
-                id={id}
-                lesson={lesson}
-                row={row}
-                unit={me.data.unit}
-                zone={me.data.timezone}
-                students={today.data.students.filter((s) => s.state === 'here')}
-                away={today.data.students.filter((s) => s.state !== 'here').map((s) => s.name)}
-                session={today.data.session?.id ?? isoDay(today.data.now, me.data.timezone)}
-            />
+            {byPictures ? (
+                <PictureRound key={lesson.id} id={id} lesson={lesson} unit={me.data.unit} students={here} />
+            ) : (
+                <Walk
+                    key={`${lesson.id}.${row.id}`}
+                    id={id}
+                    lesson={lesson}
+                    row={row}
+                    unit={me.data.unit}
+                    zone={me.data.timezone}
+                    students={here}
+                    away={today.data.students.filter((s) => s.state !== 'here').map((s) => s.name)}
+                    session={today.data.session?.id ?? isoDay(today.data.now, me.data.timezone)}
+                />
+            )}
         </div>
     )
 }

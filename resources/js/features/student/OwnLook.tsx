@@ -1,5 +1,5 @@
 import { Button, SegmentedControl } from '@mantine/core'
-import { type KeyboardEvent } from 'react'
+import { lazy, Suspense, useCallback, type KeyboardEvent } from 'react'
 import { ulid } from 'ulid'
 import { api, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -9,7 +9,10 @@ import { VERDICT_WORDS } from '../../text/verdicts'
 import { t } from '../../text/words'
 import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
+import type { SendShot } from '../look/picture'
 import { cx } from './dress'
+
+const Photograph = lazy(() => import('../look/Photograph').then((m) => ({ default: m.Photograph })))
 
 export type OwnPlace = 'class' | 'home'
 
@@ -37,6 +40,19 @@ export function OwnLook({ token, page, place, onPlace }: { token: string; page: 
             id: typed?.id ?? ulid().toLowerCase(),
             readings: { ...readings, [field.key]: Array.from({ length: field.size }, (_, k) => (k === i ? value : (readings[field.key]?.[k] ?? ''))) },
         })
+    const send = useCallback<SendShot>(
+        (shot, piece, dpi) =>
+            ask(
+                api.POST('/api/page/{token}/scan', {
+                    params: { path: { token }, query: { lesson: lesson?.id ?? '', at: place, piece, ...(dpi === null ? {} : { dpi: dpi * shot.scale }) } },
+                    body: shot.image as never,
+                    bodySerializer: (body) => body as unknown as BodyInit,
+                    headers: { 'Content-Type': 'application/octet-stream' },
+                }),
+            ),
+        [token, lesson?.id, place],
+    )
+    const take = (read: Record<string, string[]>) => setTyped({ id: typed?.id ?? ulid().toLowerCase(), readings: { ...readings, ...read } })
     const goOn = (event: KeyboardEvent<HTMLElement>) => {
         if (event.key !== 'Enter' || !(event.target as HTMLElement).hasAttribute('data-reading')) return
         event.preventDefault()
@@ -51,6 +67,17 @@ export function OwnLook({ token, page, place, onPlace }: { token: string; page: 
                 <details open={touched}>
                     <summary>{t('student.readIt', { lesson: lesson?.title ?? '' })}</summary>
                     {page.home === null && <WherePlace place={place} onPlace={onPlace} home={t('student.sewnAtHome')} />}
+                    {lesson !== null && lesson.pictured.length > 0 && (
+                        <Suspense>
+                            <Photograph
+                                lesson={lesson}
+                                unit={page.unit}
+                                send={send}
+                                card={(size, hand) => `/api/page/${token}/card?size=${size}${hand === null ? '' : '&hand=left'}`}
+                                onTake={take}
+                            />
+                        </Suspense>
+                    )}
                     <div className={cx('own-fields')} onKeyDown={goOn}>
                         {rows.map((row) => (
                             <div key={row.id}>

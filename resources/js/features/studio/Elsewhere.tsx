@@ -1,8 +1,7 @@
 import type { View } from '../../api/client'
 import { t } from '../../text/words'
+import { Square } from '../../ui/Square'
 import { cx } from './dress'
-
-const MARGIN = 4
 
 /** Where another device in the room opens the program: the address to type, and as a square to point a camera at. */
 export function Elsewhere({ s }: { s: View['StudioView'] }) {
@@ -28,16 +27,5 @@ export function Elsewhere({ s }: { s: View['StudioView'] }) {
             </div>
             <Square rows={s.address_code} name={t('studio.theAddressAsAQr')} />
         </section>
-    )
-}
-
-function Square({ rows, name }: { rows: string[]; name: string }) {
-    const side = rows.length + 2 * MARGIN
-    const path = rows.flatMap((row, y) => row.split('').map((c, x) => (c === '1' ? `M${x + MARGIN} ${y + MARGIN}h1v1h-1z` : ''))).join('')
-    return (
-        <svg className={cx('qr')} viewBox={`0 0 ${side} ${side}`} role="img" aria-label={name} shapeRendering="crispEdges">
-            <rect className={cx('qr-light')} width={side} height={side} />
-            <path className={cx('qr-dark')} d={path} />
-        </svg>
     )
 }

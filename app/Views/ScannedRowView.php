@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Places\Look;
+namespace App\Views;
 
 use OpenApi\Attributes as OA;
 use OpenSeam\Core\Measure\Reading;

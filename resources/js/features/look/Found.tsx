@@ -1,0 +1,47 @@
+import type { View } from '../../api/client'
+import { t } from '../../text/words'
+import { cx } from './dress'
+import { cannotSay } from './picture'
+
+/** The picture, with what was found drawn over it. */
+export function Found({ shot, found }: { shot: { width: number; height: number; url: string }; found: View['ScannedSamplerView'] | undefined }) {
+    const points = (of: number[][]) => of.map((p) => p.join(',')).join(' ')
+    const wide = shot.width / 260
+    return (
+        <svg className={cx('photograph-found')} viewBox={`0 0 ${shot.width} ${shot.height}`} role="img" aria-label={t('picture.thePictureWithWhatWasFound')}>
+            <image href={shot.url} width={shot.width} height={shot.height} />
+            {found !== undefined && found.outline.length > 0 && <polygon className={cx('found-edge')} points={points(found.outline)} strokeWidth={wide} />}
+            {found?.rows.map((row) => (
+                <g key={row.row}>
+                    <polyline className={cx('found-row')} points={points(row.seen)} strokeWidth={wide} />
+                    {row.seen.map(([x, y], i) => (
+                        <circle key={i} className={cx('found-mark')} cx={x} cy={y} r={2.4 * wide} strokeWidth={wide} />
+                    ))}
+                </g>
+            ))}
+        </svg>
+    )
+}
+
+/** Row by row: what it says, or why it cannot be told. */
+export function FoundRows({ lesson, found, brief = false }: { lesson: View['LessonView']; found: View['ScannedSamplerView']; brief?: boolean }) {
+    if (found.cannot !== null) return <p className={cx('refused mild')}>{cannotSay(found.cannot)}</p>
+    const labels = new Map(lesson.rows.flatMap((r) => r.fields.map((f) => [f.key, f.label] as const)))
+    return (
+        <dl className={cx('photograph-rows')}>
+            {found.rows.map((row) => (
+                <div key={row.row}>
+                    <dt>{row.title}</dt>
+                    {row.cannot !== null && <dd className={cx('refused mild')}>{cannotSay(row.cannot)}</dd>}
+                    {Object.entries(row.readings).map(([key, values]) => (
+                        <dd key={key}>
+                            <small>{labels.get(key)}</small>
+                            <strong>{values.map((v) => (v === '' ? '–' : v.replace(/ ?±.*/, ''))).join(' · ')}</strong>
+                        </dd>
+                    ))}
+                </div>
+            ))}
+            {found.rows.length > 0 && !brief && <p className={cx('quiet')}>{t('picture.eachWithItsOwn')}</p>}
+        </dl>
+    )
+}
