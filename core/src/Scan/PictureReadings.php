@@ -59,7 +59,7 @@ final readonly class PictureReadings
 
     private static function isAllowance(Row $row, Field $field): bool
     {
-        return $field->kind === FieldKind::Lengths && $row->run?->allowanceMm() !== null && ($field->marks[0] ?? null)?->atMm !== null;
+        return PictureValue::askedBy($row, $field) === PictureValue::Allowance;
     }
 
     /** @param  list<array{float, float}>  $seam */

@@ -56,8 +56,15 @@ final class SamplerScanTest extends TestCase
         }
         $scan = self::scan($piece, 'zigzag-ladder');
         self::assertNull($scan->cannot);
-        self::assertSame(['average', 'longer', 'closer', 'narrower', 'narrow'], array_map(fn (ScannedRow $r): string => $r->row, $scan->rows));
-        foreach ($scan->rows as $i => $row) {
+        self::assertSame(['average', 'longer', 'closer', 'narrower', 'narrow', 'looking'], array_map(fn (ScannedRow $r): string => $r->row, $scan->rows));
+        // From one row to the next.
+        foreach ([6.0, 6.9, 6.2, 6.8] as $i => $apart) {
+            $read = $scan->rows[5]->readings['spacing'][$i];
+            self::assertNotNull($read);
+            self::assertEqualsWithDelta($apart, $read->value, 0.25);
+            self::assertLessThan(3.0, abs($apart - $read->value) / $read->u);
+        }
+        foreach (array_slice($scan->rows, 0, 5) as $i => $row) {
             self::assertNull($row->cannot, $row->row);
             self::assertEqualsWithDelta($sewn[$i][0], self::values($row, 'width')[0], 0.2, $row->row);
             // Points on one side are two strokes apart each.
@@ -111,10 +118,86 @@ final class SamplerScanTest extends TestCase
         self::assertSame([], $bare->rows[0]->readings);
     }
 
+    public function test_a_square_spiral_lane_by_lane_and_corner_by_corner(): void
+    {
+        $piece = self::piece(150.0, 150.0);
+        // Each side of it as far from its edge as it was sewn; the corners are where they meet.
+        $sewn = [['top', 12.9], ['right', 12.0], ['bottom', 13.5], ['left', 12.2], ['top', 19.6], ['right', 18.1], ['bottom', 19.4], ['left', 20.0], ['top', 25.4]];
+        foreach ($sewn as $i => [$edge, $at]) {
+            // Going right and down it begins at the corner before, going left and up it ends there.
+            [$before, $after] = [$sewn[$i - 1][1] ?? 12.7, $sewn[$i + 1][1] ?? 25.7];
+            [$from, $to] = $i % 4 < 2 ? [$before, 150.0 - $after] : [$after, 150.0 - $before];
+            $piece->rows[] = ['stitch' => 'straight', 'edge' => $edge, 'at' => $at, 'length' => 2.4, 'width' => 0.0, 'drift' => 0.0, 'wobble' => 0.05, 'from' => $from, 'to' => $to];
+        }
+        $scan = self::scan($piece, 'square-spiral');
+        self::assertNull($scan->cannot);
+        [$row] = $scan->rows;
+        self::assertNull($row->cannot);
+        self::assertSame(['corners', 'lanes'], array_keys($row->readings));
+        $planned = [12.7, 12.7, 12.7, 12.7, 19.2, 19.2, 19.2, 19.2, 25.7];
+        foreach (range(1, 8) as $corner) {
+            // Nearer to the edge ahead than its mark: past it.
+            $read = $row->readings['corners'][$corner - 1];
+            self::assertNotNull($read, "corner $corner");
+            self::assertEqualsWithDelta($planned[$corner] - $sewn[$corner][1], $read->value, 0.25, "corner $corner");
+            self::assertLessThan(3.0, abs($planned[$corner] - $sewn[$corner][1] - $read->value) / $read->u);
+        }
+        foreach ([0, 1, 2, 3] as $side) {
+            self::assertEqualsWithDelta($sewn[$side + 4][1] - $sewn[$side][1], $row->readings['lanes'][$side]?->value, 0.25, $sewn[$side][0]);
+        }
+    }
+
+    public function test_satin_as_wide_as_its_thread_is_seen(): void
+    {
+        $piece = self::piece(100.0, 90.0);
+        $sewn = [[22.4, 0.5, 5.2], [49.6, 0.4, 4.6], [78.3, 0.3, 5.5]];
+        foreach ($sewn as [$at, $length, $width]) {
+            $piece->rows[] = ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $at, 'length' => $length, 'width' => $width, 'drift' => 0.0, 'wobble' => 0.0, 'from' => 15.0, 'to' => 75.0];
+        }
+        $scan = self::scan($piece, 'satin-bar');
+        foreach ($scan->rows as $i => $row) {
+            self::assertNull($row->cannot, $row->row);
+            foreach ($row->readings['edges'] as $read) {
+                self::assertNotNull($read);
+                // Each stitch dips into the cloth a quarter of a millimetre before its end.
+                self::assertEqualsWithDelta($sewn[$i][2] - 0.48, $read->value, 0.25, $row->row);
+                self::assertLessThan(3.0, abs($sewn[$i][2] - 0.48 - $read->value) / $read->u, $row->row);
+            }
+        }
+        $bare = self::scan(self::piece(100.0, 90.0), 'satin-bar');
+        self::assertSame([[], [], []], array_map(fn (ScannedRow $r): array => $r->readings, $bare->rows), 'nothing was sewn on it');
+    }
+
+    public function test_the_sides_of_a_buttonhole_and_what_is_open_between_them(): void
+    {
+        $piece = self::piece(120.0, 80.0);
+        // Left and right side, each 1.9 wide, 0.9 apart, with bars over both; the right one of the third is 1.5 shorter.
+        foreach ([[30.0, 28.0, 49.0, 0.0], [60.4, 27.6, 48.0, 0.0], [89.8, 28.2, 50.0, 1.5]] as [$at, $from, $to, $short]) {
+            $side = fn (float $x, float $a, float $b, float $wide): array => ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $x, 'length' => 0.4, 'width' => $wide, 'drift' => 0.0, 'wobble' => 0.0, 'from' => $a, 'to' => $b];
+            array_push($piece->rows, $side($at - 1.64, $from, $to, 2.38), $side($at + 1.64, $from, $to - $short, 2.38), $side($at, $from, $from + 1.6, 5.6));
+            $short > 0 ? array_push($piece->rows, $side($at - 1.2, $to - 1.6, $to, 2.4)) : array_push($piece->rows, $side($at, $to - 1.6, $to, 5.6));
+        }
+        $scan = self::scan($piece, 'buttonhole');
+        self::assertSame(['first', 'second', 'sewn'], array_map(fn (ScannedRow $r): string => $r->row, $scan->rows));
+        foreach ([[21.0, 21.0], [20.4, 20.4], [21.8, 20.3]] as $i => $sides) {
+            $row = $scan->rows[$i];
+            self::assertNull($row->cannot, $row->row);
+            foreach ($sides as $k => $long) {
+                // It is drawn stitch by stitch: its first and last one lie within 0.4 of where it begins and ends.
+                self::assertEqualsWithDelta($long - 0.4, $row->readings['sides'][$k]?->value, 0.4, "{$row->row}, side $k");
+            }
+        }
+        self::assertSame(['sides', 'gap'], array_keys($scan->rows[2]->readings));
+        self::assertEqualsWithDelta(2 * 1.64 - 2.38 + 0.48, $scan->rows[2]->readings['gap'][0]?->value, 0.3);
+        $bare = self::scan(self::piece(120.0, 80.0), 'buttonhole');
+        self::assertSame([[], [], []], array_map(fn (ScannedRow $r): array => $r->readings, $bare->rows));
+    }
+
     public function test_lessons_say_what_a_picture_tells_of_them(): void
     {
         self::assertSame(['a', 'b'], SamplerScan::pieces(self::lesson('guides')->sampler));
-        foreach (['buttonhole', 'satin-bar', 'gathers', 'square-spiral'] as $other) {
+        // Folded, drawn up, over an edge, or told by the eye: left to the ruler.
+        foreach (['gathers', 'double-hem', 'edge-finish', 'two-faces', 'curve-and-corner', 'sew-a-button'] as $other) {
             self::assertSame([], SamplerScan::pieces(self::lesson($other)->sampler), $other);
         }
     }

@@ -17,7 +17,7 @@ import { cx } from './dress'
 import { ownCard, Photograph, PrintCard } from './Photograph'
 import { sendFor } from './picture'
 
-const WHAT: Record<View['CameraKindView']['what'], Key> = { allowance: 'camera.allowances', length: 'camera.lengths', width: 'camera.widths' }
+const WHAT: Record<View['CameraKindView']['what'], Key> = { allowance: 'camera.allowances', length: 'camera.lengths', width: 'camera.widths', spacing: 'camera.spacings', sides: 'camera.sides', gap: 'camera.gaps' }
 
 /** Ten samples by ruler and by camera: how far the two are apart in this studio, and how sure its camera is from then on. */
 export default function CameraPage() {
@@ -49,7 +49,7 @@ export default function CameraPage() {
                     />
                     <OneSample key={`${lesson.id}.${samples}`} lesson={lesson} unit={me.unit} />
                     <PrintCard unit={me.unit} card={ownCard}>
-                        <CardLine />
+                        <CardLine ten={false} />
                     </PrintCard>
                 </section>
             )}

@@ -11,7 +11,7 @@ import { Trouble } from '../../ui/Trouble'
 import { cx } from './dress'
 
 /** How large the printer made the card: without it lengths are good to half a percent. */
-export function CardLine() {
+export function CardLine({ ten = true }: { ten?: boolean }) {
     const card = useQuery({ queryKey: ['photo-card'], queryFn: ({ signal }) => ask(api.GET('/api/photo-card', { signal })) })
     const client = useQueryClient()
     const [typed, setTyped] = useState<string | null>(null)
@@ -29,9 +29,11 @@ export function CardLine() {
                 <Button variant="subtle" onClick={() => setTyped(kept === null ? '100' : String(kept))}>
                     {kept === null ? t('picture.checkIt') : t('picture.checkAgain')}
                 </Button>
-                <Anchor component={Link} to="/camera">
-                    {t('picture.tenByRuler')}
-                </Anchor>
+                {ten && (
+                    <Anchor component={Link} to="/camera" className={cx('ten')}>
+                        {t('picture.tenByRuler')}
+                    </Anchor>
+                )}
             </p>
         )
     return (

@@ -35,7 +35,7 @@ export function Photograph(props: Props) {
     const taken = useRef(false)
     return (
         <>
-            <Button variant="default" onClick={() => setOpen(true)}>
+            <Button variant={props.blind === true ? 'filled' : 'default'} onClick={() => setOpen(true)}>
                 {t('picture.photographIt')}
             </Button>
             <Modal

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+use OpenSeam\Core\Measure\Reading;
+
+/**
+ * Thread that lies so close that no single stitch is told apart: satin, and the sides of a buttonhole. How wide it is, how
+ * long, and what lies open between, each where half as much thread is seen as in its middle.
+ */
+final readonly class DenseBand
+{
+    /** A mark is read over so much of the row on both sides, mm. */
+    private const MARK_MM = 3.0;
+
+    /** What stands out less than that, in deviations of the cloth beside it, is no thread. */
+    private const STANDS_OUT = 5.0;
+
+    /** Narrower or wider than that it is something else, mm. */
+    private const NARROWEST_MM = 0.8;
+
+    private const WIDEST_MM = 12.0;
+
+    /** Where a seen edge of thread is, for all its gloss and fluff, mm. */
+    private const EDGE_MM = 0.05;
+
+    /** Along a side a stitch may be missing, mm. */
+    private const OPEN_MM = 1.2;
+
+    private function __construct(private RowStrip $strip, private float $mm, private float $scaleU) {}
+
+    /** @param  array{float, float}  $between  along, mm */
+    public static function in(FoundPiece $piece, string $side, float $about, float $reach, array $between): ?self
+    {
+        $strip = RowStrip::of($piece, $side, $about, $reach, false, $between);
+
+        return $strip === null ? null : new self($strip, $piece->mm, $piece->picture->scaleU());
+    }
+
+    /** @param  float  $at  along, mm */
+    public function widthAt(float $at): ?Reading
+    {
+        $first = (int) round(($at - self::MARK_MM - $this->strip->start) / RowStrip::STEP_MM);
+        $last = (int) round(($at + self::MARK_MM - $this->strip->start) / RowStrip::STEP_MM);
+        $parts = [];
+        // Three parts of it: how far they differ says how sure the whole is.
+        foreach ([0, 1, 2] as $k) {
+            $from = $first + (int) (($last - $first) * $k / 3);
+            $found = self::bands($this->across($from, $from + intdiv($last - $first, 3)));
+            count($found) === 1 && $parts[] = ($found[0][1] - $found[0][0]) * RowStrip::STEP_MM;
+        }
+        if (count($parts) < 3) {
+            return null;
+        }
+        $width = array_sum($parts) / 3;
+        $spread = max($parts) - min($parts);
+
+        return $width < self::NARROWEST_MM || $width > self::WIDEST_MM || $spread > 0.3 * $width ? null
+            : Reading::combined($width, $spread / 3, self::EDGE_MM * sqrt(2), $this->mm / sqrt(6), $this->scaleU * $width);
+    }
+
+    /**
+     * The two sides of a buttonhole, from the one nearer to the edge it is seen from: how long each is over both bars, and
+     * what is open between them.
+     *
+     * @return array{Reading, Reading, Reading}|null
+     */
+    public function hole(): ?array
+    {
+        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        if ($whole === null) {
+            return null;
+        }
+        [$begins, $ends] = $whole;
+        // Between the bars, which lie over both.
+        $quarter = ($ends - $begins) / 4;
+        $sides = self::bands($this->across((int) ($begins + $quarter), (int) ($ends - $quarter)));
+        if (count($sides) !== 2) {
+            return null;
+        }
+        $long = [];
+        foreach ($sides as [$left, $right]) {
+            $side = self::span(self::bands($this->along((int) ceil($left), (int) floor($right))));
+            if ($side === null) {
+                return null;
+            }
+            $long[] = ($side[1] - $side[0]) * RowStrip::STEP_MM;
+        }
+        $gap = ($sides[1][0] - $sides[0][1]) * RowStrip::STEP_MM;
+        $u = fn (float $of): Reading => Reading::combined($of, self::EDGE_MM * sqrt(2), $this->mm / sqrt(6), $this->scaleU * $of);
+        // A gap that is not much wider than a pixel is blurred away in part.
+        $gapU = Reading::combined($gap, self::EDGE_MM * 2, $this->mm / 2, $this->scaleU * $gap);
+
+        return [$u($long[0]), $u($long[1]), $gapU];
+    }
+
+    /**
+     * From the first to the last, where no more than a stitch or two lies open between.
+     *
+     * @param  list<array{float, float}>  $bands
+     * @return array{float, float}|null
+     */
+    private static function span(array $bands): ?array
+    {
+        foreach ($bands as $i => [$begins]) {
+            if ($i > 0 && ($begins - $bands[$i - 1][1]) * RowStrip::STEP_MM > self::OPEN_MM) {
+                return null;
+            }
+        }
+
+        return $bands === [] ? null : [$bands[0][0], $bands[count($bands) - 1][1]];
+    }
+
+    /** @return list<float> thread across, the mean of so much along */
+    private function across(int $from, int $to): array
+    {
+        $from = max(0, $from);
+        $rows = array_slice($this->strip->thread, $from, max(1, min($to, count($this->strip->thread) - 1) - $from + 1));
+        $sum = array_fill(0, count($this->strip->thread[0]), 0.0);
+        foreach ($rows as $row) {
+            foreach ($row as $j => $s) {
+                $sum[$j] += $s;
+            }
+        }
+
+        return array_map(fn (float $s): float => $s / max(1, count($rows)), array_values($sum));
+    }
+
+    /** @return list<float> thread along, the mean of so much across */
+    private function along(int $from, int $to): array
+    {
+        return Signal::smoothed(array_map(fn (array $row): float => array_sum(array_slice($row, $from, max(1, $to - $from + 1))) / max(1, $to - $from + 1), $this->strip->thread), 2);
+    }
+
+    /**
+     * Where there is at least half as much thread as where there is most: from and to, each between two steps.
+     *
+     * @param  list<float>  $thread
+     * @return list<array{float, float}>
+     */
+    private static function bands(array $thread): array
+    {
+        $sorted = $thread;
+        sort($sorted);
+        $n = count($sorted);
+        // Cloth is the lower part of it, thread the upper one.
+        $cloth = $sorted[intdiv($n, 5)] ?? 0.0;
+        $most = $sorted[max(0, $n - 1 - intdiv($n, 20))] ?? 0.0;
+        $low = array_slice($sorted, 0, max(3, intdiv($n, 3)));
+        $spread = ($low[count($low) - 1] - $low[0]) / 2;
+        if ($most - $cloth < max(6.0, self::STANDS_OUT * $spread)) {
+            return [];
+        }
+        $half = $cloth + ($most - $cloth) / 2;
+        $bands = [];
+        $begins = null;
+        for ($i = 1; $i < $n; $i++) {
+            [$a, $b] = [$thread[$i - 1], $thread[$i]];
+            if ($a < $half && $b >= $half) {
+                $begins = $i - 1 + ($half - $a) / ($b - $a);
+            } elseif ($a >= $half && $b < $half && $begins !== null) {
+                $bands[] = [$begins, $i - 1 + ($a - $half) / ($a - $b)];
+                $begins = null;
+            }
+        }
+        // One that reaches the end is not all there.
+        return $begins !== null || $thread[0] >= $half ? [] : array_values(array_filter($bands, fn (array $b): bool => $b[1] - $b[0] >= 3.0));
+    }
+}

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace OpenSeam\Core\Scan;
+
+use OpenSeam\Core\Measure\Reading;
+use OpenSeam\Core\Sampler\Field;
+use OpenSeam\Core\Sampler\Mark;
+use OpenSeam\Core\Sampler\Piece;
+use OpenSeam\Core\Sampler\Row;
+use OpenSeam\Core\Sampler\Sampler;
+
+/** The rows of a piece as a picture has them, stretch by stretch: each is read once, at every place that some reading asks for. */
+final readonly class ReadStretches
+{
+    /** At its ends it is started, turned back and tied: not read, mm. */
+    private const ENDS_MM = 1.0;
+
+    /** Of a corner it is told so far along the next stretch, mm. */
+    private const AFTER_CORNER_MM = 6.0;
+
+    /** A buttonhole and satin are looked at so far beyond their planned ends, mm. */
+    private const BEYOND_MM = 6.0;
+
+    /**
+     * @param  list<Stretch>  $all
+     * @param  array<int, ReadRow>  $read  by stretch
+     */
+    private function __construct(private FoundPiece $piece, private array $all, public array $read, private bool $turned) {}
+
+    /** @param  bool  $turned  as if it lay upside down */
+    public static function of(FoundPiece $found, Sampler $sampler, Piece $piece, bool $turned = false): self
+    {
+        $all = Stretch::of($sampler, $piece);
+        $read = [];
+        foreach (self::marks($sampler, $piece, $all) as $k => $marks) {
+            $stretch = $all[$k];
+            [$side, $from, $to] = [$stretch->side, $stretch->from, $stretch->to];
+            if ($turned) {
+                $long = $found->long($side);
+                $side = ['left' => 'right', 'right' => 'left', 'top' => 'bottom', 'bottom' => 'top'][$side];
+                [$from, $to, $marks] = [$long - $to, $long - $from, array_map(fn (float $m): float => $long - $m, $marks)];
+            }
+            $read[$k] = ReadRow::find($found, $side, $stretch->about, $stretch->isZigzag(), $marks, $stretch->reach($all), [$from + self::ENDS_MM, $to - self::ENDS_MM]);
+        }
+
+        return new self($found, $all, $read, $turned);
+    }
+
+    /** Whether a picture of this piece tells a reading. */
+    public static function tells(Sampler $sampler, Piece $piece, Row $row, Field $field): bool
+    {
+        $what = PictureValue::askedBy($row, $field);
+        $all = Stretch::of($sampler, $piece);
+
+        return match ($what) {
+            null => false,
+            PictureValue::Spacing => array_filter($field->marks, fn (Mark $m): bool => self::ends($all, $row, $m) === []) === [],
+            PictureValue::Sides, PictureValue::Gap => self::only($all, $row) !== null,
+            PictureValue::Width => self::only($all, $row) !== null,
+            default => self::only($all, $row) !== null && $all[self::only($all, $row)]->isPlain(),
+        };
+    }
+
+    /** @return list<Reading|null> as many as the reading takes; none where nothing of it is told */
+    public function field(Row $row, Field $field): array
+    {
+        $what = PictureValue::askedBy($row, $field);
+        $k = self::only($this->all, $row);
+        if ($what === PictureValue::Spacing) {
+            return array_map(fn (Mark $m): ?Reading => $m->corner === null ? $this->between(...self::ends($this->all, $row, $m)) : $this->corner(self::ends($this->all, $row, $m)[0] ?? null, $row, $m->corner), $field->marks);
+        }
+        $dense = $what === PictureValue::Sides || $what === PictureValue::Gap || ($what === PictureValue::Width && $row->stitch->kind->dense);
+        if ($k === null || (! $dense && ($this->read[$k]->cannot ?? null) !== null)) {
+            return [];
+        }
+
+        return match ($what) {
+            PictureValue::Allowance => array_map(fn (Mark $m): ?Reading => $this->at($k, $m->atMm ?? -1.0), $field->marks),
+            PictureValue::Length => self::counted($field, $this->read[$k]->length ?? null, $this->all[$k]->to - $this->all[$k]->from - 2 * self::ENDS_MM),
+            PictureValue::Width => $dense ? $this->widths($k, $field) : [$this->read[$k]->width ?? null],
+            PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
+            PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
+            default => [],
+        };
+    }
+
+    /** Why nothing of a row is told. */
+    public function cannot(Row $row): CannotRead
+    {
+        foreach ($this->read as $k => $read) {
+            if ($read->cannot !== null && ($this->all[$k]->row->id === $row->id || self::only($this->all, $row) === null)) {
+                return $read->cannot;
+            }
+        }
+
+        return CannotRead::NoRow;
+    }
+
+    /** @return list<array{float, float}> where a row runs, mm of the picture laid flat, in the order it is sewn */
+    public function seen(Row $row): array
+    {
+        $seen = [];
+        foreach ($this->read as $k => $read) {
+            if ($this->all[$k]->row->id === $row->id) {
+                array_push($seen, ...array_map(fn (array $a): array => $this->piece->place($this->all[$k]->side, $a[0], $a[1]->value), $read->allowance));
+            }
+        }
+
+        return $seen;
+    }
+
+    /**
+     * Places along each stretch that something is asked of; without any of its own a row is drawn by five.
+     *
+     * @param  list<Stretch>  $all
+     * @return array<int, list<float>> by stretch, only those that a picture is asked of
+     */
+    private static function marks(Sampler $sampler, Piece $piece, array $all): array
+    {
+        $marks = [];
+        foreach ($sampler->rows as $row) {
+            foreach ($row->piece === $piece->id ? $row->fields : [] as $field) {
+                if (! self::tells($sampler, $piece, $row, $field)) {
+                    continue;
+                }
+                $what = PictureValue::askedBy($row, $field);
+                $k = self::only($all, $row);
+                if ($k !== null && $all[$k]->isPlain() && $what !== PictureValue::Spacing) {
+                    $marks[$k] = [...$marks[$k] ?? [], ...($what === PictureValue::Allowance ? array_map(fn (Mark $m): float => $m->atMm ?? 0.0, $field->marks) : [])];
+                }
+                foreach ($what === PictureValue::Spacing ? $field->marks : [] as $mark) {
+                    foreach (self::ends($all, $row, $mark) as [$of, $along]) {
+                        $marks[$of][] = $along;
+                    }
+                }
+            }
+        }
+
+        return array_map(fn (array $m): array => array_values(array_unique($m)), $marks);
+    }
+
+    /**
+     * The stretches that a mark is between, or the one behind its corner, each with the place along it; none where it lies elsewhere.
+     *
+     * @param  list<Stretch>  $all
+     * @return list<array{int, float}>
+     */
+    private static function ends(array $all, Row $row, Mark $mark): array
+    {
+        if ($mark->corner !== null) {
+            foreach ($all as $k => $stretch) {
+                if ($stretch->row->id === $row->id && $stretch->part === $mark->corner && $stretch->isPlain()) {
+                    $corner = $row->path->corners[$mark->corner] ?? [0.0, 0.0];
+                    $starts = $stretch->isUpright() ? $corner[1] : $corner[0];
+
+                    return [[$k, abs($starts - $stretch->from) < abs($starts - $stretch->to) ? $stretch->from + self::AFTER_CORNER_MM : $stretch->to - self::AFTER_CORNER_MM]];
+                }
+            }
+
+            return [];
+        }
+        if ($mark->from === null || $mark->to === null) {
+            return [];
+        }
+        $upright = abs($mark->from[0] - $mark->to[0]) > abs($mark->from[1] - $mark->to[1]);
+        $found = [];
+        foreach ([$mark->from, $mark->to] as $place) {
+            foreach ($all as $k => $stretch) {
+                if ($stretch->isPlain() && $stretch->has($place, $upright)) {
+                    $found[] = [$k, $stretch->isUpright() ? $place[1] : $place[0]];
+                    break;
+                }
+            }
+        }
+
+        return count($found) === 2 && $found[0][0] !== $found[1][0] && $all[$found[0][0]]->side === $all[$found[1][0]]->side ? $found : [];
+    }
+
+    /**
+     * The one stretch that a row is; null where it has several, or none that is level with an edge.
+     *
+     * @param  list<Stretch>  $all
+     */
+    private static function only(array $all, Row $row): ?int
+    {
+        $own = array_keys(array_filter($all, fn (Stretch $s): bool => $s->row->id === $row->id));
+
+        return count($own) === 1 && count($row->path->corners ?? []) === 2 ? $own[0] : null;
+    }
+
+    private function at(int $k, float $along): ?Reading
+    {
+        $along = $this->turned ? $this->piece->long($this->all[$k]->side) - $along : $along;
+        foreach ($this->read[$k]->allowance ?? [] as [$at, $mm]) {
+            if (abs($at - $along) < 0.01) {
+                return $mm;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array{int, float}|null  $one
+     * @param  array{int, float}|null  $other
+     */
+    private function between(?array $one = null, ?array $other = null): ?Reading
+    {
+        $a = $one === null ? null : $this->at(...$one);
+        $b = $other === null ? null : $this->at(...$other);
+
+        return $a === null || $b === null ? null : Reading::combined(abs($a->value - $b->value), $a->u, $b->u);
+    }
+
+    /**
+     * How far past its mark a corner was turned: the next stretch lies there.
+     *
+     * @param  array{int, float}|null  $next
+     */
+    private function corner(?array $next, Row $row, int $corner): ?Reading
+    {
+        $is = $next === null ? null : $this->at(...$next);
+        [$from, $to] = [$row->path->corners[$corner - 1] ?? null, $row->path->corners[$corner] ?? null];
+        if ($is === null || $from === null || $to === null) {
+            return null;
+        }
+        [$stretch, $out] = [$this->all[$next[0]], $this->all[$next[0]]->outwards()];
+        $ahead = ($to[0] - $from[0]) * $out[0] + ($to[1] - $from[1]) * $out[1] > 0;
+
+        return Reading::of($ahead ? $stretch->about - $is->value : $is->value - $stretch->about, $is->u);
+    }
+
+    /** @return list<Reading|null> as many as there are over the row, and how long they are together */
+    private static function counted(Field $field, ?Reading $length, float $rowMm): array
+    {
+        $each = $length === null ? 0.0 : $length->value * ($field->oneSide ? 2 : 1);
+        $n = $each <= 0.0 ? 0 : (int) min($field->max, floor($rowMm / $each));
+
+        return $length === null || $n < 1 ? [] : [Reading::exact((float) $n), Reading::of($n * $each, $n * $length->u * ($field->oneSide ? 2 : 1))];
+    }
+
+    /** @return list<Reading|null> */
+    private function widths(int $k, Field $field): array
+    {
+        $band = $this->band($k);
+
+        return array_map(fn (Mark $m): ?Reading => $band?->widthAt($m->atMm ?? 0.0), $field->marks);
+    }
+
+    /** @return list<Reading>|null left side, right side, gap */
+    private function hole(int $k): ?array
+    {
+        $hole = $this->band($k)?->hole();
+
+        // Seen from the right edge the right side comes first.
+        return $hole === null ? null : (in_array($this->all[$k]->side, ['right', 'bottom'], true) ? [$hole[1], $hole[0], $hole[2]] : $hole);
+    }
+
+    private function band(int $k): ?DenseBand
+    {
+        $stretch = $this->all[$k];
+
+        return DenseBand::in($this->piece, $stretch->side, $stretch->about, $stretch->reach($this->all), [$stretch->from - self::BEYOND_MM, $stretch->to + self::BEYOND_MM]);
+    }
+}
