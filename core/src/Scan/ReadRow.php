@@ -23,7 +23,7 @@ final readonly class ReadRow
     /** Where no marks are named: so many, evenly. */
     private const MARKS = 5;
 
-    /** A place that is known no better than that is not told, mm. */
+    /** A place that is seen no better than that is not told, mm. */
     private const MOST_UNSURE_MM = 0.25;
 
     private const SHORTEST_MM = 0.8;
@@ -46,6 +46,9 @@ final readonly class ReadRow
     private const STRONGER = 2.5;
 
     private const BESIDE = 12;
+
+    /** Stripes that explain what is seen along a row are at least so strong beside it, in squares; their shade is a sum of three. */
+    private const FAINT = 0.03;
 
     /**
      * @param  list<array{float, Reading}>  $allowance  place along the row, mm, and how far it is from the edge there
@@ -111,10 +114,9 @@ final readonly class ReadRow
             $spread = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1));
             [$bend, $unsure] = $piece->bendAt($side, $at);
             $away = $strip->from + $mean * RowStrip::STEP_MM - $bend;
-            $reading = Reading::combined(
-                $away, $piece->picture->scaleU() * $away, $piece->picture->placeU(), $piece->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n),
-            );
-            $reading->u > self::MOST_UNSURE_MM || $found[] = [$at, $reading];
+            $seen = Reading::combined($away, $piece->picture->placeU(), $piece->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n));
+            // A print that nobody checked makes far places unsure, not unseen.
+            $seen->u > self::MOST_UNSURE_MM || $found[] = [$at, Reading::combined($away, $seen->u, $piece->picture->scaleU() * $away)];
         }
 
         return $found;
@@ -132,7 +134,8 @@ final readonly class ReadRow
             [$from, $to] = [(int) round(self::SHORTEST_MM / RowStrip::STEP_MM), (int) round($longest / RowStrip::STEP_MM)];
             $ground = self::ground($strip, $trace, $slow);
             $found = Repeats::find(self::without($signal, $ground), $from, $to, $alike);
-            $stripes = Repeats::find($ground, $from, 2 * $to);
+            // A weave that is fainter than that in what the row shows is not what repeats in it.
+            $stripes = Signal::power($ground) / 3 < self::FAINT * Signal::power($signal) ? null : Repeats::find($ground, $from, 2 * $to);
             if ($found !== null && ($stripes === null || ! self::isOf($found[0], $stripes[0]))) {
                 return Reading::combined($found[0] * RowStrip::STEP_MM, $found[1] * RowStrip::STEP_MM, 0.004 * $found[0] * RowStrip::STEP_MM);
             }
