@@ -14,7 +14,7 @@ final readonly class CameraKindView
 {
     /** @param  list<ReadBothView>  $pairs */
     private function __construct(
-        #[OA\Property(enum: ['allowance', 'length', 'width', 'spacing', 'sides', 'gap'])] public string $what,
+        #[OA\Property(enum: ['allowance', 'length', 'width', 'spacing', 'start', 'sides', 'gap'])] public string $what,
         #[OA\Property] public int $samples,
         #[OA\Property] public int $values,
         #[OA\Property(description: 'how much more the camera says on the whole')] public float $bias_mm,

@@ -27,6 +27,7 @@ final readonly class ClassPrintController
         parameters: [
             new InPath('class'),
             new InQuery('what', required: true, among: PrintPages::OF_CLASS),
+            new InQuery('lesson', description: 'of slips: whose samples they are for'),
             new InQuery('job', description: 'a ULID of the caller, to ask how far it is'),
             new InQuery('format', among: ['A4', 'Letter']),
         ],
@@ -36,6 +37,6 @@ final readonly class ClassPrintController
     {
         $what = $request->string('what')->toString();
 
-        return Pdf::of($this->print->class($class, $what, Format::asked($request->query('format')), LongJob::named($request, $request->query('job'))), $what);
+        return Pdf::of($this->print->class($class, $what, Format::asked($request->query('format')), LongJob::named($request, $request->query('job')), $request->query('lesson') === null ? null : $request->string('lesson')->toString()), $what);
     }
 }

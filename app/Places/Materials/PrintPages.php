@@ -122,7 +122,7 @@ final readonly class PrintPages
      * @throws InputError for something that cannot be printed of a class
      * @throws \App\Support\JobStopped when whoever waits has enough
      */
-    public function class(SewingClass $class, string $what, Format $format, LongJob $job): string
+    public function class(SewingClass $class, string $what, Format $format, LongJob $job, ?string $lesson = null): string
     {
         $sheet = new Sheet($format, $class->name);
         $lessons = array_map(fn (string $id): Lesson => $this->shelf->taught($class)->lesson($id), $this->shelf->order($class->course));
@@ -132,7 +132,7 @@ final readonly class PrintPages
             'materials' => $this->shopping($sheet, $class),
             'handout' => HandoutPages::add($sheet, $class->name, array_values($class->load('plan.sessions.lessons')->plan?->sessions->all() ?? []), Studio::query()->findOrFail($class->studio_id), $this->shelf->taught($class)->lesson(...), Words::in($this->shelf->unit())),
             'certificates' => $this->certificates($sheet, $class),
-            'slips' => SlipPages::add($sheet, array_values(Enrolment::seated($class->id)->all()), $class->name, Words::in($this->shelf->unit())),
+            'slips' => SlipPages::add($sheet, array_values(Enrolment::seated($class->id)->all()), $class->name, Words::in($this->shelf->unit()), $lesson === null ? null : $this->shelf->taught($class)->lesson($lesson)),
             'pack' => $this->pack($sheet, $class, $lessons, $job),
             default => throw InputError::at('what', $what, 'It must be one of: '.implode(', ', self::OF_CLASS).'.'),
         };
@@ -166,7 +166,6 @@ final readonly class PrintPages
         PaperDrivePages::add($sheet, true);
         $job->step(count($lessons), $steps);
         $this->seats($sheet, $class, $lessons);
-        SlipPages::add($sheet, array_values(Enrolment::seated($class->id)->all()), $class->name, Words::in($this->shelf->unit()));
         $job->step(count($lessons) + 1, $steps);
         $this->shopping($sheet, $class);
         $job->step($steps, $steps);
@@ -189,7 +188,9 @@ final readonly class PrintPages
         foreach ($book->room->feet as $foot) {
             in_array($foot->kind->id, $used, true) && $feet[$foot->kind->id] ??= $foot;
         }
-        SeatCards::add($sheet, array_values(Enrolment::seated($class->id)->all()), $dials, $runs, $feet);
+        $seats = array_values(Enrolment::seated($class->id)->all());
+        SeatCards::add($sheet, $seats, $dials, $runs, $feet);
+        SlipPages::add($sheet, $seats, $class->name, Words::in($this->shelf->unit()));
     }
 
     private function shopping(Sheet $sheet, SewingClass $class): void

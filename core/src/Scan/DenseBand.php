@@ -165,6 +165,7 @@ final readonly class DenseBand
                 $begins = null;
             }
         }
+
         // One that reaches the end is not all there.
         return $begins !== null || $thread[0] >= $half ? [] : array_values(array_filter($bands, fn (array $b): bool => $b[1] - $b[0] >= 3.0));
     }

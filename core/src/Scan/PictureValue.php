@@ -24,6 +24,9 @@ enum PictureValue: string
     /** From one row to the next, and how far a corner is past its mark. */
     case Spacing = 'spacing';
 
+    /** From the edge that a row begins at to its first stitch. */
+    case Start = 'start';
+
     /** Of a buttonhole’s two sides over both bars. */
     case Sides = 'sides';
 
@@ -40,6 +43,7 @@ enum PictureValue: string
 
         return match (true) {
             $field->kind === FieldKind::Stitches => self::Length,
+            $field->kind === FieldKind::Length && $row->run?->allowanceMm() !== null && ! $kind->swings() && self::draws($field, 'start_mm') => self::Start,
             $kind->generator === 'buttonhole' && $at && count($field->marks) === 2 && self::draws($field, 'sewn_mm') && self::draws($field, 'overrun_mm') => self::Sides,
             $kind->generator === 'buttonhole' && $field->kind === FieldKind::Length && self::draws($field, 'gap_mm') => self::Gap,
             ($zigzag && $field->kind === FieldKind::Length || $kind->dense && $kind->generator === 'pattern' && $at) && self::drawsAsWide($field) => self::Width,

@@ -80,6 +80,7 @@ final readonly class ReadStretches
             PictureValue::Allowance => array_map(fn (Mark $m): ?Reading => $this->at($k, $m->atMm ?? -1.0), $field->marks),
             PictureValue::Length => self::counted($field, $this->read[$k]->length ?? null, $this->all[$k]->to - $this->all[$k]->from - 2 * self::ENDS_MM),
             PictureValue::Width => $dense ? $this->widths($k, $field) : [$this->read[$k]->width ?? null],
+            PictureValue::Start => [$this->start($k, $row)],
             PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
             PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
             default => [],
@@ -230,6 +231,42 @@ final readonly class ReadStretches
         $ahead = ($to[0] - $from[0]) * $out[0] + ($to[1] - $from[1]) * $out[1] > 0;
 
         return Reading::of($ahead ? $stretch->about - $is->value : $is->value - $stretch->about, $is->u);
+    }
+
+    /** From the edge that it is begun at. */
+    private function start(int $k, Row $row): ?Reading
+    {
+        $away = array_map(fn (array $a): float => $a[1]->value, $this->read[$k]->allowance ?? []);
+        $stretch = $this->all[$k];
+        [$from, $to] = [$row->path->corners[0] ?? [0.0, 0.0], $row->path->corners[1] ?? [0.0, 0.0]];
+        $backward = $stretch->isUpright() ? $from[1] > $to[1] : $from[0] > $to[0];
+
+        return $away === [] ? null : RowEnds::of($this->piece, $stretch->side, array_sum($away) / count($away))[$backward ? 1 : 0];
+    }
+
+    /** @return list<array{float, float}> where single stitches of a row are twice as long as the others, mm of the picture laid flat */
+    public function skipped(Row $row): array
+    {
+        $places = [];
+        foreach ($this->read as $k => $read) {
+            $away = $read->allowance[0][1] ?? null;
+            foreach ($this->all[$k]->row->id === $row->id && $away !== null ? $read->stitches->skipped ?? [] : [] as $along) {
+                $places[] = $this->piece->place($this->all[$k]->side, $along, $away->value);
+            }
+        }
+
+        return $places;
+    }
+
+    /** Of the most uneven of its stretches: standard deviation of a stitch, of its length; null: single ones are not told. */
+    public function uneven(Row $row): ?float
+    {
+        $uneven = [];
+        foreach ($this->read as $k => $read) {
+            $this->all[$k]->row->id === $row->id && $read->stitches !== null && $uneven[] = $read->stitches->uneven;
+        }
+
+        return $uneven === [] ? null : max($uneven);
     }
 
     /** @return list<Reading|null> as many as there are over the row, and how long they are together */

@@ -75,7 +75,7 @@ final readonly class SamplerScan
             array_filter($values) === [] || $readings[$field->id] = array_map(fn (?Reading $r): ?Reading => $r === null || $what === null ? $r : $trust->of($r, $what), $values);
         }
 
-        return new ScannedRow($row->id, $row->title, $readings, $readings === [] ? $stretches->cannot($row) : null, $stretches->seen($row));
+        return new ScannedRow($row->id, $row->title, $readings, $readings === [] ? $stretches->cannot($row) : null, $stretches->seen($row), $stretches->skipped($row), $stretches->uneven($row));
     }
 
     private static function isAsPlanned(FoundPiece $found, Piece $planned): bool

@@ -56,6 +56,15 @@ final class DrawnPiece
 
     public int $jpeg = 90;
 
+    /** @var array<int, float> where the first stitch of each row was drawn, mm along its edge */
+    public array $began = [];
+
+    /** @var array<int, list<int>> stitches of a row that the machine missed, by number */
+    public array $missed = [];
+
+    /** Of each stitch’s length, as a part of it, from one to the next. */
+    public float $uneven = 0.04;
+
     /** @var list<array{stitch: string, edge: string, at: float, length: float, width: float, drift: float, wobble: float, from?: float, to?: float}> along its edge from and to; from end to end where not said */
     public array $rows = [];
 
@@ -171,8 +180,13 @@ final class DrawnPiece
         };
         $before = null;
         $swing = 1;
-        for ($along = ($row['from'] ?? 2.0) + $share() * $row['length']; $along < ($row['to'] ?? $long - 2.0); $along += $row['length'] * (1 + 0.04 * ($share() - 0.5))) {
+        $number = 0;
+        for ($along = ($row['from'] ?? 2.0) + $share() * $row['length']; $along < ($row['to'] ?? $long - 2.0); $along += $row['length'] * (1 + $this->uneven * ($share() - 0.5))) {
             $swing = -$swing;
+            $this->began[$index] ??= $along;
+            if (in_array($number++, $this->missed[$index] ?? [], true)) {
+                continue;
+            }
             $off = $this->allowance($index, $along) + ($row['stitch'] === 'zigzag' ? $swing * $row['width'] / 2 : 0.03 * ($share() - 0.5));
             $here = [$along, $off];
             if ($before !== null) {

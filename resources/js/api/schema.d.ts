@@ -3809,7 +3809,7 @@ export interface components {
         /** @description Of one thing that a picture reads: how far camera and ruler are apart. */
         CameraKindView: {
             /** @enum {string} */
-            what: "allowance" | "length" | "width";
+            what: "allowance" | "length" | "width" | "spacing" | "start" | "sides" | "gap";
             samples: number;
             values: number;
             /**
@@ -6099,6 +6099,13 @@ export interface components {
             };
             /** @description where it runs, pixels of the picture */
             seen: number[][];
+            /** @description where single stitches are twice as long as the others, pixels */
+            skipped: number[][];
+            /**
+             * Format: float
+             * @description standard deviation of a stitch, of its length; null: single stitches are not told
+             */
+            uneven: number | null;
         };
         /** @description What a picture of a sewn sampler says, row by row; nothing of the picture is kept. */
         ScannedSamplerView: {
@@ -8074,6 +8081,8 @@ export interface operations {
         parameters: {
             query: {
                 what: "seats" | "bench" | "materials" | "handout" | "pack" | "certificates" | "slips";
+                /** @description of slips: whose samples they are for */
+                lesson?: string;
                 /** @description a ULID of the caller, to ask how far it is */
                 job?: string;
                 format?: "A4" | "Letter";

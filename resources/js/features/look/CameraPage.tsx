@@ -17,7 +17,15 @@ import { cx } from './dress'
 import { ownCard, Photograph, PrintCard } from './Photograph'
 import { sendFor } from './picture'
 
-const WHAT: Record<View['CameraKindView']['what'], Key> = { allowance: 'camera.allowances', length: 'camera.lengths', width: 'camera.widths', spacing: 'camera.spacings', sides: 'camera.sides', gap: 'camera.gaps' }
+const WHAT: Record<View['CameraKindView']['what'], Key> = {
+    allowance: 'camera.allowances',
+    length: 'camera.lengths',
+    width: 'camera.widths',
+    spacing: 'camera.spacings',
+    start: 'camera.starts',
+    sides: 'camera.sides',
+    gap: 'camera.gaps',
+}
 
 /** Ten samples by ruler and by camera: how far the two are apart in this studio, and how sure its camera is from then on. */
 export default function CameraPage() {

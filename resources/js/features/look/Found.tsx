@@ -17,11 +17,17 @@ export function Found({ shot, found }: { shot: { width: number; height: number; 
                     {row.seen.map(([x, y], i) => (
                         <circle key={i} className={cx('found-mark')} cx={x} cy={y} r={2.4 * wide} strokeWidth={wide} />
                     ))}
+                    {row.skipped.map(([x, y], i) => (
+                        <circle key={`skipped ${i}`} className={cx('found-skipped')} cx={x} cy={y} r={4.5 * wide} strokeWidth={1.4 * wide} />
+                    ))}
                 </g>
             ))}
         </svg>
     )
 }
+
+/** Stitches that differ by more than that, of their length, are named uneven. */
+const UNEVEN = 0.1
 
 /** Row by row: what it says, or why it cannot be told. */
 export function FoundRows({ lesson, found, brief = false }: { lesson: View['LessonView']; found: View['ScannedSamplerView']; brief?: boolean }) {
@@ -33,6 +39,10 @@ export function FoundRows({ lesson, found, brief = false }: { lesson: View['Less
                 <div key={row.row}>
                     <dt>{row.title}</dt>
                     {row.cannot !== null && <dd className={cx('refused mild')}>{cannotSay(row.cannot)}</dd>}
+                    {row.skipped.length > 0 && <dd className={cx('refused mild')}>{t('picture.looksSkipped', { n: row.skipped.length })}</dd>}
+                    {(row.uneven ?? 0) > UNEVEN && (
+                        <dd className={cx('refused mild')}>{t('picture.looksUneven', { n: Math.round(100 * (row.uneven ?? 0)) })}</dd>
+                    )}
                     {Object.entries(row.readings).map(([key, values]) => (
                         <dd key={key}>
                             <small>{labels.get(key)}</small>

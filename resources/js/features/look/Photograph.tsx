@@ -197,7 +197,7 @@ function Taking(props: Props) {
 
 /** The slip on the card is somebody else's: nothing is typed into the wrong sheet unseen. */
 function OtherSlip({ read, whose }: { read: Read; whose: NonNullable<Props['whose']> }) {
-    if (read.slip === null || read.slip === whose.student) return null
+    if (read.slip === null || read.slip.student === whose.student) return null
     return (
         <p className={cx('refused mild')} role="alert">
             {t('picture.theSlipIsOfSomebodyElse', { name: whose.name })}

@@ -2,6 +2,7 @@ import { useQuery, type UseQueryResult } from '@tanstack/react-query'
 import { ulid } from 'ulid'
 import { api, ask, noLine, Problem, type View } from '../../api/client'
 import { t } from '../../text/words'
+import type { Slip } from './slip'
 
 /** As fine as is needed to see a stitch, and no finer: pixels of the longer side. */
 const LONGEST = 2400
@@ -79,8 +80,8 @@ const waits = (problem: unknown) => noLine(problem) || (problem instanceof Probl
 
 export interface Read {
     found: View['ScannedSamplerView']
-    /** Whose slip lies on the card; null: none can be read. */
-    slip: string | null
+    /** The slip that lies on the card; null: none can be read. */
+    slip: Slip | null
 }
 
 /** What is asked of one picture: read once, and without a line as soon as there is one. */

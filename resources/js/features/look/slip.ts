@@ -3,10 +3,16 @@ import { BinaryBitmap, DecodeHintType, HybridBinarizer, QRCodeReader, RGBLuminan
 /** As large as is needed for its squares to be told apart, pixels. */
 const SIDE = 640
 
-const SLIP = /^SLIP:([0-9A-Z]{26})$/
+const SLIP = /^SLIP:([0-9A-Z]{26})(?::([0-9A-Z-]+))?$/
 
-/** Whose slip lies in that part of the picture; null: there is none, or it cannot be read. */
-export async function readSlip(image: Blob, corners: readonly number[][]): Promise<string | null> {
+export interface Slip {
+    student: string
+    /** That it is for; null: for any. */
+    lesson: string | null
+}
+
+/** The slip that lies in that part of the picture; null: there is none, or it cannot be read. */
+export async function readSlip(image: Blob, corners: readonly number[][]): Promise<Slip | null> {
     const bitmap = await createImageBitmap(image)
     const [xs, ys] = [corners.map((c) => c[0] ?? 0), corners.map((c) => c[1] ?? 0)]
     const [left, top] = [Math.max(0, Math.min(...xs)), Math.max(0, Math.min(...ys))]
@@ -25,7 +31,8 @@ export async function readSlip(image: Blob, corners: readonly number[][]): Promi
     try {
         const source = new RGBLuminanceSource(light, canvas.width, canvas.height)
         const said = new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(source)), new Map([[DecodeHintType.TRY_HARDER, true]])).getText()
-        return SLIP.exec(said)?.[1]?.toLowerCase() ?? null
+        const [, student, lesson] = SLIP.exec(said) ?? []
+        return student === undefined ? null : { student: student.toLowerCase(), lesson: lesson?.toLowerCase() ?? null }
     } catch {
         // The library tells by throwing that there is none.
         return null

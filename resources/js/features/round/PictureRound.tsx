@@ -1,7 +1,7 @@
 import { Button, Select, UnstyledButton } from '@mantine/core'
 import { useMutation, useQueries } from '@tanstack/react-query'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { noLine, type Problem, type View } from '../../api/client'
 import { readAgain, type Lesson } from '../../api/queries'
 import { pictures, usePictures, type TakenPicture } from '../../keeping/pictures'
@@ -111,7 +111,7 @@ export function PictureRound({ id, lesson, unit, students }: Props) {
                 )}
                 <PrintCard unit={unit} card={ownCard}>
                     <p className={cx('quiet')}>
-                        <a href={`/api/classes/${id}/print?what=slips`} target="_blank" rel="noreferrer">
+                        <a href={`/api/classes/${id}/print?what=slips&lesson=${lesson.id}`} target="_blank" rel="noreferrer">
                             {t('round.printTheSlips')}
                         </a>
                     </p>
@@ -155,7 +155,7 @@ function useDone(id: string, lesson: Lesson, students: View['TodayRowView'][]): 
 
 function cardOf(picture: TakenPicture, read: Read | undefined, error: Error | null, down: boolean, students: View['TodayRowView'][]): Card {
     const slip = read?.slip ?? null
-    const bySlip = students.find((s) => s.student === slip)
+    const bySlip = students.find((s) => s.student === slip?.student)
     const by = picture.chosen ? 'hand' : slip !== null ? 'slip' : 'order'
     return {
         picture,
@@ -240,6 +240,11 @@ function OnePicture({ id, lesson, card, students, first, with: others }: OneProp
                     }}
                     description={card.by === 'slip' ? t('round.bySlip') : card.by === 'order' && read !== undefined ? t('round.byOrder') : undefined}
                 />
+                {read?.slip?.lesson != null && read.slip.lesson !== lesson.id && (
+                    <p className={cx('refused mild')}>
+                        {t('round.slipOfAnotherLesson')} <Link to={`/round/${id}?lesson=${read.slip.lesson}&by=pictures`}>{t('round.toThatRound')}</Link>
+                    </p>
+                )}
                 {card.stranger && <p className={cx('refused mild')}>{t('round.slipOfNobodyHere')}</p>}
                 {read !== undefined && <FoundRows lesson={lesson} found={read.found} brief />}
                 {read === undefined && card.error === null && <p role="status">{card.down ? t('picture.itWaitsForTheLine') : t('picture.reading')}</p>}
