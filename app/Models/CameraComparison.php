@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use OpenSeam\Core\Measure\Reading;
 use OpenSeam\Core\Scan\Compared;
 use OpenSeam\Core\Scan\PictureValue;
@@ -22,6 +23,9 @@ use OpenSeam\Core\Scan\PictureValue;
  */
 final class CameraComparison extends OwnedByStudio
 {
+    /** @use HasFactory<\Database\Factories\CameraComparisonFactory> */
+    use HasFactory;
+
     public $timestamps = false;
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

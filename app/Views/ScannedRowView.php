@@ -18,7 +18,7 @@ final readonly class ScannedRowView
 {
     /**
      * @param  array<string, list<string>>  $readings
-     * @param  list<array{float, float}>  $seen
+     * @param  list<list<array{float, float}>>  $seen
      * @param  list<array{float, float}>  $skipped
      */
     private function __construct(
@@ -26,7 +26,7 @@ final readonly class ScannedRowView
         #[OA\Property] public string $title,
         #[OA\Property(nullable: true, description: 'why nothing of it can be told')] public ?string $cannot,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')), description: 'by "row.reading", as they are typed')] public array $readings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), description: 'where it runs, pixels of the picture')] public array $seen,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))), description: 'where each stretch of it runs, pixels of the picture')] public array $seen,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')), description: 'where single stitches are twice as long as the others, pixels')] public array $skipped,
         #[OA\Property(nullable: true, description: 'standard deviation of a stitch, of its length; null: single stitches are not told')] public ?float $uneven,
     ) {}
@@ -41,7 +41,7 @@ final readonly class ScannedRowView
             $readings["$found->row.$id"] = PictureReadings::typedEach($field, array_map(fn (?Reading $r): ?float => $r?->value, $values), $u, $unit);
         }
 
-        return new self($found->row, $found->title, $found->cannot?->value, $readings, array_map(fn (array $p): array => $picture->pixel(...$p), $found->seen),
+        return new self($found->row, $found->title, $found->cannot?->value, $readings, array_map(fn (array $line): array => array_map(fn (array $p): array => $picture->pixel(...$p), $line), $found->seen),
             array_map(fn (array $p): array => $picture->pixel(...$p), $found->skipped), $found->uneven === null ? null : round($found->uneven, 3));
     }
 }

@@ -57,9 +57,9 @@ final class PhotographTest extends BrowserCase
         }
         // Each says how sure it is, the verdicts are there, and any of it is put right by ruler.
         $sure = fn (): int => (int) $browser->driver->executeScript('return [...document.querySelectorAll(".mantine-InputWrapper-description")].filter((d) => /^±0\\.\\d+$/.test(d.innerText)).length');
-        $browser->see('met')->until('all five say how sure they are', fn (): bool => $sure() === 5);
+        $browser->see('met')->until('all five and where it begins say how sure they are', fn (): bool => $sure() === 6);
         $browser->click('input[data-reading]')->keys('12');
-        $browser->until('four are of the picture, one of the ruler', fn (): bool => $sure() === 4);
+        $browser->until('one of them is of the ruler', fn (): bool => $sure() === 5);
         self::assertSame([12.0], array_slice(self::marks($browser), 0, 1));
         array_map(unlink(...), glob("$folder/*") ?: []);
         rmdir($folder);

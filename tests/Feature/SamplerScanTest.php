@@ -82,7 +82,7 @@ final class SamplerScanTest extends TestCase
         $this->sendPicture('/api/scans/sampler?lesson=first-seam', $this->picture(600, 400))->assertOk()->assertJsonPath('cannot', 'no-card')->assertJsonPath('rows', []);
         $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=knitting', self::photo()), 422, 'lesson', 'Known');
         $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=first-seam&piece=sleeve', self::photo()), 422, 'piece', 'square');
-        $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=buttonhole', self::photo()), 422, 'piece', 'ruler and eye');
+        $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=gathers', self::photo()), 422, 'piece', 'ruler and eye');
         $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=first-seam&dpi=9', self::photo()), 422, 'dpi', '72');
         $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=first-seam&way=nonsense', self::photo()), 422, 'way', 'JSON');
         $this->assertProblem($this->sendPicture('/api/scans/sampler?lesson=first-seam&version=-1', self::photo()), 422, 'version', 'whole');

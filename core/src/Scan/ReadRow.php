@@ -15,7 +15,7 @@ final readonly class ReadRow
     private const ZIGZAG_REACH_MM = 7.5;
 
     /** Where a zigzag turns is rounded by the picture: of a pixel. */
-    private const TURNS = 0.4;
+    private const TURNS = 0.55;
 
     /** A mark is read over so much of the row on both sides, mm. */
     private const MARK_MM = 4.0;

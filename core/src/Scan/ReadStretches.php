@@ -99,13 +99,13 @@ final readonly class ReadStretches
         return CannotRead::NoRow;
     }
 
-    /** @return list<array{float, float}> where a row runs, mm of the picture laid flat, in the order it is sewn */
+    /** @return list<list<array{float, float}>> where each stretch of a row runs, mm of the picture laid flat */
     public function seen(Row $row): array
     {
         $seen = [];
         foreach ($this->read as $k => $read) {
             if ($this->all[$k]->row->id === $row->id) {
-                array_push($seen, ...array_map(fn (array $a): array => $this->piece->place($this->all[$k]->side, $a[0], $a[1]->value), $read->allowance));
+                $seen[] = array_map(fn (array $a): array => $this->piece->place($this->all[$k]->side, $a[0], $a[1]->value), $read->allowance);
             }
         }
 
@@ -249,9 +249,11 @@ final readonly class ReadStretches
     {
         $places = [];
         foreach ($this->read as $k => $read) {
-            $away = $read->allowance[0][1] ?? null;
-            foreach ($this->all[$k]->row->id === $row->id && $away !== null ? $read->stitches->skipped ?? [] : [] as $along) {
-                $places[] = $this->piece->place($this->all[$k]->side, $along, $away->value);
+            if ($this->all[$k]->row->id !== $row->id || $read->allowance === []) {
+                continue;
+            }
+            foreach ($read->stitches->skipped ?? [] as $along) {
+                $places[] = $this->piece->place($this->all[$k]->side, $along, $read->allowance[0][1]->value);
             }
         }
 

@@ -60,7 +60,7 @@ final class RowEnds
     private static function first(array $thread, float $level): ?float
     {
         foreach ($thread as $i => $here) {
-            if ($here >= self::HALF * $level && $i + self::ON < count($thread) && min(array_slice($thread, $i, self::ON)) >= self::STAYS * $level) {
+            if ($here >= self::HALF * $level && $i + self::ON < count($thread) && min([INF, ...array_slice($thread, $i, self::ON)]) >= self::STAYS * $level) {
                 $before = $thread[$i - 1] ?? $here;
 
                 return $i + 0.5 - ($here > $before ? ($here - self::HALF * $level) / ($here - $before) : 0.0);

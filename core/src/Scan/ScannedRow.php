@@ -11,7 +11,7 @@ final readonly class ScannedRow
 {
     /**
      * @param  array<string, list<Reading|null>>  $readings  by reading; of stitches how many, without an uncertainty, then the length they take
-     * @param  list<array{float, float}>  $seen  where it runs, mm of the picture laid flat
+     * @param  list<list<array{float, float}>>  $seen  where each stretch of it runs, mm of the picture laid flat
      * @param  list<array{float, float}>  $skipped  where single stitches are twice as long as the others
      * @param  float|null  $uneven  standard deviation of a stitch, of its length; null: single ones are not told
      */

@@ -66,11 +66,11 @@ final readonly class SingleStitches
         $holes = [];
         for ($i = $reach; $i < count($thread) - $reach; $i++) {
             $about = array_slice($thread, $i - $reach, 2 * $reach + 1);
-            if ($thread[$i] > min($about) || ($holes !== [] && $i - $holes[count($holes) - 1] < 0.5 * $step)) {
+            if ($thread[$i] > min([INF, ...$about]) || ($holes !== [] && $i - $holes[count($holes) - 1] < 0.5 * $step)) {
                 continue;
             }
-            $before = max(array_slice($thread, $i - $reach, $reach));
-            $after = max(array_slice($thread, $i + 1, $reach));
+            $before = max([0.0, ...array_slice($thread, $i - $reach, $reach)]);
+            $after = max([0.0, ...array_slice($thread, $i + 1, $reach)]);
             min($before, $after) > 0 && $thread[$i] < self::DIP * min($before, $after) && $holes[] = (float) $i;
         }
 

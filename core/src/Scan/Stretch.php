@@ -74,10 +74,12 @@ final readonly class Stretch
         return $this->side === 'left' || $this->side === 'right';
     }
 
-    /** The way towards its edge. @return array{float, float} */
+    /** @return array{float, float} the way towards its edge */
     public function outwards(): array
     {
-        return ['left' => [-1.0, 0.0], 'right' => [1.0, 0.0], 'top' => [0.0, -1.0], 'bottom' => [0.0, 1.0]][$this->side];
+        return match ($this->side) {
+            'left' => [-1.0, 0.0], 'right' => [1.0, 0.0], 'top' => [0.0, -1.0], default => [0.0, 1.0]
+        };
     }
 
     /**

@@ -104,7 +104,7 @@ final class SamplerScanTest extends TestCase
             self::assertEqualsWithDelta($piece->allowance(0, $at), $read->value, 0.3);
             self::assertLessThan(3.0, abs($piece->allowance(0, $at) - $read->value) / $read->u);
         }
-        self::assertCount(5, $scan->rows[0]->seen);
+        self::assertCount(5, $scan->rows[0]->seen[0]);
     }
 
     public function test_where_a_row_begins_and_a_tail_on_the_edge_is_no_beginning(): void

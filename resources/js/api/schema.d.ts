@@ -6097,8 +6097,8 @@ export interface components {
             readings: {
                 [key: string]: string[];
             };
-            /** @description where it runs, pixels of the picture */
-            seen: number[][];
+            /** @description where each stretch of it runs, pixels of the picture */
+            seen: number[][][];
             /** @description where single stitches are twice as long as the others, pixels */
             skipped: number[][];
             /**

@@ -13,8 +13,10 @@ export function Found({ shot, found }: { shot: { width: number; height: number; 
             {found !== undefined && found.outline.length > 0 && <polygon className={cx('found-edge')} points={points(found.outline)} strokeWidth={wide} />}
             {found?.rows.map((row) => (
                 <g key={row.row}>
-                    <polyline className={cx('found-row')} points={points(row.seen)} strokeWidth={wide} />
-                    {row.seen.map(([x, y], i) => (
+                    {row.seen.map((line, i) => (
+                        <polyline key={i} className={cx('found-row')} points={points(line)} strokeWidth={wide} />
+                    ))}
+                    {row.seen.flat().map(([x, y], i) => (
                         <circle key={i} className={cx('found-mark')} cx={x} cy={y} r={2.4 * wide} strokeWidth={wide} />
                     ))}
                     {row.skipped.map(([x, y], i) => (
@@ -46,7 +48,7 @@ export function FoundRows({ lesson, found, brief = false }: { lesson: View['Less
                     {Object.entries(row.readings).map(([key, values]) => (
                         <dd key={key}>
                             <small>{labels.get(key)}</small>
-                            <strong>{values.map((v) => (v === '' ? '–' : v.replace(/ ?±.*/, ''))).join(' · ')}</strong>
+                            <strong>{values.map((v) => (v === '' ? '–' : v.replace(/ ?±.*/, '').replace('-', '−'))).join(' · ')}</strong>
                         </dd>
                     ))}
                 </div>

@@ -59,6 +59,11 @@ export function Phone({ onShot }: { onShot: (shot: Shot) => void }) {
     )
 }
 
+const notThere = (problem: unknown) => {
+    if (problem instanceof Problem && problem.status === 404) return null
+    throw problem
+}
+
 /** Fetches each picture once, in the order it was taken. */
 function Arriving({ lens, onShot, onGone }: { lens: string; onShot: (shot: Shot) => void; onGone: () => void }) {
     const last = useRef(0)
@@ -70,10 +75,11 @@ function Arriving({ lens, onShot, onGone }: { lens: string; onShot: (shot: Shot)
         queryKey: ['lens', lens],
         queryFn: async () => {
             for (const number of await ask(api.GET('/api/lenses/{lens}', { params: { path: { lens }, query: { after: last.current } } }))) {
-                const answer = api.GET('/api/lenses/{lens}/pictures/{number}', { params: { path: { lens, number: String(number) } }, parseAs: 'blob' })
-                const image = (await ask(answer)) as unknown as Blob
+                const path = { lens, number: String(number) }
+                // Another tab may have fetched it meanwhile.
+                const image = await ask(api.GET('/api/lenses/{lens}/pictures/{number}', { params: { path }, parseAs: 'blob' })).catch(notThere)
                 last.current = number
-                told.current.onShot(await asItIs(image))
+                if (image !== null) told.current.onShot(await asItIs(image))
             }
             return last.current
         },
