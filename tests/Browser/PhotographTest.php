@@ -4,30 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Remote\LocalFileDetector;
-use Facebook\WebDriver\WebDriverBy;
-use OpenSeam\Core\Tests\Support\DrawnPiece;
-use OpenSeam\Core\Tests\Support\PhotographedCard;
 use Tests\Browser\Support\Browser;
+use Tests\Browser\Support\Photographs;
 
 /** The camera as a ruler: a simulated one, which plays a drawn photograph to the browser. */
 final class PhotographTest extends BrowserCase
 {
-    private static function photo(): string
-    {
-        $piece = DrawnPiece::withRow('straight', 'right', 15.6, 2.4, 0.0, 1.2, 0.2);
-        [$piece->widthMm, $piece->heightMm] = [100.0, 150.0];
-        $photo = new PhotographedCard($piece);
-        [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills] = [1260, 1680, 8.0, 8.0, 4.0, 0.85];
-
-        return $photo->take(3);
-    }
-
-    private static function send(Browser $browser, string $file): void
-    {
-        $browser->driver->findElement(WebDriverBy::cssSelector('.mantine-Modal-body input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($file);
-    }
-
     /** @return list<float> what the five marks say */
     private static function marks(Browser $browser): array
     {
@@ -38,19 +20,16 @@ final class PhotographTest extends BrowserCase
 
     public function test_a_picture_fills_the_fields_and_what_is_none_is_said(): void
     {
-        $folder = sys_get_temp_dir().'/seam-photo-'.bin2hex(random_bytes(4));
-        mkdir($folder);
-        file_put_contents("$folder/seam.jpg", self::photo());
-        file_put_contents("$folder/none.jpg", 'this is no picture');
-        imagejpeg(imagecreatetruecolor(400, 300) ?: throw new \RuntimeException, "$folder/dark.jpg");
+        $photos = new Photographs;
+        [$seam, $none, $dark] = [$photos->file('seam.jpg', Photographs::seam()), $photos->file('none.jpg', 'this is no picture'), $photos->file('dark.jpg', Photographs::dark())];
         $browser = $this->signIn();
         $browser->press('Look at the sample of Fenna')->find('[data-reading]');
         $browser->go(((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH)).'?lesson=first-seam')->see('First seam')->press('Photograph it')->see('Lay the whole piece flat');
-        self::send($browser, "$folder/none.jpg");
+        Photographs::choose($browser, $none, '.mantine-Modal-body');
         $browser->see('cannot be read');
-        self::send($browser, "$folder/dark.jpg");
+        Photographs::choose($browser, $dark, '.mantine-Modal-body');
         $browser->see('The card was not found');
-        self::send($browser, "$folder/seam.jpg");
+        Photographs::choose($browser, $seam, '.mantine-Modal-body');
         $browser->see('Type them in')->keys(self::ENTER);
         foreach (self::marks($browser) as $i => $mark) {
             self::assertEqualsWithDelta(15.6 + 1.2 * ((15 + 30 * $i) / 150 - 0.5), $mark, 0.5);
@@ -61,15 +40,13 @@ final class PhotographTest extends BrowserCase
         $browser->click('input[data-reading]')->keys('12');
         $browser->until('one of them is of the ruler', fn (): bool => $sure() === 5);
         self::assertSame([12.0], array_slice(self::marks($browser), 0, 1));
-        array_map(unlink(...), glob("$folder/*") ?: []);
-        rmdir($folder);
         self::assertQuiet();
     }
 
     public function test_through_a_camera_that_sees_the_card(): void
     {
         $film = sys_get_temp_dir().'/seam-film-'.bin2hex(random_bytes(4)).'.mjpeg';
-        file_put_contents($film, str_repeat(self::photo(), 3));
+        file_put_contents($film, str_repeat(Photographs::seam(), 3));
         $browser = Browser::open((string) getenv('SEAM_BASE'), camera: $film);
         $browser->signIn('teacher@mill.example', 'unbleached calico')->see('sewing now')->press('Look at the sample of Fenna')->find('[data-reading]');
         $browser->go(((string) parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH)).'?lesson=first-seam')->see('First seam')->press('Photograph it')->press('Through this camera');

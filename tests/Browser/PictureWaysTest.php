@@ -74,11 +74,7 @@ final class PictureWaysTest extends BrowserCase
         $browser->go("/round/$class?lesson=first-seam&by=pictures")->see('Next:');
         Photographs::choose($browser, $photos->file('text.jpg', 'no picture at all'));
         $browser->see('cannot be read');
-        $dark = imagecreatetruecolor(500, 400);
-        self::assertNotFalse($dark);
-        ob_start();
-        imagejpeg($dark);
-        Photographs::choose($browser, $photos->file('dark.jpg', (string) ob_get_clean()));
+        Photographs::choose($browser, $photos->file('dark.jpg', Photographs::dark()));
         $browser->see('The card was not found')->press('Drop it')->see('Each picture stands here');
         self::assertQuiet();
     }

@@ -15,7 +15,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use OpenSeam\Core\Scan\CardView;
 use OpenSeam\Core\Scan\Raster;
-use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\Tests\Support\PhotographedCard;
 use Tests\TestCase;
 
@@ -26,16 +25,7 @@ final class CameraTest extends TestCase
 
     private static function photo(): string
     {
-        if (self::$photo === '') {
-            $piece = DrawnPiece::withRow('straight', 'right', 15.6, 2.4, 0.0, 1.2, 0.2);
-            [$piece->widthMm, $piece->heightMm] = [100.0, 150.0];
-            $photo = new PhotographedCard($piece);
-            [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills] = [1260, 1680, 8.0, 6.0, 2.0, 0.85];
-            $photo->slip = QrCode::rows(SlipCode::of('01jzzzzzzzzzzzzzzzzzzzzzzz'));
-            self::$photo = $photo->take(5);
-        }
-
-        return self::$photo;
+        return self::$photo = self::$photo === '' ? PhotographedCard::firstSeam(tilt: 6.0, turn: 2.0, slip: QrCode::rows(SlipCode::of('01jzzzzzzzzzzzzzzzzzzzzzzz'))) : self::$photo;
     }
 
     /** @return array<string, mixed> */

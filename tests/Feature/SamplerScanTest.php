@@ -10,7 +10,6 @@ use OpenSeam\Core\Scan\CardLayout;
 use OpenSeam\Core\Scan\CardView;
 use OpenSeam\Core\Scan\FoundCard;
 use OpenSeam\Core\Scan\Raster;
-use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\Tests\Support\PhotographedCard;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -23,15 +22,7 @@ final class SamplerScanTest extends TestCase
     /** First seam, 100 × 150 mm. */
     private static function photo(): string
     {
-        if (self::$photo === '') {
-            $piece = DrawnPiece::withRow('straight', 'right', 15.6, 2.4, 0.0, 1.2, 0.2);
-            [$piece->widthMm, $piece->heightMm] = [100.0, 150.0];
-            $photo = new PhotographedCard($piece);
-            [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills] = [1260, 1680, 8.0, 10.0, 183.0, 0.85];
-            self::$photo = $photo->take(3);
-        }
-
-        return self::$photo;
+        return self::$photo = self::$photo === '' ? PhotographedCard::firstSeam(tilt: 10.0, turn: 183.0) : self::$photo;
     }
 
     public function test_a_photograph_is_typed_as_a_ruler_would_be_and_nothing_of_it_is_kept(): void

@@ -15,7 +15,7 @@ use OpenSeam\Core\InputError;
  */
 final readonly class Lens
 {
-    /** Nobody took or fetched a picture for so long: the link is over. */
+    /** Nobody took a picture for so long: the link is over. */
     public const SECONDS = 2 * 3600;
 
     private const PICTURE_SECONDS = 900;
@@ -24,14 +24,15 @@ final readonly class Lens
 
     private const MOST_BYTES = 3_500_000;
 
-    private function __construct(private string $hash) {}
+    private function __construct(private string $hash, private string $user) {}
 
     /** @return string the link's secret; whoever has one opened before keeps it */
     public static function open(User $user): string
     {
         $link = Link::new();
         Cache::put("lens:$link->hash", $user->id, self::SECONDS);
-        Cache::put("lens:$link->hash:sent", 0, self::SECONDS);
+        // Longer than any link lasts: it is counted up and never set back, for two may send at once.
+        Cache::put("lens:$link->hash:sent", 0, 12 * self::SECONDS);
 
         return $link->token;
     }
@@ -42,7 +43,7 @@ final readonly class Lens
         $hash = Link::read($token);
         $user = $hash === null ? null : Cache::get("lens:$hash");
 
-        return $hash === null || ! is_string($user) || ($by !== null && $by->id !== $user) ? null : new self($hash);
+        return $hash === null || ! is_string($user) || ($by !== null && $by->id !== $user) ? null : new self($hash, $user);
     }
 
     /**
@@ -59,6 +60,8 @@ final readonly class Lens
         // Counted when it is there: who asks in between finds it or does not.
         $number = (int) Cache::increment("lens:$this->hash:sent");
         Cache::put("lens:$this->hash:$number", base64_encode($picture), self::PICTURE_SECONDS);
+        // As long as pictures come, it goes on.
+        Cache::put("lens:$this->hash", $this->user, self::SECONDS);
 
         return $number;
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Measure;
 
 /**
- * Quantiles of the chi-square distribution, good to a percent from five degrees of freedom on.
+ * Quantiles of the chi-square distribution, good to a percent from ten degrees of freedom on.
  *
  * Source: Wilson and Hilferty 1931; Abramowitz & Stegun 1964, 26.4.17. From memory.
  */

@@ -78,6 +78,21 @@ final class PhotographedCard
 
     public function __construct(public ?DrawnPiece $piece = null) {}
 
+    /**
+     * A first seam of 100 × 150 mm, as most tests need one: small, so that it is soon drawn.
+     *
+     * @param  list<string>  $slip  code on a slip, see above
+     */
+    public static function firstSeam(float $atMm = 15.6, float $tilt = 8.0, float $turn = 4.0, array $slip = []): string
+    {
+        $piece = DrawnPiece::withRow('straight', 'right', $atMm, 2.4, 0.0, 1.2, 0.2);
+        [$piece->widthMm, $piece->heightMm] = [100.0, 150.0];
+        $photo = new self($piece);
+        [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills, $photo->slip] = [1260, 1680, 8.0, $tilt, $turn, 0.85, $slip];
+
+        return $photo->take(3);
+    }
+
     public function take(int $seed): string
     {
         $lot = new Randomizer(new Mt19937($seed));

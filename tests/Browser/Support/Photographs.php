@@ -8,8 +8,8 @@ use App\Support\QrCode;
 use App\Support\SlipCode;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
-use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\Tests\Support\PhotographedCard;
+use RuntimeException;
 
 /** Photographs of a first seam on the card, in a folder that is gone with them. */
 final readonly class Photographs
@@ -31,13 +31,16 @@ final readonly class Photographs
     /** @param  string|null  $student  whose slip lies in the box; null: none */
     public static function seam(float $at = 15.6, ?string $student = null, float $turn = 4.0): string
     {
-        $piece = DrawnPiece::withRow('straight', 'right', $at, 2.4, 0.0, 1.2, 0.2);
-        [$piece->widthMm, $piece->heightMm] = [100.0, 150.0];
-        $photo = new PhotographedCard($piece);
-        [$photo->width, $photo->height, $photo->fine, $photo->tilt, $photo->turn, $photo->fills] = [1260, 1680, 8.0, 8.0, $turn, 0.85];
-        $photo->slip = $student === null ? [] : QrCode::rows(SlipCode::of($student));
+        return PhotographedCard::firstSeam($at, turn: $turn, slip: $student === null ? [] : QrCode::rows(SlipCode::of($student)));
+    }
 
-        return $photo->take(3);
+    /** With the cap on the lens. */
+    public static function dark(): string
+    {
+        ob_start();
+        imagejpeg(imagecreatetruecolor(400, 300) ?: throw new RuntimeException);
+
+        return (string) ob_get_clean();
     }
 
     public function file(string $name, string $bytes): string

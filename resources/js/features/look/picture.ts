@@ -75,8 +75,12 @@ export const sendFor =
 
 const AGAIN_MS = 3_000
 
-/** Two of one teacher's are read at a time: the others are asked for again. */
-const waits = (problem: unknown) => noLine(problem) || (problem instanceof Problem && problem.status === 429)
+/** A server that breaks on one picture is not asked for it for ever. */
+const MOST_BROKEN = 2
+
+/** Two of one teacher's are read at a time: the others are asked for again; so is what met no line. */
+const again = (times: number, problem: Error) =>
+    problem instanceof Problem && (problem.status === 500 ? times < MOST_BROKEN : noLine(problem) || problem.status === 429)
 
 export interface Read {
     found: View['ScannedSamplerView']
@@ -92,7 +96,7 @@ export const readOf = (shot: Pick<Shot, 'id' | 'image' | 'scale'>, piece: string
         return { found, slip: found.slip.length === 0 ? null : await import('./slip').then(({ readSlip }) => readSlip(shot.image, found.slip)) }
     },
     staleTime: 'static' as const,
-    retry: (_: number, problem: Error) => waits(problem),
+    retry: again,
     retryDelay: AGAIN_MS,
 })
 
