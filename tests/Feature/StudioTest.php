@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Console\LoadDemo;
+use App\Models\CameraComparison;
 use App\Models\Sample;
 use App\Models\SewingClass;
 use App\Models\SkillStanding;
@@ -74,6 +75,8 @@ final class StudioTest extends TestCase
             '{foot}' => (string) DB::table('feet')->where('studio_id', $owner->studio_id)->value('id'),
             '{hunt}' => (string) $this->postJson('/api/hunts', ['id' => '01jbq3zz7h4x8v1m2n3p4q5r6t', 'seen' => ['nest'], 'student' => $student])->assertCreated()->json('id'),
             '{buttonhole}' => (string) $this->putJson('/api/buttonholes/01jbq3zz7h4x8v1m2n3p4q5r6v', ['job' => ['shape' => 'flat'], 'class' => $class->id, 'student' => $student])->assertOk()->json('id'),
+            '{lens}' => (string) $this->postJson('/api/lenses')->assertCreated()->json('lens'), '{number}' => '1',
+            '{comparison}' => (string) CameraComparison::factory()->create(['studio_id' => $owner->studio_id])->sample,
             '{answer}' => (string) $this->postJson('/api/answers', ['tool' => 'find-guide', 'text' => 'plate line 16', 'lesson' => 'guides'])->assertCreated()->json('id'),
         ];
         $routes = array_filter(Routes::getRoutes()->getRoutes(), fn (Route $r): bool => str_starts_with($r->uri(), 'api/') && in_array('auth', $r->gatherMiddleware(), true));
@@ -120,7 +123,7 @@ final class StudioTest extends TestCase
     private function rowCounts(string $studio): array
     {
         $counts = [];
-        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'fault_hunts', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'sample_photos', 'bench_plans', 'lesson_assignments'] as $table) {
+        foreach (['lesson_texts', 'shelf_editions', 'cupboard_items', 'material_ticks', 'machines', 'feet', 'service_entries', 'kept_answers', 'fault_hunts', 'classes', 'students', 'enrolments', 'planned_lessons', 'samples', 'sample_readings', 'sample_photos', 'bench_plans', 'lesson_assignments', 'camera_comparisons'] as $table) {
             $counts[$table] = DB::table($table)->where('studio_id', $studio)->count();
         }
 

@@ -14,6 +14,7 @@ use App\Support\Who;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The studio's card and camera: how large the card is printed, and how the camera stands beside a ruler. */
 final readonly class CameraController
@@ -50,7 +51,7 @@ final readonly class CameraController
     #[OA\Delete(path: '/api/camera/samples/{comparison}', operationId: 'dropComparison', parameters: [new InPath('comparison')], responses: [new Answer(CameraView::class, description: 'without it'), new Problem])]
     public function drop(string $comparison): JsonResponse
     {
-        CameraComparison::query()->where('sample', strtolower($comparison))->delete();
+        CameraComparison::query()->where('sample', strtolower($comparison))->delete() > 0 || throw new NotFoundHttpException;
 
         return new JsonResponse(CameraView::now());
     }
