@@ -96,6 +96,8 @@ final class TeacherTest extends BrowserCase
     {
         $browser = $this->signIn();
         $browser->press('R. Sallow')->press('Sign out')->see('Sign in');
+        // The words may stand there before the address is the front one: a step back then would leave the application.
+        $browser->until('the front page', fn (): bool => parse_url($browser->driver->getCurrentURL(), PHP_URL_PATH) === '/');
         $browser->driver->navigate()->back();
         $browser->see('Sign in');
         self::assertStringNotContainsString('Isaura', $browser->text());
