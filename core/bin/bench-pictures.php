@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Photographs of whole samplers on the printed card, drawn by lot, and what is read of them: bench-pictures.php [number] [seed] [from].
 
 use OpenSeam\Core\Scan\CardView;
+use OpenSeam\Core\Scan\PictureValue;
 use OpenSeam\Core\Scan\Raster;
 use OpenSeam\Core\Scan\SamplerScan;
 use OpenSeam\Core\Scan\ScannedRow;
@@ -51,7 +52,7 @@ for ($n = $first; $n < $first + $number; $n++) {
         $ids[] = $row->id;
     }
     $photo = new PhotographedCard($drawn);
-    [$photo->width, $photo->height, $photo->fine, $photo->fills] = [1620, 2160, 9.0, $share(0.72, 0.8)];
+    [$photo->width, $photo->height, $photo->fine, $photo->fills] = [1800, 2400, 10.0, $share(0.72, 0.8)];
     [$photo->tilt, $photo->tiltTowards, $photo->turn, $photo->bend] = [$share(0, 30), $share(0, 360), [0, 180][mt_rand(0, 1)] + $share(-12, 12), $share(-0.06, 0.06)];
     [$photo->dark, $photo->lamp, $photo->blur, $photo->jpeg, $photo->noise] = [$share(0.7, 1), [1.0, $share(0.85, 1), $share(0.65, 1)], mt_rand(0, 2), mt_rand(60, 92), $share(1, 4)];
     mt_rand(0, 4) === 0 && $photo->covered = [mt_rand(1, 4)];
@@ -80,11 +81,13 @@ for ($n = $first; $n < $first + $number; $n++) {
                 if ($value === null || ($field->kind->value === 'stitches' && $k === 0)) {
                     continue;
                 }
-                [$kind, $is, $u] = match (true) {
-                    $field->kind->value === 'stitches' => ['length', $value->value / ($of[0]->value ?? 1.0) / ($field->oneSide ? 2 : 1) / $row['length'] * 100 - 100, $value->u / $value->value * 100],
-                    $field->kind->value === 'length' => ['width', $value->value - $row['width'], $value->u],
-                    default => ['allowance', $value->value - $drawn->allowance($i, $field->marks[$k]->atMm ?? 0.0), $value->u],
-                };
+                $what = PictureValue::askedBy($lesson->sampler->rows[$id], $field);
+                [$kind, $is, $u] = [$what->value ?? '', ...match ($what) {
+                    PictureValue::Length => [$value->value / ($of[0]->value ?? 1.0) / ($field->oneSide ? 2 : 1) / $row['length'] * 100 - 100, $value->u / $value->value * 100],
+                    PictureValue::Width => [$value->value - $row['width'], $value->u],
+                    PictureValue::Start => [$value->value - ($drawn->began[$i] ?? 0.0), $value->u],
+                    default => [$value->value - $drawn->allowance($i, $field->marks[$k]->atMm ?? 0.0), $value->u],
+                }];
                 $off[$kind][] = [abs($is), abs($is) > 3 * $u];
                 $kind !== 'length' && abs($is) > 1.0 && $wrong[] = "$n $id $kind ".round($is, 2);
             }

@@ -20,7 +20,10 @@ final class GrownLid
 
     private const ACROSS_OF = 7.0;
 
-    /** @return list<int>|null 1 where the picture is not the lid, row by row; null where the rim itself changes suddenly: something lies across it */
+    /** Of the rim: something may lie over so little of it, a finger at a corner. */
+    private const MOST_STRANGE = 0.1;
+
+    /** @return list<int>|null 1 where the picture is not the lid, row by row; null where something lies over more than a little of the rim */
     public static function mask(Raster $small): ?array
     {
         [$w, $h] = [$small->width, $small->height];
@@ -42,14 +45,12 @@ final class GrownLid
         sort($usual);
         $usual = $usual[intdiv(count($usual), 2)] ?? 0.0;
         [$step, $across] = [max(self::STEP, self::STEP_OF * $usual), max(self::ACROSS, self::ACROSS_OF * $usual)];
-        foreach ($rim as $i => $at) {
-            if (self::apart($shades[$at], $shades[$rim[($i + 3) % count($rim)]]) > $across) {
-                return null;
-            }
+        $todo = self::lid($rim, array_map(fn (int $i): bool => self::apart($shades[$rim[$i]], $shades[$rim[($i + 3) % count($rim)]]) > $across, array_keys($rim)));
+        if ($todo === null) {
+            return null;
         }
         $mask = array_fill(0, $w * $h, 1);
-        $todo = $rim;
-        foreach ($rim as $at) {
+        foreach ($todo as $at) {
             $mask[$at] = 0;
         }
         while ($todo !== []) {
@@ -71,6 +72,36 @@ final class GrownLid
         }
 
         return array_values($mask);
+    }
+
+    /**
+     * What of the rim is the lid: its longest part between two sudden changes, if that is nearly all of it.
+     *
+     * @param  list<int>  $rim
+     * @param  list<bool>  $sudden  whether it changes suddenly from a place on
+     * @return list<int>|null
+     */
+    private static function lid(array $rim, array $sudden): ?array
+    {
+        $n = count($rim);
+        $first = array_search(true, $sudden, true);
+        if ($first === false) {
+            return $rim;
+        }
+        $best = $part = [];
+        for ($k = 1; $k <= $n; $k++) {
+            $i = ($first + $k) % $n;
+            if ($sudden[$i]) {
+                $best = count($part) > count($best) ? $part : $best;
+                $part = [];
+            } else {
+                $part[] = $rim[$i];
+            }
+        }
+        // Three places are looked at together: the first ones after a change may still be of what lies there.
+        $best = array_slice($best, 3);
+
+        return count($best) < (1 - self::MOST_STRANGE) * $n ? null : $best;
     }
 
     /**

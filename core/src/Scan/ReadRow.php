@@ -50,6 +50,9 @@ final readonly class ReadRow
     /** Stripes that explain what is seen along a row are at least so strong beside it, in squares; their shade is a sum of three. */
     private const FAINT = 0.03;
 
+    /** Of so many bands those at both ends can be spared. */
+    private const SPARED = 8;
+
     /**
      * @param  list<array{float, Reading}>  $allowance  place along the row, mm, and how far it is from the edge there
      */
@@ -125,7 +128,8 @@ final readonly class ReadRow
     private static function length(RowStrip $strip, RowTrace $trace): ?Reading
     {
         // Short ones first, by what changes quickly alone: stripes that the row crosses come and go more slowly.
-        foreach ([[self::QUICK_MM, 2 * self::QUICK_MM, self::ALIKE_SHORT], [self::SLOW_MM, self::LONGEST_MM, self::ALIKE_LONG]] as [$slow, $longest, $alike]) {
+        // Long stitches with little between them stand out by that alone too, if nothing else does.
+        foreach ([[self::QUICK_MM, 2 * self::QUICK_MM, self::ALIKE_SHORT], [self::SLOW_MM, self::LONGEST_MM, self::ALIKE_LONG], [self::QUICK_MM, self::LONGEST_MM, self::ALIKE_SHORT]] as [$slow, $longest, $alike]) {
             $signal = self::along($strip, $trace, 0, $slow);
             // Beside the row the cloth has a weave too: what repeats no more strongly than that is no stitch.
             if (Signal::power($signal) < self::STRONGER * max(Signal::power(self::along($strip, $trace, self::BESIDE, $slow)), Signal::power(self::along($strip, $trace, -self::BESIDE, $slow)))) {
@@ -151,8 +155,8 @@ final readonly class ReadRow
      */
     private static function ground(RowStrip $strip, RowTrace $trace, float $slowMm): array
     {
-        $from = ((int) array_key_first($trace->away)) * RowTrace::BAND;
-        $ground = array_slice($strip->ground, $from, ((int) array_key_last($trace->away) + 1) * RowTrace::BAND - $from);
+        [$from, $to] = self::inner($trace);
+        $ground = array_slice($strip->ground, $from, $to - $from);
 
         return array_map(fn (float $s, float $m): float => $s - $m, Signal::smoothed($ground, 1), Signal::smoothed($ground, (int) round($slowMm / RowStrip::STEP_MM)));
     }
@@ -184,6 +188,15 @@ final readonly class ReadRow
         return false;
     }
 
+    /** @return array{int, int} steps along between which it is sewn all the way: in the first and the last band it begins and ends */
+    private static function inner(RowTrace $trace): array
+    {
+        [$first, $last] = [(int) array_key_first($trace->away), (int) array_key_last($trace->away)];
+        $less = $last - $first >= self::SPARED ? 1 : 0;
+
+        return [($first + $less) * RowTrace::BAND, ($last + 1 - $less) * RowTrace::BAND];
+    }
+
     /**
      * Thread along the row, less what changes slowly.
      *
@@ -193,8 +206,7 @@ final readonly class ReadRow
      */
     private static function along(RowStrip $strip, RowTrace $trace, int $aside, float $slowMm): array
     {
-        $from = ((int) array_key_first($trace->away)) * RowTrace::BAND;
-        $to = ((int) array_key_last($trace->away) + 1) * RowTrace::BAND;
+        [$from, $to] = self::inner($trace);
         $signal = [];
         for ($i = $from; $i < $to; $i++) {
             $j = (int) round($trace->at($i + 0.5)) + $aside;

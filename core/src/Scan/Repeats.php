@@ -42,7 +42,8 @@ final class Repeats
         }
         foreach ($peaks as $lag => $v) {
             if ($v >= self::AS_HIGH * max($peaks)) {
-                return self::again($alike, $lag) ? self::refined($alike, $lag) : null;
+                // Half of it repeats too, if not so clearly: which of both it is cannot be told.
+                return self::again($alike, $lag) && ! self::halves($alike, $lag) ? self::refined($alike, $lag) : null;
             }
         }
 
@@ -81,6 +82,25 @@ final class Repeats
         rsort($near);
 
         return $near === [] || $near[0] >= self::ALIKE / 2;
+    }
+
+    /**
+     * Every second repeat may fall on other pixels than the one between: then it is most like the next but one.
+     *
+     * @param  list<float>  $alike
+     */
+    private static function halves(array $alike, int $lag): bool
+    {
+        foreach ([2, 3] as $part) {
+            $about = (int) round($lag / $part);
+            for ($l = max(2, $about - 1); $l <= $about + 1; $l++) {
+                if ($alike[$l] >= self::AS_HIGH / 2 * $alike[$lag] && $alike[$l] >= $alike[$l - 1] && $alike[$l] > $alike[$l + 1] && $alike[$l] - min(array_slice($alike, 1, $l)) > self::ALIKE) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -38,13 +38,15 @@ final readonly class SeenSpot
         [$c, $s] = [cos($spot['turn']), sin($spot['turn'])];
         $reach = (int) ceil(self::ABOUT * $spot['a']) + 1;
         [$x0, $y0] = [(int) floor($spot['x']), (int) floor($spot['y'])];
-        if ($x0 - $reach < 0 || $y0 - $reach < 0 || $x0 + $reach >= $picture->width || $y0 + $reach >= $picture->height) {
+        $whole = (int) ceil($spot['a']) + 1;
+        if ($x0 - $whole < 0 || $y0 - $whole < 0 || $x0 + $whole >= $picture->width || $y0 + $whole >= $picture->height) {
             return null;
         }
         $inside = $ground = [];
-        for ($y = $y0 - $reach; $y <= $y0 + $reach; $y++) {
+        // Close to the rim of the picture there is less ground about it.
+        for ($y = max(0, $y0 - $reach); $y <= min($picture->height - 1, $y0 + $reach); $y++) {
             $from = $picture->from($y);
-            for ($x = $x0 - $reach; $x <= $x0 + $reach; $x++) {
+            for ($x = max(0, $x0 - $reach); $x <= min($picture->width - 1, $x0 + $reach); $x++) {
                 [$u, $v] = [$x + 0.5 - $spot['x'], $y + 0.5 - $spot['y']];
                 $r = hypot(($c * $u + $s * $v) / $spot['a'], ($c * $v - $s * $u) / $spot['b']);
                 if ($r <= self::ABOUT) {

@@ -19,8 +19,17 @@ final readonly class ZigzagTrace
     /** Places along the row whose middle is told together: 8 mm. */
     private const PART = 80;
 
-    /** Of the places along the row. */
+    /** And stands out by so much of what most places do: on cloth without grain its weave would be thread elsewhere. */
+    private const AS_STRONG = 0.35;
+
+    /** Of the places along the row, from its first to its last. */
     private const SEEN = 0.6;
+
+    /** Of the strip. */
+    private const LEAST = 0.35;
+
+    /** A row that is not seen for so long has ended, steps. */
+    private const ENDED = 30;
 
     /** Narrower it is no zigzag, mm. */
     private const LEAST_WIDTH_MM = 0.8;
@@ -30,8 +39,13 @@ final readonly class ZigzagTrace
 
     private const LONGEST_MM = 14.0;
 
-    /** Of a stroke, on both sides of its middle. */
+    /** Of a stroke, on both sides of its middle, at most and at least. */
     private const MIDDLE = 0.3;
+
+    private const LEAST_MIDDLE = 0.14;
+
+    /** So near along to its turn a stroke is cut off by it, for the thread is as wide as it is: mm. */
+    private const TURNS_MM = 0.38;
 
     /** Threads that lie closer run into each other, mm. */
     private const DENSE_MM = 0.75;
@@ -40,6 +54,9 @@ final readonly class ZigzagTrace
 
     /** Of short and narrow strokes little is not rounded by the thread's own width: so uncertain they are at a stroke of a millimetre each way, mm². From drawn rows. */
     private const ROUNDED = 0.1;
+
+    /** And at short strokes the thread fills what lies between them, mm at a stroke of a millimetre. From drawn rows. */
+    private const FILLED = 0.08;
 
     /** Strokes that a length is told from. */
     private const FEWEST = 5;
@@ -51,11 +68,11 @@ final readonly class ZigzagTrace
 
     public static function find(RowStrip $strip): self|CannotRead
     {
-        $away = self::within(self::places($strip));
-        if (count($away) < self::SEEN * count($strip->thread)) {
+        $away = self::run(self::within(self::places($strip)));
+        [$first, $last] = [(int) array_key_first($away), (int) array_key_last($away)];
+        if ($last - $first + 1 < self::LEAST * count($strip->thread) || count($away) < self::SEEN * ($last - $first + 1)) {
             return CannotRead::NoRow;
         }
-        [$first, $last] = [(int) array_key_first($away), (int) array_key_last($away)];
         $line = self::filled($away, $first, $last);
         $slow = Signal::smoothed($line, (int) round(5.0 / RowStrip::STEP_MM));
         $swing = array_map(fn (float $v, float $m): float => $v - $m, $line, $slow);
@@ -67,8 +84,7 @@ final readonly class ZigzagTrace
             return CannotRead::NoStitches;
         }
         [$steps, $phase] = self::exact($swing, $period[0]);
-        // Over whole periods the swing is nothing.
-        $slow = Signal::smoothed($line, (int) round($steps * max(1, round(50 / $steps)) / 2));
+        $slow = self::middleOf($line, $steps);
         $strokes = self::strokes($away, $slow, $first, $steps, $phase);
         $each = self::each($strokes);
         if ($each === null) {
@@ -88,7 +104,7 @@ final readonly class ZigzagTrace
     private static function places(RowStrip $strip): array
     {
         $n = count($strip->thread);
-        $places = [];
+        $places = $strong = [];
         $noise = self::STRONG * $strip->noise / sqrt(3);
         for ($i = 1; $i < $n - 1; $i++) {
             $sum = [];
@@ -103,15 +119,56 @@ final readonly class ZigzagTrace
             if (($sum[$top] ?? 0.0) < $noise) {
                 continue;
             }
-            [$weight, $at] = [0.0, 0.0];
-            for ($k = $top - 3; $k <= $top + 3; $k++) {
-                $here = max(0.0, $sum[$k] ?? 0.0);
-                [$weight, $at] = [$weight + $here, $at + $here * $k];
-            }
-            $places[$i] = $at / $weight;
+            [$places[$i], $strong[$i]] = [self::middleAt($sum, $top), $sum[$top]];
+        }
+        $sorted = array_values($strong);
+        sort($sorted);
+        $least = self::AS_STRONG * ($sorted[intdiv(count($sorted), 2)] ?? 0.0);
+
+        return array_filter($places, fn (int $i): bool => $strong[$i] >= $least, ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * Of all that is more than half as strong as the top: a steep stroke is wide where it is crossed.
+     *
+     * @param  list<float>  $thread  across
+     */
+    private static function middleAt(array $thread, int $top): float
+    {
+        $half = $thread[$top] / 2;
+        [$from, $to] = [$top, $top];
+        while (($thread[$from - 1] ?? 0.0) > $half) {
+            $from--;
+        }
+        while (($thread[$to + 1] ?? 0.0) > $half) {
+            $to++;
+        }
+        [$weight, $at] = [0.0, 0.0];
+        for ($k = $from; $k <= $to; $k++) {
+            [$weight, $at] = [$weight + $thread[$k] - $half, $at + ($thread[$k] - $half) * $k];
         }
 
-        return $places;
+        return $at / $weight;
+    }
+
+    /**
+     * The longest part of it without a long gap: what is seen beyond its ends is no row.
+     *
+     * @param  array<int, float>  $away
+     * @return array<int, float>
+     */
+    private static function run(array $away): array
+    {
+        $best = $run = [];
+        $before = null;
+        foreach ($away as $i => $v) {
+            $run = $before !== null && $i - $before > self::ENDED ? [] : $run;
+            $run[$i] = $v;
+            $best = count($run) > count($best) ? $run : $best;
+            $before = $i;
+        }
+
+        return $best;
     }
 
     /**
@@ -202,6 +259,29 @@ final readonly class ZigzagTrace
     }
 
     /**
+     * The middle of the row: the mean over whole periods, in which the swing is nothing; so far from its ends as there are
+     * none, the line on which it comes from there.
+     *
+     * @param  list<float>  $line
+     * @return list<float>
+     */
+    private static function middleOf(array $line, float $period): array
+    {
+        $n = count($line);
+        $half = min((int) round($period * max(1, round(50 / $period)) / 2), intdiv($n, 4));
+        $slow = Signal::smoothed($line, $half);
+        $inner = range($half, $n - 1 - $half);
+        foreach ([[array_slice($inner, 0, 4 * $half), range(0, $half - 1)], [array_slice($inner, -4 * $half), range($n - $half, $n - 1)]] as [$of, $beyond]) {
+            $straight = LeastSquares::fit(array_map(floatval(...), $of), array_map(fn (int $i): float => $slow[$i], $of));
+            foreach ($beyond as $i) {
+                $slow[$i] = $straight->at((float) $i);
+            }
+        }
+
+        return array_values($slow);
+    }
+
+    /**
      * Each stroke by the line through its middle part: where it crosses the middle of the row, and how steeply.
      *
      * @param  array<int, float>  $away
@@ -211,16 +291,18 @@ final readonly class ZigzagTrace
     private static function strokes(array $away, array $slow, int $first, float $period, float $phase): array
     {
         $points = $strokes = [];
+        $long = $period / 2 * RowStrip::STEP_MM;
+        $middle = max(self::LEAST_MIDDLE, min(self::MIDDLE, 0.5 - self::TURNS_MM / $long));
         foreach ($away as $i => $v) {
             $at = ($i - $first) / $period + $phase;
             // Strokes have their middles where it crosses: at whole and half periods.
             $stroke = (int) round(2 * $at);
-            if (abs(2 * $at - $stroke) <= self::MIDDLE) {
+            if (abs(2 * $at - $stroke) <= $middle) {
                 $points[$stroke][] = [(float) $i, $v - ($slow[$i - $first] ?? 0.0)];
             }
         }
         foreach ($points as $stroke => $of) {
-            if (count($of) < max(3, (int) (0.5 * self::MIDDLE * $period))) {
+            if (count($of) < max(3, (int) (0.5 * $middle * $period))) {
                 continue;
             }
             $line = LeastSquares::fit(array_column($of, 0), array_column($of, 1));
@@ -290,7 +372,7 @@ final readonly class ZigzagTrace
         $apart = array_map(fn (float $v): float => abs($v - $middle), $values);
         sort($apart);
 
-        return Reading::combined($middle, 1.25 * 1.48 * $apart[intdiv(count($apart), 2)] / sqrt(count($values)), 0.05, 0.01 * $middle, self::ROUNDED / max(0.5, $middle * $stroke));
+        return Reading::combined($middle, 1.25 * 1.48 * $apart[intdiv(count($apart), 2)] / sqrt(count($values)), 0.05, 0.01 * $middle, self::ROUNDED / max(0.5, $middle * $stroke), self::FILLED / max(0.5, $stroke) ** 2);
     }
 
     /** @param  list<float>  $slow */

@@ -195,6 +195,8 @@ final class PhotographedCard
             $piece = clone $this->piece;
             [$piece->lid, $piece->noise, $piece->dpi, $piece->marginMm] = [[CardLayout::GREY, CardLayout::GREY, CardLayout::GREY], 0.0, $f * 25.4, 6.0];
             $drawn = $piece->image($seed);
+            // Where its rows began is known from now on.
+            $this->piece->began = $piece->began;
             imagecopy($image, $drawn, $l + intdiv($w - imagesx($drawn), 2) + (int) ($this->aside[0] * $f), $t + intdiv($h - imagesy($drawn), 2) + (int) ($this->aside[1] * $f), 0, 0, imagesx($drawn), imagesy($drawn));
         }
 
