@@ -7,8 +7,13 @@ namespace OpenSeam\Core\Scan;
 /** A picture of a table as if one looked straight down on it: its shades at places in millimetres from an upper left corner. */
 interface LaidFlat
 {
-    /** @return array{float, float, float}|null the shade there, three channels; null beside the picture */
-    public function at(float $x, float $y): ?array;
+    /**
+     * Along a straight line.
+     *
+     * @param  float  $dx  from one place to the next, mm
+     * @return list<array{float, float, float}|null> the shade at each of so many places, three channels; null beside the picture
+     */
+    public function line(float $x, float $y, float $dx, float $dy, int $places): array;
 
     /** @return array{float, float} where a place lies in the picture, pixels */
     public function pixel(float $x, float $y): array;

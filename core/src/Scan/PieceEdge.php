@@ -135,11 +135,7 @@ final readonly class PieceEdge
     {
         $step = $picture->step();
         $n = (int) ceil(2 * self::REACH_MM / $step);
-        $seen = [];
-        for ($i = 0; $i <= $n; $i++) {
-            $v = -self::REACH_MM + $i * $step;
-            $seen[] = $picture->at($at[0] + $v * $in[0], $at[1] + $v * $in[1]);
-        }
+        $seen = $picture->line($at[0] - self::REACH_MM * $in[0], $at[1] - self::REACH_MM * $in[1], $step * $in[0], $step * $in[1], $n + 1);
         $seen = array_values(array_filter($seen, fn (?array $s): bool => $s !== null));
         // Beside the picture there is no lid: begun later.
         $lost = $n + 1 - count($seen);

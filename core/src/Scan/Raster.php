@@ -106,27 +106,44 @@ final readonly class Raster
         return self::of($small);
     }
 
-    /** @return array{float, float, float}|null shade at a place, pixels, between the four about it; null beside the picture */
-    public function between(float $x, float $y): ?array
+    /**
+     * Along a line: each shade between the four pixels about its place.
+     *
+     * @param  float  $dx  pixels from one place to the next
+     * @return list<array{float, float, float}|null> as many as places; null beside the picture
+     */
+    public function line(float $x, float $y, float $dx, float $dy, int $places): array
     {
-        $px = $x - 0.5;
-        $py = $y - 0.5;
-        $i = (int) floor($px);
-        $j = (int) floor($py);
-        if ($i < 0 || $j < 0 || $i >= $this->width - 1 || $j >= $this->height - 1) {
-            return null;
-        }
-        [$u, $v] = [$px - $i, $py - $j];
-        $b = $this->bytes;
-        $p = $this->from($j) + 3 * $i;
-        $q = $this->from($j + 1) + 3 * $i;
-        [$e, $f, $g, $h] = [(1 - $u) * (1 - $v), $u * (1 - $v), (1 - $u) * $v, $u * $v];
+        // All in one place: this is what reading a picture does most.
+        $seen = [];
+        $bytes = $this->bytes;
+        [$right, $low] = [$this->width - 1, $this->height - 1];
+        for ($n = 0; $n < $places; $n++) {
+            $px = $x + $n * $dx - 0.5;
+            $py = $y + $n * $dy - 0.5;
+            if ($px < 0.0 || $py < 0.0 || $px >= $right || $py >= $low) {
+                $seen[] = null;
 
-        return [
-            $e * ord($b[$p]) + $f * ord($b[$p + 3]) + $g * ord($b[$q]) + $h * ord($b[$q + 3]),
-            $e * ord($b[$p + 1]) + $f * ord($b[$p + 4]) + $g * ord($b[$q + 1]) + $h * ord($b[$q + 4]),
-            $e * ord($b[$p + 2]) + $f * ord($b[$p + 5]) + $g * ord($b[$q + 2]) + $h * ord($b[$q + 5]),
-        ];
+                continue;
+            }
+            $i = (int) $px;
+            $j = (int) $py;
+            $u = $px - $i;
+            $v = $py - $j;
+            $p = $this->start + ($low - $j) * $this->stride + 3 * $i;
+            $q = $p - $this->stride;
+            $f = $u * (1 - $v);
+            $g = (1 - $u) * $v;
+            $h = $u * $v;
+            $e = 1 - $u - $g;
+            $seen[] = [
+                $e * ord($bytes[$p]) + $f * ord($bytes[$p + 3]) + $g * ord($bytes[$q]) + $h * ord($bytes[$q + 3]),
+                $e * ord($bytes[$p + 1]) + $f * ord($bytes[$p + 4]) + $g * ord($bytes[$q + 1]) + $h * ord($bytes[$q + 4]),
+                $e * ord($bytes[$p + 2]) + $f * ord($bytes[$p + 5]) + $g * ord($bytes[$q + 2]) + $h * ord($bytes[$q + 5]),
+            ];
+        }
+
+        return $seen;
     }
 
     /** Where a row of pixels begins in the bytes. */

@@ -52,11 +52,10 @@ final readonly class RowStrip
         $half = (int) round(self::ABOUT_MM / self::STEP_MM);
         for ($i = 0; $i < $along; $i++) {
             $t = $start + ($i + 0.5) * self::STEP_MM;
+            $seen = $piece->picture->line($o[0] + $t * $u[0] + $from * $v[0], $o[1] + $t * $u[1] + $from * $v[1], self::STEP_MM * $v[0], self::STEP_MM * $v[1], $across);
             [$a, $b, $c] = [[], [], []];
-            for ($j = 0; $j < $across; $j++) {
-                $d = $from + $j * self::STEP_MM;
-                $seen = $piece->picture->at($o[0] + $t * $u[0] + $d * $v[0], $o[1] + $t * $u[1] + $d * $v[1]) ?? [0.0, 0.0, 0.0];
-                [$a[], $b[], $c[]] = $seen;
+            foreach ($seen as $shade) {
+                [$a[], $b[], $c[]] = $shade ?? [0.0, 0.0, 0.0];
             }
             // The one in the middle: the thread itself is few of them.
             $shades = array_map(fn (float $x, float $y, float $z): float => $x + $y + $z, $a, $b, $c);

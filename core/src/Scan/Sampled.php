@@ -10,9 +10,9 @@ final readonly class Sampled implements LaidFlat
     /** @param  float  $mm  of a pixel */
     public function __construct(private Raster $picture, private float $mm) {}
 
-    public function at(float $x, float $y): ?array
+    public function line(float $x, float $y, float $dx, float $dy, int $places): array
     {
-        return $this->picture->between($x / $this->mm, $y / $this->mm);
+        return $this->picture->line($x / $this->mm, $y / $this->mm, $dx / $this->mm, $dy / $this->mm, $places);
     }
 
     public function pixel(float $x, float $y): array

@@ -39,10 +39,10 @@ final class PieceEdgeTest extends TestCase
         $picture = new Sampled(Raster::read("P5 60 50 255\n".$pixels), 0.1);
         foreach ([[1.0, 1.0], [2.345, 4.321], [5.07, 0.33]] as [$x, $y]) {
             // Pixels are known at their middles; between four of them a plane is exact.
-            self::assertEqualsWithDelta(20 + 2 * ($x / 0.1 - 0.5) + ($y / 0.1 - 0.5), $picture->at($x, $y)[0] ?? 0.0, 1e-9);
+            self::assertEqualsWithDelta(20 + 2 * ($x / 0.1 - 0.5) + ($y / 0.1 - 0.5), $picture->line($x, $y, 0.1, 0.1, 1)[0][0] ?? 0.0, 1e-9);
         }
-        self::assertNull($picture->at(-0.1, 2.0));
-        self::assertNull($picture->at(2.0, 5.01));
+        self::assertSame([null], $picture->line(-0.1, 2.0, 0.1, 0.0, 1));
+        self::assertSame([null], $picture->line(2.0, 5.01, 0.1, 0.0, 1));
         self::assertSame([6.0, 5.0], [round($picture->widthMm(), 9), round($picture->heightMm(), 9)]);
     }
 
