@@ -39,6 +39,9 @@ final class AccessTest extends BrowserCase
         yield 'end of the course' => ['/class/{class}/end', 'Print certificates'];
         yield 'the words' => ['/class/{class}#words', 'Find a word'];
         yield 'look' => ['look', 'Seen on it'];
+        yield 'ten by ruler and by camera' => ['/camera?lesson=first-seam', '0 of 10 samples compared'];
+        yield 'round by pictures' => ['/round/{class}?lesson=first-seam&by=pictures', 'Next:'];
+        yield 'a phone whose link is over' => ['/lens/xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx', 'This code is over'];
         yield 'the screen at the front' => ['/front/{class}?lesson=blind-hem', 'the swing just bites'];
         yield 'its pages from a phone' => ['/front/{class}/remote', 'Next'];
     }
@@ -81,6 +84,7 @@ final class AccessTest extends BrowserCase
         yield 'another name' => ['/class/{class}/student/{student}', ['Data', 'Another name'], 'Another name for'];
         yield 'a machine' => ['/room?show=machines', ['Hearth 5'], 'Keep the changes'];
         yield 'a foot' => ['/room?show=feet', ['Blind hem'], 'Keep the changes'];
+        yield 'a photograph' => ['/look/{class}/{student}?lesson=first-seam', ['Photograph it'], 'Lay the whole piece flat'];
         yield 'the end of a studio' => ['/studio', ['Delete the studio'], 'Type its name'];
     }
 

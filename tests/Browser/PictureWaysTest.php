@@ -186,6 +186,7 @@ final class PictureWaysTest extends BrowserCase
             })();
             JS);
         $browser->go('/camera')->see('10 samples compared: that is enough')->see('as sure as each picture says: your samples agree')->find('.look-differences');
+        $browser->press('Take the last one out again')->see('9 of 10 samples compared')->see('1 sample more, and it counts');
         $browser->press('Begin anew')->see('0 of 10 samples compared');
         $browser->complaints();
     }

@@ -39,12 +39,12 @@ final class CameraTest extends TestCase
     public function test_ten_samples_say_how_sure_the_camera_is_and_a_picture_goes_by_them(): void
     {
         $teacher = $this->teacher();
-        $this->actingAs($teacher)->getJson('/api/camera')->assertOk()->assertExactJson(['samples' => 0, 'enough' => 10, 'kinds' => []]);
+        $this->actingAs($teacher)->getJson('/api/camera')->assertOk()->assertExactJson(['samples' => 0, 'enough' => 10, 'last' => null, 'kinds' => []]);
         $u = fn (string $more = ''): float => (float) preg_replace('/^.*±/', '', $this->sendPicture("/api/scans/sampler?lesson=first-seam$more", self::photo())->assertOk()->json('rows.0.readings')['seam.allowance'][2]);
         $said = $u();
         for ($i = 0; $i < 10; $i++) {
             $i !== 9 || self::assertSame($said, $u(), 'nothing follows before there are ten');
-            $this->postJson('/api/camera/samples', self::sample($i, 0.4))->assertCreated()->assertJsonPath('samples', $i + 1);
+            $this->postJson('/api/camera/samples', self::sample($i, 0.4))->assertCreated()->assertJsonPath('samples', $i + 1)->assertJsonPath('last', strtolower(self::sample($i)['id']));
         }
         // Sent twice by a shaky line it is one.
         $kind = $this->postJson('/api/camera/samples', self::sample(9, 0.4))->assertCreated()->assertJsonPath('samples', 10)->json('kinds.0');

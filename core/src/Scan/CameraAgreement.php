@@ -68,7 +68,7 @@ final readonly class CameraAgreement
     public static function trust(array $pairs): CameraTrust
     {
         $factors = [];
-        foreach (PictureValue::cases() as $what) {
+        foreach (PictureValue::measured() as $what) {
             $found = self::of($what, $pairs);
             $found === null || $factors[$what->value] = $found->factor;
         }

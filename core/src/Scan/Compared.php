@@ -41,7 +41,7 @@ final readonly class Compared
         foreach ($sampler->rows as $row) {
             foreach ($row->fields as $field) {
                 $of = PictureValue::askedBy($row, $field);
-                if ($of === null) {
+                if ($of === null || ! $of->isMeasured()) {
                     continue;
                 }
                 $byCamera = self::read($row, $field, $camera, true);

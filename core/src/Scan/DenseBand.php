@@ -26,6 +26,22 @@ final readonly class DenseBand
     /** Where a seen edge of thread is, for all its gloss and fluff, mm. */
     private const EDGE_MM = 0.05;
 
+    /** Between the stitches so much of the thread is seen as on them: from here on it is closed, and up to here cloth shows; between the two nobody can tell. */
+    private const CLOSED = 0.72;
+
+    private const OPEN = 0.45;
+
+    /** Looked at in lanes so wide, mm: wider ones take a stitch and its neighbour for one. */
+    private const LANE_MM = 0.4;
+
+    /** A bar is at least so long, mm, and covers so much of the whole width. */
+    private const BAR_MM = 0.9;
+
+    private const COVERS = 0.85;
+
+    /** One that covers no more than so much lies over one side only. */
+    private const ONE_SIDE = 0.6;
+
     /** Along a side a stitch may be missing, mm. */
     private const OPEN_MM = 1.2;
 
@@ -69,15 +85,8 @@ final readonly class DenseBand
      */
     public function hole(): ?array
     {
-        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        [$whole, $sides] = $this->sides() ?? [null, []];
         if ($whole === null) {
-            return null;
-        }
-        [$begins, $ends] = $whole;
-        // Between the bars, which lie over both.
-        $quarter = ($ends - $begins) / 4;
-        $sides = self::bands($this->across((int) ($begins + $quarter), (int) ($ends - $quarter)));
-        if (count($sides) !== 2) {
             return null;
         }
         $long = [];
@@ -94,6 +103,93 @@ final readonly class DenseBand
         $gapU = Reading::combined($gap, self::EDGE_MM * 2, $this->mm / 2, $this->scaleU * $gap);
 
         return [$u($long[0]), $u($long[1]), $gapU];
+    }
+
+    /** Whether no cloth is seen between the stitches of satin; null: it cannot be told. */
+    public function isClosed(): ?bool
+    {
+        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        $side = $whole === null ? [] : self::bands($this->across((int) $whole[0], (int) $whole[1]));
+
+        return $whole === null || count($side) !== 1 ? null : $this->closed($side[0], $whole);
+    }
+
+    /** Whether none is seen between those of both sides of a buttonhole; null: it cannot be told. */
+    public function areSidesClosed(): ?bool
+    {
+        [$whole, $sides] = $this->sides() ?? [null, []];
+        $each = $whole === null ? [] : array_map(fn (array $side): ?bool => $this->closed($side, $whole), $sides);
+
+        return $each === [] || in_array(null, $each, true) ? null : ! in_array(false, $each, true);
+    }
+
+    /** Whether thread lies over both sides at both ends of a buttonhole; null: it cannot be told. */
+    public function doBarsSpan(): ?bool
+    {
+        [$whole, $sides] = $this->sides() ?? [null, []];
+        if ($whole === null) {
+            return null;
+        }
+        $wide = $sides[1][1] - $sides[0][0];
+        $bar = (int) (self::BAR_MM / RowStrip::STEP_MM);
+        $span = [];
+        foreach ([(int) $whole[0] + 1, (int) $whole[1] - $bar] as $from) {
+            $bands = self::bands($this->across($from, $from + $bar - 1));
+            $covered = count($bands) === 1 ? ($bands[0][1] - $bands[0][0]) / $wide : null;
+            $span[] = match (true) {
+                $covered !== null && $covered >= self::COVERS => true,
+                count($bands) === 2, $covered !== null && $covered <= self::ONE_SIDE => false,
+                default => null,
+            };
+        }
+
+        return in_array(false, $span, true) ? false : (in_array(null, $span, true) ? null : true);
+    }
+
+    /**
+     * A buttonhole from end to end, and its two sides between the bars, which lie over both.
+     *
+     * @return array{array{float, float}, array{array{float, float}, array{float, float}}}|null
+     */
+    private function sides(): ?array
+    {
+        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        if ($whole === null) {
+            return null;
+        }
+        $quarter = ($whole[1] - $whole[0]) / 4;
+        $sides = self::bands($this->across((int) ($whole[0] + $quarter), (int) ($whole[1] - $quarter)));
+
+        return count($sides) === 2 ? [$whole, [$sides[0], $sides[1]]] : null;
+    }
+
+    /**
+     * By how little thread is seen where least of it is, lane by lane through its middle half.
+     *
+     * @param  array{float, float}  $side  across
+     * @param  array{float, float}  $whole  along
+     */
+    private function closed(array $side, array $whole): ?bool
+    {
+        $cloth = $this->across((int) $whole[0], (int) $whole[1]);
+        sort($cloth);
+        $cloth = $cloth[intdiv(count($cloth), 10)];
+        [$quarter, $lane, $ends] = [($side[1] - $side[0]) / 4, (int) (self::LANE_MM / RowStrip::STEP_MM), ($whole[1] - $whole[0]) / 4];
+        $least = [];
+        for ($j = (int) ceil($side[0] + $quarter); $j + $lane <= $side[1] - $quarter + 1; $j += $lane) {
+            $along = array_slice(array_map(fn (array $row): float => array_sum(array_slice($row, $j, $lane)) / $lane, $this->strip->thread), (int) ($whole[0] + $ends), (int) ($whole[1] - $whole[0] - 2 * $ends));
+            sort($along);
+            $n = count($along);
+            $least[] = (($along[intdiv($n, 10)] ?? 0.0) - $cloth) / max(1e-9, ($along[intdiv(9 * $n, 10)] ?? 0.0) - $cloth);
+        }
+        sort($least);
+        $middle = $least[intdiv(count($least), 2)] ?? null;
+
+        return match (true) {
+            $middle !== null && $middle >= self::CLOSED => true,
+            $middle !== null && $middle <= self::OPEN => false,
+            default => null,
+        };
     }
 
     /**
@@ -145,10 +241,10 @@ final readonly class DenseBand
         $sorted = $thread;
         sort($sorted);
         $n = count($sorted);
-        // Cloth is the lower part of it, thread the upper one.
-        $cloth = $sorted[intdiv($n, 5)] ?? 0.0;
+        // Cloth is the lowest part of it, however little of it there is; thread the upper one.
+        $cloth = $sorted[intdiv($n, 14)] ?? 0.0;
         $most = $sorted[max(0, $n - 1 - intdiv($n, 20))] ?? 0.0;
-        $low = array_slice($sorted, 0, max(3, intdiv($n, 3)));
+        $low = array_slice($sorted, 0, max(3, intdiv($n, 10)));
         $spread = ($low[count($low) - 1] - $low[0]) / 2;
         if ($most - $cloth < max(6.0, self::STANDS_OUT * $spread)) {
             return [];

@@ -33,11 +33,33 @@ enum PictureValue: string
     /** Between the two sides of a buttonhole. */
     case Gap = 'gap';
 
+    /** Whether cloth is seen between the stitches of satin: yes it is closed, no. */
+    case Closed = 'closed';
+
+    /** Whether it is seen between those of a buttonhole’s sides: not at all, a little, clearly. */
+    case Shows = 'shows';
+
+    /** Whether both bars of a buttonhole span both sides. */
+    case Bars = 'bars';
+
+    /** Lengths have an uncertainty, and a ruler reads them too; the others are seen or not. */
+    public function isMeasured(): bool
+    {
+        return ! in_array($this, [self::Closed, self::Shows, self::Bars], true);
+    }
+
+    /** @return list<self> */
+    public static function measured(): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $v): bool => $v->isMeasured()));
+    }
+
     /** What of it a reading asks for, by what is read and by what its own picture shows of it; null: a picture does not tell that. */
     public static function askedBy(Row $row, Field $field): ?self
     {
         $kind = $row->stitch->kind;
-        $zigzag = $kind->plainZigzag && ! $kind->dense;
+        $zigzagged = $kind->plainZigzag;
+        $zigzag = $zigzagged && ! $kind->dense;
         $lengths = $field->kind === FieldKind::Lengths;
         $at = $lengths && ($field->marks[0] ?? null)?->atMm !== null;
 
@@ -47,6 +69,9 @@ enum PictureValue: string
             $kind->generator === 'buttonhole' && $at && count($field->marks) === 2 && self::draws($field, 'sewn_mm') && self::draws($field, 'overrun_mm') => self::Sides,
             $kind->generator === 'buttonhole' && $field->kind === FieldKind::Length && self::draws($field, 'gap_mm') => self::Gap,
             ($zigzag && $field->kind === FieldKind::Length || $kind->dense && $kind->generator === 'pattern' && $at) && self::drawsAsWide($field) => self::Width,
+            $field->kind === FieldKind::YesNo && $zigzagged && $kind->dense && self::opens($field) => self::Closed,
+            $field->kind === FieldKind::Choice && $kind->generator === 'buttonhole' && self::thins($field) => self::Shows,
+            $field->kind === FieldKind::YesNo && $kind->generator === 'buttonhole' && self::opensBars($field) => self::Bars,
             // One with a picture of its own is of something else: a ribbon, a tuck. Of what swings nobody says whether its middle or its points are meant.
             $at && $field->looks === [] && $row->run?->allowanceMm() !== null && ! $kind->swings() => self::Allowance,
             $lengths && $field->marks !== [] && array_filter($field->marks, fn (Mark $m): bool => $m->corner === null && ($m->from === null || $m->to === null)) === [] => self::Spacing,
@@ -58,6 +83,28 @@ enum PictureValue: string
     private static function draws(Field $field, string $place): bool
     {
         return array_filter($field->looks, fn ($look): bool => is_array($look->raw()[$place] ?? null) && array_key_exists('reading', $look->raw()[$place])) !== [];
+    }
+
+    /** The stitches of its second picture lie further apart than those of its first. */
+    private static function opens(Field $field): bool
+    {
+        $apart = array_map(fn ($look): float => $look->has('rows') ? ($look->parts('rows')[0] ?? null)?->number('length_mm', 0.0) ?? 0.0 : 0.0, $field->looks);
+
+        return count($apart) === 2 && $apart[0] > 0.0 && $apart[1] > $apart[0];
+    }
+
+    /** The stitches of each of its three pictures lie further apart than those of the one before. */
+    private static function thins(Field $field): bool
+    {
+        $apart = array_map(fn ($look): float => $look->number('stitch_mm', 0.0), $field->looks);
+
+        return count($apart) === 3 && $apart[0] < $apart[1] && $apart[1] < $apart[2];
+    }
+
+    /** One of its pictures shows open bars; of a hole with another end its end is meant. */
+    private static function opensBars(Field $field): bool
+    {
+        return array_filter($field->looks, fn ($look): bool => $look->flag('open_bars')) !== [] && array_filter($field->looks, fn ($look): bool => $look->has('stitch')) === [];
     }
 
     /** Its picture is drawn as wide as what is read. */

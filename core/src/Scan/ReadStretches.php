@@ -57,8 +57,7 @@ final readonly class ReadStretches
         return match ($what) {
             null => false,
             PictureValue::Spacing => array_filter($field->marks, fn (Mark $m): bool => self::ends($all, $row, $m) === []) === [],
-            PictureValue::Sides, PictureValue::Gap => self::only($all, $row) !== null,
-            PictureValue::Width => self::only($all, $row) !== null,
+            PictureValue::Sides, PictureValue::Gap, PictureValue::Width, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars => self::only($all, $row) !== null,
             default => self::only($all, $row) !== null && $all[self::only($all, $row)]->isPlain(),
         };
     }
@@ -71,7 +70,7 @@ final readonly class ReadStretches
         if ($what === PictureValue::Spacing) {
             return array_map(fn (Mark $m): ?Reading => $m->corner === null ? $this->between(...self::ends($this->all, $row, $m)) : $this->corner(self::ends($this->all, $row, $m)[0] ?? null, $row, $m->corner), $field->marks);
         }
-        $dense = $what === PictureValue::Sides || $what === PictureValue::Gap || ($what === PictureValue::Width && $row->stitch->kind->dense);
+        $dense = in_array($what, [PictureValue::Sides, PictureValue::Gap, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars], true) || ($what === PictureValue::Width && $row->stitch->kind->dense);
         if ($k === null || (! $dense && ($this->read[$k]->cannot ?? null) !== null)) {
             return [];
         }
@@ -83,6 +82,10 @@ final readonly class ReadStretches
             PictureValue::Start => [$this->start($k, $row)],
             PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
             PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
+            PictureValue::Closed => self::step($this->band($k)?->isClosed(), 1.0, 0.0),
+            // Whether it is a little or clearly nobody tells by a picture: only where none shows.
+            PictureValue::Shows => self::step($this->band($k)?->areSidesClosed(), 0.0, null),
+            PictureValue::Bars => self::step($this->band($k)?->doBarsSpan(), 1.0, 0.0),
             default => [],
         };
     }
@@ -286,6 +289,14 @@ final readonly class ReadStretches
         $band = $this->band($k);
 
         return array_map(fn (Mark $m): ?Reading => $band?->widthAt($m->atMm ?? 0.0), $field->marks);
+    }
+
+    /** @return list<Reading> what is seen or not, as it is typed */
+    private static function step(?bool $seen, float $yes, ?float $no): array
+    {
+        $is = $seen === null ? null : ($seen ? $yes : $no);
+
+        return $is === null ? [] : [Reading::exact($is)];
     }
 
     /** @return list<Reading>|null left side, right side, gap */

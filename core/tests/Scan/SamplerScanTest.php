@@ -210,6 +210,8 @@ final class SamplerScanTest extends TestCase
                 self::assertLessThan(3.0, abs($sewn[$i][2] - 0.48 - $read->value) / $read->u, $row->row);
             }
         }
+        // Thread of 0.36 mm: half a millimetre apart cloth shows, 0.3 apart none, and between the two nobody can tell.
+        self::assertSame([0.0, 1.0], [$scan->rows[0]->readings['closed'][0]?->value, $scan->rows[2]->readings['closed'][0]?->value]);
         $bare = self::scan(self::piece(100.0, 90.0), 'satin-bar');
         self::assertSame([[], [], []], array_map(fn (ScannedRow $r): array => $r->readings, $bare->rows), 'nothing was sewn on it');
     }
@@ -233,10 +235,30 @@ final class SamplerScanTest extends TestCase
                 self::assertEqualsWithDelta($long - 0.4, $row->readings['sides'][$k]?->value, 0.4, "{$row->row}, side $k");
             }
         }
-        self::assertSame(['sides', 'gap'], array_keys($scan->rows[2]->readings));
+        // Cloth may show between stitches so far apart: how much of it is left to the eye. One bar lies over one side only.
+        self::assertSame(['sides', 'gap', 'bars'], array_keys($scan->rows[2]->readings));
+        self::assertSame(0.0, $scan->rows[2]->readings['bars'][0]?->value);
         self::assertEqualsWithDelta(2 * 1.64 - 2.38 + 0.48, $scan->rows[2]->readings['gap'][0]?->value, 0.3);
         $bare = self::scan(self::piece(120.0, 80.0), 'buttonhole');
         self::assertSame([[], [], []], array_map(fn (ScannedRow $r): array => $r->readings, $bare->rows));
+    }
+
+    public function test_a_buttonhole_that_is_closed_and_has_both_bars_and_one_that_has_none(): void
+    {
+        $piece = self::piece(120.0, 80.0);
+        $dense = fn (float $x, float $a, float $b, float $wide): array => ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $x, 'length' => 0.27, 'width' => $wide, 'drift' => 0.0, 'wobble' => 0.0, 'from' => $a, 'to' => $b];
+        $piece->rows = [$dense(88.3, 28.0, 49.0, 2.4), $dense(91.7, 28.0, 49.0, 2.4)];
+        self::assertSame([0.0, 0.0], self::seen($piece), 'no bars, no cloth');
+        array_push($piece->rows, $dense(90.0, 28.0, 29.8, 5.8), $dense(90.0, 47.2, 49.0, 5.8));
+        self::assertSame([1.0, 0.0], self::seen($piece), 'both bars, no cloth');
+    }
+
+    /** @return array{float|null, float|null} whether its bars span, and how much cloth shows */
+    private static function seen(DrawnPiece $piece): array
+    {
+        $readings = self::scan($piece, 'buttonhole')->rows[2]->readings;
+
+        return [($readings['bars'][0] ?? null)?->value, ($readings['shows'][0] ?? null)?->value];
     }
 
     public function test_lessons_say_what_a_picture_tells_of_them(): void

@@ -19,6 +19,9 @@ export class Problem extends Error {
 }
 
 /** The line or the server is down: nothing was answered. */
+/** A body sent as the bytes that it is. */
+export const asBytes = { bodySerializer: (body: unknown) => body as BodyInit, headers: { 'Content-Type': 'application/octet-stream' } }
+
 export const noLine = (error: unknown): boolean => error instanceof Problem && (error.status === 0 || error.status >= 500)
 
 function token(): string {

@@ -3847,6 +3847,8 @@ export interface components {
             samples: number;
             /** @description before anything follows from them */
             enough: number;
+            /** @description the one that was compared last */
+            last: string | null;
             kinds: components["schemas"]["CameraKindView"][];
         };
         /** @description Something that could be sewn next. */

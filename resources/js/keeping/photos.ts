@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { api, ask, Problem } from '../api/client'
+import { api, asBytes, ask, Problem } from '../api/client'
 import { t } from '../text/words'
 
 /** A photo taken on this device, pinned to a row; it goes where its sample goes. */
@@ -36,8 +36,7 @@ export async function sendPhoto(sample: string, photo: Photo): Promise<void> {
         api.POST('/api/samples/{sample}/photos', {
             params: { path: { sample }, query: photo.row === null ? { id: photo.id } : { id: photo.id, row: photo.row } },
             body: photo.image as never,
-            bodySerializer: (body) => body as unknown as BodyInit,
-            headers: { 'Content-Type': 'application/octet-stream' },
+            ...asBytes,
         }),
     )
 }

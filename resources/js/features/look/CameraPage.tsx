@@ -35,11 +35,14 @@ export default function CameraPage() {
     const seen = useQuery({ queryKey: ['camera'], queryFn: () => ask(api.GET('/api/camera')) })
     const client = useQueryClient()
     const anew = useChange('nothing', async () => client.setQueryData(['camera'], await ask(api.DELETE('/api/camera'))))
+    const drop = useChange('nothing', async (comparison: string) =>
+        client.setQueryData(['camera'], await ask(api.DELETE('/api/camera/samples/{comparison}', { params: { path: { comparison } } }))),
+    )
     if (me === undefined || lessons.data === undefined || seen.data === undefined)
         return seen.error === null && lessons.error === null ? <Waiting what={t('common.opening')} /> : <Trouble error={seen.error ?? lessons.error} />
     const pictured = lessons.data.filter((l) => l.pictured.length > 0)
     const lesson = pictured.find((l) => l.id === search.get('lesson')) ?? pictured[0]
-    const { samples, enough, kinds } = seen.data
+    const { samples, enough, kinds, last } = seen.data
     return (
         <div className={cx('camera-page')}>
             <h1>{t('camera.tenByRulerAndByCamera')}</h1>
@@ -65,13 +68,18 @@ export default function CameraPage() {
                 <Kind key={kind.what} kind={kind} unit={me.unit} enough={enough} />
             ))}
             {samples > 0 && (
-                <p>
+                <p className={cx('acts')}>
+                    {last !== null && (
+                        <Button variant="default" disabled={drop.isPending} onClick={() => drop.mutate(last)}>
+                            {t('camera.takeTheLastOut')}
+                        </Button>
+                    )}
                     <Button variant="default" disabled={anew.isPending} onClick={() => anew.mutate(undefined)}>
                         {t('camera.beginAnew')}
                     </Button>
                 </p>
             )}
-            <Trouble error={anew.error} />
+            <Trouble error={anew.error ?? drop.error} />
         </div>
     )
 }
@@ -87,7 +95,9 @@ function OneSample({ lesson, unit }: { lesson: Lesson; unit: 'mm' | 'in' }) {
         const body = { id, lesson: lesson.id, version: lesson.version, way: lesson.way, ruler, camera: camera ?? {} }
         client.setQueryData(['camera'], await ask(api.POST('/api/camera/samples', { body })))
     })
-    const fields = lesson.rows.flatMap((r) => r.fields.filter((f) => camera?.[f.key] !== undefined).map((field) => ({ row: r, field })))
+    // What is seen or not is no length: there is nothing to compare by ruler.
+    const measured = (f: View['FieldView']) => camera?.[f.key] !== undefined && f.kind !== 'yes-no' && f.kind !== 'choice'
+    const fields = lesson.rows.flatMap((r) => r.fields.filter(measured).map((field) => ({ row: r, field })))
     const typed = Object.values(ruler).some((v) => v.some((x) => x !== ''))
     const type = (field: View['FieldView'], i: number, v: string) =>
         setRuler((was) => ({ ...was, [field.key]: Array.from({ length: field.size }, (_, k) => (k === i ? v : (was[field.key]?.[k] ?? ''))) }))

@@ -28,13 +28,20 @@ export function Found({ shot, found }: { shot: { width: number; height: number; 
     )
 }
 
+/** A length without how sure it is, which stands with its field; what is seen or not in words. */
+function said(field: View['FieldView'] | undefined, value: string): string {
+    if (field?.kind === 'yes-no') return value === '1' ? t('look.yes') : t('look.no')
+    if (field?.kind === 'choice') return field.options[Number(value)] ?? value
+    return value.replace(/ ?±.*/, '').replace('-', '−')
+}
+
 /** Stitches that differ by more than that, of their length, are named uneven. */
 const UNEVEN = 0.1
 
 /** Row by row: what it says, or why it cannot be told. */
 export function FoundRows({ lesson, found, brief = false }: { lesson: View['LessonView']; found: View['ScannedSamplerView']; brief?: boolean }) {
     if (found.cannot !== null) return <p className={cx('refused mild')}>{cannotSay(found.cannot)}</p>
-    const labels = new Map(lesson.rows.flatMap((r) => r.fields.map((f) => [f.key, f.label] as const)))
+    const fields = new Map(lesson.rows.flatMap((r) => r.fields.map((f) => [f.key, f] as const)))
     return (
         <dl className={cx('photograph-rows')}>
             {found.rows.map((row) => (
@@ -47,8 +54,8 @@ export function FoundRows({ lesson, found, brief = false }: { lesson: View['Less
                     )}
                     {Object.entries(row.readings).map(([key, values]) => (
                         <dd key={key}>
-                            <small>{labels.get(key)}</small>
-                            <strong>{values.map((v) => (v === '' ? '–' : v.replace(/ ?±.*/, '').replace('-', '−'))).join(' · ')}</strong>
+                            <small>{fields.get(key)?.label}</small>
+                            <strong>{values.map((v) => (v === '' ? '–' : said(fields.get(key), v))).join(' · ')}</strong>
                         </dd>
                     ))}
                 </div>

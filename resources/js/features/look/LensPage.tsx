@@ -2,12 +2,12 @@ import { Button, FileButton } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
-import { api, ask, noLine, Problem } from '../../api/client'
+import { api, asBytes, ask, noLine, Problem } from '../../api/client'
 import { t } from '../../text/words'
 import { Trouble, Waiting } from '../../ui/Trouble'
 import { Camera, hasCamera } from './Camera'
 import { cx } from './dress'
-import { asBytes, shrink, type Shot } from './picture'
+import { shrink, type Shot } from './picture'
 
 const AGAIN_MS = 2_500
 

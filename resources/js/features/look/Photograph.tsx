@@ -161,18 +161,14 @@ function Taking(props: Props) {
                     again={again}
                 />
                 {whose !== undefined && <Phone onShot={(s) => take(Promise.resolve(s))} />}
-                {lesson.pictured.length > 1 && (
-                    <Select
-                        label={t('picture.whichPiece')}
-                        data={lesson.pictured.map((p) => ({ value: p.id, label: p.title }))}
-                        value={piece}
-                        allowDeselect={false}
-                        onChange={(value) => {
-                            setPiece(value ?? piece)
-                            setShot(null)
-                        }}
-                    />
-                )}
+                <WhichPiece
+                    lesson={lesson}
+                    piece={piece}
+                    onChange={(other) => {
+                        setPiece(other)
+                        setShot(null)
+                    }}
+                />
                 <SegmentedControl
                     aria-label={t('picture.howItLies')}
                     value={how}
@@ -212,6 +208,20 @@ interface TakeProps {
     /** Null: there is no camera, or one looks through it already. */
     onLive: (() => void) | null
     again: { current: (() => void) | null }
+}
+
+/** Of a sampler of several pieces the one that is photographed. */
+export function WhichPiece({ lesson, piece, onChange }: { lesson: Pick<View['LessonView'], 'pictured'>; piece: string; onChange: (piece: string) => void }) {
+    if (lesson.pictured.length < 2) return null
+    return (
+        <Select
+            label={t('picture.whichPiece')}
+            data={lesson.pictured.map((p) => ({ value: p.id, label: p.title }))}
+            value={piece}
+            allowDeselect={false}
+            onChange={(value) => onChange(value ?? piece)}
+        />
+    )
 }
 
 /** By the camera of a tablet or phone, from a file, or through the camera of this computer. */

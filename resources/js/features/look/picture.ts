@@ -1,6 +1,6 @@
 import { useQuery, type UseQueryResult } from '@tanstack/react-query'
 import { ulid } from 'ulid'
-import { api, ask, noLine, Problem, type View } from '../../api/client'
+import { api, ask, asBytes, noLine, Problem, type View } from '../../api/client'
 import { t } from '../../text/words'
 import type { Slip } from './slip'
 
@@ -48,9 +48,6 @@ async function drawn(from: CanvasImageSource, wide: number, high: number): Promi
 
 /** Has a picture of one piece read; of a flat scan by its pixels an inch, else by the card. */
 export type SendShot = (shot: Pick<Shot, 'image' | 'scale'>, piece: string, dpi: number | null) => Promise<View['ScannedSamplerView']>
-
-/** Sent as the bytes that it is. */
-export const asBytes = { bodySerializer: (body: unknown) => body as BodyInit, headers: { 'Content-Type': 'application/octet-stream' } }
 
 /** As the lesson was sewn. Nothing of the picture is kept there. */
 export const sendFor =

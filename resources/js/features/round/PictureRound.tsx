@@ -12,7 +12,7 @@ import { Camera, hasCamera } from '../look/Camera'
 import { CardLine } from '../look/CardLine'
 import { Found, FoundRows } from '../look/Found'
 import { Phone } from '../look/Phone'
-import { ownCard, PrintCard, TakeIt } from '../look/Photograph'
+import { ownCard, PrintCard, TakeIt, WhichPiece } from '../look/Photograph'
 import { readingsOf, readOf, sendFor, shrink, type Read, type Shot } from '../look/picture'
 import { addReadings } from '../look/useSample'
 import { cx } from './dress'
@@ -100,15 +100,7 @@ export function PictureRound({ id, lesson, unit, students }: Props) {
                 />
                 <Phone onShot={add} />
                 <Trouble error={error} />
-                {lesson.pictured.length > 1 && (
-                    <Select
-                        label={t('picture.whichPiece')}
-                        data={lesson.pictured.map((p) => ({ value: p.id, label: p.title }))}
-                        value={piece}
-                        allowDeselect={false}
-                        onChange={(value) => setPiece(value ?? piece)}
-                    />
-                )}
+                <WhichPiece lesson={lesson} piece={piece} onChange={setPiece} />
                 <PrintCard unit={unit} card={ownCard}>
                     <p className={cx('quiet')}>
                         <a href={`/api/classes/${id}/print?what=slips&lesson=${lesson.id}`} target="_blank" rel="noreferrer">

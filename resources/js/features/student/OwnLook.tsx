@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense, useCallback, type KeyboardEvent } from 'react'
 import { ulid } from 'ulid'
-import { api, ask, type View } from '../../api/client'
+import { api, asBytes, ask, type View } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { useTyped } from '../../keeping/useTyped'
 import { day } from '../../text/time'
@@ -46,8 +46,7 @@ export function OwnLook({ token, page, place, onPlace }: { token: string; page: 
                 api.POST('/api/page/{token}/scan', {
                     params: { path: { token }, query: { lesson: lesson?.id ?? '', at: place, piece, ...(dpi === null ? {} : { dpi: dpi * shot.scale }) } },
                     body: shot.image as never,
-                    bodySerializer: (body) => body as unknown as BodyInit,
-                    headers: { 'Content-Type': 'application/octet-stream' },
+                    ...asBytes,
                 }),
             ),
         [token, lesson?.id, place],

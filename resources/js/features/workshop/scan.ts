@@ -1,4 +1,4 @@
-import { api, type View } from '../../api/client'
+import { api, asBytes, type View } from '../../api/client'
 
 export interface Shades {
     width: number
@@ -24,10 +24,5 @@ export function shades(image: HTMLImageElement): Shades {
 
 /** The shades as they are: the one call that does not send JSON. */
 export async function sendScan(of: Shades, dpi: number): Promise<{ data?: View['ScanView']; error?: unknown; response: Response }> {
-    return api.POST('/api/scans/read', {
-        params: { query: { width: of.width, height: of.height, dpi } },
-        body: of.bytes as never,
-        bodySerializer: (body) => body as unknown as BodyInit,
-        headers: { 'Content-Type': 'application/octet-stream' },
-    })
+    return api.POST('/api/scans/read', { params: { query: { width: of.width, height: of.height, dpi } }, body: of.bytes as never, ...asBytes })
 }
