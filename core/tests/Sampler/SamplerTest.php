@@ -169,6 +169,14 @@ final class SamplerTest extends TestCase
         }
     }
 
+    public function test_a_width_a_ribbon_or_a_tuck_is_no_place_of_the_row(): void
+    {
+        foreach (['satin-bar' => ['bar-1.edges' => ['4.4', '4.4', '4.4']], 'trims-and-easing' => ['ribbon.off' => ['1', '0', '1']], 'edge-finish' => ['zigzag.over' => ['0', '0.5', '0']]] as $lesson => $typed) {
+            $sampler = Fixtures::bundle()->lesson($lesson)->sampler;
+            self::assertSame([], Drawing::of($sampler)->measured(Readings::typed($sampler, $typed, Unit::Millimetre)), $lesson);
+        }
+    }
+
     public function test_the_measured_row_runs_through_the_readings(): void
     {
         $lesson = Fixtures::bundle()->lesson('first-seam');

@@ -53,6 +53,23 @@ final class RepeatsTest extends TestCase
         }
     }
 
+    /** Every second gap falls between two pixels: then a signal is most like itself two stitches on, and which of both is one stitch is not told. */
+    public function test_two_stitches_are_never_taken_for_one(): void
+    {
+        foreach ([16, 20, 31] as $period) {
+            foreach ([0.3, 0.45, 0.6, 0.8] as $weaker) {
+                $signal = [];
+                for ($i = 0; $i < 900; $i++) {
+                    $near = exp(-(((($i + 8) % $period) - 8) ** 2) / 6);
+                    $signal[] = -$near * (intdiv($i + 8, $period) % 2 === 0 ? 1.0 : $weaker);
+                }
+                $mean = array_sum($signal) / count($signal);
+                $found = Repeats::find(array_map(fn (float $s): float => $s - $mean, $signal), 8, 70, 0.3);
+                self::assertTrue($found === null || abs($found[0] - $period) < 0.5, "$period, $weaker: ".($found[0] ?? 'nothing'));
+            }
+        }
+    }
+
     #[DataProvider('periods')]
     public function test_the_period_is_found_to_its_own_uncertainty(float $period, float $noise): void
     {

@@ -56,6 +56,9 @@ final class WholePieceTest extends TestCase
         yield 'little blurred, much compressed' => $with(fn (DrawnPiece $p) => [$p->blur, $p->jpeg] = [6, 55]);
         yield 'zigzag' => $with(fn (DrawnPiece $p) => $p, 'zigzag', 'right', 16.0, 1.5, 4.0);
         yield 'wide zigzag on white' => $with(fn (DrawnPiece $p) => $p->lid = [252, 252, 252], 'zigzag', 'left', 18.0, 2.5, 5.5);
+        yield 'zigzag on cloth without grain, bare beyond its end' => $with(fn (DrawnPiece $p) => [$p->noise, $p->weave, $p->jpeg, $p->heightMm, $p->rows[0]['from'], $p->rows[0]['to']] = [0.0, 9.0, 0, 70.0, 5.0, 40.0], 'zigzag', 'right', 16.0, 2.0, 4.0);
+        yield 'short steep strokes' => $with(fn (DrawnPiece $p) => $p->jpeg = 0, 'zigzag', 'right', 16.0, 1.1, 4.6);
+        yield 'long stitches' => $with(fn (DrawnPiece $p) => $p, 'straight', 'right', 14.0, 3.8);
         yield 'narrow zigzag across' => $with(fn (DrawnPiece $p) => $p, 'zigzag', 'top', 15.0, 1.5, 2.0);
     }
 

@@ -29,6 +29,10 @@ final readonly class EdgeRun implements Run
 
     public function sewn(Field $field, array $values, Path $path, Piece $piece): ?Path
     {
+        // One with a picture of its own is of something else along the row: a width, a ribbon, a tuck.
+        if ($field->looks !== []) {
+            return null;
+        }
         $corners = [];
         foreach ($values as $i => $allowance) {
             $at = ($field->marks[$i] ?? null)?->atMm;
