@@ -102,7 +102,7 @@ final class SamplerScanTest extends TestCase
         // 150 dots an inch: true to size.
         self::assertEqualsWithDelta([150 / 25.4, 150 / 25.4], $card->map->fineness(100.0, 140.0), 0.02);
         $view = new CardView($page, $card);
-        self::assertEqualsWithDelta(CardLayout::GREY, $view->at(50.0, 50.0)[1] ?? 0.0, 4.0);
+        self::assertEqualsWithDelta(CardLayout::GREY, $view->line(50.0, 50.0, 0.1, 0.0, 1)[0][1] ?? 0.0, 4.0);
     }
 
     public function test_the_card_of_two_sheets_is_one_when_they_are_joined(): void

@@ -85,10 +85,11 @@ final readonly class DenseBand
      */
     public function hole(): ?array
     {
-        [$whole, $sides] = $this->sides() ?? [null, []];
-        if ($whole === null) {
+        $found = $this->sides();
+        if ($found === null) {
             return null;
         }
+        $sides = $found[1];
         $long = [];
         foreach ($sides as [$left, $right]) {
             $side = self::span(self::bands($this->along((int) ceil($left), (int) floor($right))));
@@ -117,19 +118,23 @@ final readonly class DenseBand
     /** Whether none is seen between those of both sides of a buttonhole; null: it cannot be told. */
     public function areSidesClosed(): ?bool
     {
-        [$whole, $sides] = $this->sides() ?? [null, []];
-        $each = $whole === null ? [] : array_map(fn (array $side): ?bool => $this->closed($side, $whole), $sides);
+        $found = $this->sides();
+        if ($found === null) {
+            return null;
+        }
+        $each = array_map(fn (array $side): ?bool => $this->closed($side, $found[0]), $found[1]);
 
-        return $each === [] || in_array(null, $each, true) ? null : ! in_array(false, $each, true);
+        return in_array(null, $each, true) ? null : ! in_array(false, $each, true);
     }
 
     /** Whether thread lies over both sides at both ends of a buttonhole; null: it cannot be told. */
     public function doBarsSpan(): ?bool
     {
-        [$whole, $sides] = $this->sides() ?? [null, []];
-        if ($whole === null) {
+        $found = $this->sides();
+        if ($found === null) {
             return null;
         }
+        [$whole, $sides] = $found;
         $wide = $sides[1][1] - $sides[0][0];
         $bar = (int) (self::BAR_MM / RowStrip::STEP_MM);
         $span = [];

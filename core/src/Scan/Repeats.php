@@ -94,7 +94,7 @@ final class Repeats
         foreach ([2, 3] as $part) {
             $about = (int) round($lag / $part);
             for ($l = max(2, $about - 1); $l <= $about + 1; $l++) {
-                if ($alike[$l] >= self::AS_HIGH / 2 * $alike[$lag] && $alike[$l] >= $alike[$l - 1] && $alike[$l] > $alike[$l + 1] && $alike[$l] - min(array_slice($alike, 1, $l)) > self::ALIKE) {
+                if ($alike[$l] >= self::AS_HIGH / 2 * $alike[$lag] && $alike[$l] >= $alike[$l - 1] && $alike[$l] > $alike[$l + 1] && $alike[$l] - min([1.0, ...array_slice($alike, 1, $l)]) > self::ALIKE) {
                     return true;
                 }
             }
