@@ -10,6 +10,7 @@ use OpenSeam\Core\Scan\CardLayout;
 use OpenSeam\Core\Scan\CardView;
 use OpenSeam\Core\Scan\FoundCard;
 use OpenSeam\Core\Scan\Raster;
+use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\Tests\Support\PhotographedCard;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -45,6 +46,25 @@ final class SamplerScanTest extends TestCase
         $teacher->update(['unit' => 'in']);
         self::assertMatchesRegularExpression('/^0\.6\d\d\d ±0\.0\d\d\d$/', $this->actingAs($teacher->refresh())->sendPicture('/api/scans/sampler?lesson=first-seam', self::photo())->assertOk()->json('rows.0.readings')['seam.allowance'][2]);
         self::assertSame($before, DB::table('sample_photos')->count());
+    }
+
+    public function test_what_is_seen_or_not_is_typed_as_it_is_tapped_and_is_no_length_to_compare(): void
+    {
+        $teacher = $this->teacher();
+        $this->actingAs($teacher);
+        $piece = new DrawnPiece;
+        [$piece->widthMm, $piece->heightMm, $piece->marginMm] = [100.0, 90.0, 8.0];
+        foreach ([[22.0, 0.6], [50.0, 0.27], [78.0, 0.27]] as [$at, $length]) {
+            $piece->rows[] = ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $at, 'length' => $length, 'width' => 5.2, 'drift' => 0.0, 'wobble' => 0.0, 'from' => 15.0, 'to' => 75.0];
+        }
+        $rows = $this->sendPicture('/api/scans/sampler?lesson=satin-bar&dpi=300', $piece->draw(4))->assertOk()->assertJsonPath('cannot', null)->json('rows');
+        $readings = array_merge(...array_column($rows, 'readings'));
+        self::assertSame([['0'], ['1'], ['1']], [$readings['bar-1.closed'], $readings['bar-2.closed'], $readings['bar-3.closed']]);
+        $class = $this->sewingClass($teacher);
+        $checks = $this->postJson('/api/samples/preview', ['class' => $class->id, 'student' => $this->student($class), 'lesson' => 'satin-bar', 'faults' => [], 'readings' => $readings])->assertOk()->json('checks');
+        self::assertSame(['not-yet', 'met', 'met'], array_column(array_filter($checks, fn (array $c): bool => str_ends_with($c['key'], '.closed')), 'verdict'));
+        $send = ['id' => '01JZZZZZZZZZZZZZZZZZZZZZ77', 'lesson' => 'satin-bar', 'ruler' => ['bar-2.closed' => ['1']], 'camera' => ['bar-2.closed' => ['1']]];
+        $this->assertProblem($this->postJson('/api/camera/samples', $send), 422, 'ruler', 'both by ruler and by camera');
     }
 
     public function test_what_the_line_measures_is_kept_with_the_studio_and_scales_what_is_read(): void

@@ -1,9 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { MantineProvider } from '@mantine/core'
 import { render, screen } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { Problem, type View } from '../../resources/js/api/client'
 import { Differences } from '../../resources/js/features/look/Differences'
 import { Found, FoundRows } from '../../resources/js/features/look/Found'
+import { WhichPiece } from '../../resources/js/features/look/Photograph'
 import { cannotSay, readingsOf, readOf } from '../../resources/js/features/look/picture'
 import { pictures, type TakenPicture } from '../../resources/js/keeping/pictures'
 
@@ -108,6 +110,20 @@ describe('what a picture says', () => {
         expect(screen.getByText('Corners')).toBeTruthy()
     })
 
+    it('is said in words where nothing is measured', () => {
+        const fields = [
+            { key: 'sewn.bars', label: 'Bars span both sides', kind: 'yes-no', options: [] },
+            { key: 'sewn.shows', label: 'Cloth between the stitches', kind: 'choice', options: ['none on either side', 'a little'] },
+        ]
+        const hole = { id: 'buttonhole', rows: [{ id: 'sewn', fields }] } as unknown as View['LessonView']
+        const { unmount } = render(<FoundRows lesson={hole} found={found(row({ readings: { 'sewn.bars': ['0'], 'sewn.shows': ['0'] } }))} />)
+        expect(screen.getByText('no')).toBeTruthy()
+        expect(screen.getByText('none on either side')).toBeTruthy()
+        unmount()
+        render(<FoundRows lesson={hole} found={found(row({ readings: { 'sewn.bars': ['1'] } }))} />)
+        expect(screen.getByText('yes')).toBeTruthy()
+    })
+
     it('names stitches that look skipped, and uneven ones only beyond what a machine does', () => {
         const { unmount } = render(<FoundRows lesson={lesson} found={found(row({ skipped: [[3, 4]], uneven: 0.15 }))} />)
         expect(screen.getByText('1 stitch is twice as long as the others: was one skipped?')).toBeTruthy()
@@ -184,5 +200,25 @@ describe('ruler beside camera, drawn', () => {
     it('is in the reader’s unit', () => {
         expect(drawn('mm').textContent).toContain('+0.6 mm')
         expect(drawn('in').textContent).toContain('+0.024 in')
+    })
+})
+
+describe('which piece of a sampler is photographed', () => {
+    const shown = (pictured: { id: string; title: string }[]) =>
+        render(
+            <MantineProvider>
+                <WhichPiece lesson={{ pictured } as never} piece="a" onChange={() => undefined} />
+            </MantineProvider>,
+        )
+
+    it('is asked where there are several, and only there', () => {
+        const { unmount } = shown([{ id: 'a', title: 'First' }])
+        expect(screen.queryByLabelText('Which piece')).toBeNull()
+        unmount()
+        shown([
+            { id: 'a', title: 'First' },
+            { id: 'b', title: 'Second' },
+        ])
+        expect(screen.getAllByDisplayValue('First').length).toBeGreaterThan(0)
     })
 })
