@@ -26,8 +26,9 @@ final readonly class ReadStretches
     /**
      * @param  list<Stretch>  $all
      * @param  array<int, ReadRow>  $read  by stretch
+     * @param  array<int, DenseBand|null>  $bands  by stretch, where single stitches are not told apart
      */
-    private function __construct(private FoundPiece $piece, private array $all, public array $read, private bool $turned) {}
+    private function __construct(private FoundPiece $piece, private array $all, public array $read, private array $bands, private bool $turned) {}
 
     /** @param  bool  $turned  as if it lay upside down */
     public static function of(FoundPiece $found, Sampler $sampler, Piece $piece, bool $turned = false): self
@@ -45,7 +46,16 @@ final readonly class ReadStretches
             $read[$k] = ReadRow::find($found, $side, $stretch->about, $stretch->isZigzag(), $marks, $stretch->reach($all), [$from + self::ENDS_MM, $to - self::ENDS_MM]);
         }
 
-        return new self($found, $all, $read, $turned);
+        // Laid the other way round a piece is told by its rows.
+        $dense = $turned ? [] : array_filter($all, fn (Stretch $s): bool => array_filter($s->row->fields, fn (Field $f): bool => self::isDense($s->row, PictureValue::askedBy($s->row, $f))) !== []);
+
+        return new self($found, $all, $read, array_map(fn (Stretch $s): ?DenseBand => DenseBand::in($found, $s->side, $s->about, $s->reach($all), [$s->from - self::BEYOND_MM, $s->to + self::BEYOND_MM]), $dense), $turned);
+    }
+
+    /** Whether it is read of thread that lies so close that no single stitch is told apart. */
+    private static function isDense(Row $row, ?PictureValue $what): bool
+    {
+        return in_array($what, [PictureValue::Sides, PictureValue::Gap, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars], true) || ($what === PictureValue::Width && $row->stitch->kind->dense);
     }
 
     /** Whether a picture of this piece tells a reading. */
@@ -70,7 +80,7 @@ final readonly class ReadStretches
         if ($what === PictureValue::Spacing) {
             return array_map(fn (Mark $m): ?Reading => $m->corner === null ? $this->between(...self::ends($this->all, $row, $m)) : $this->corner(self::ends($this->all, $row, $m)[0] ?? null, $row, $m->corner), $field->marks);
         }
-        $dense = in_array($what, [PictureValue::Sides, PictureValue::Gap, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars], true) || ($what === PictureValue::Width && $row->stitch->kind->dense);
+        $dense = self::isDense($row, $what);
         if ($k === null || (! $dense && ($this->read[$k]->cannot ?? null) !== null)) {
             return [];
         }
@@ -82,10 +92,10 @@ final readonly class ReadStretches
             PictureValue::Start => [$this->start($k, $row)],
             PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
             PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
-            PictureValue::Closed => self::step($this->band($k)?->isClosed(), 1.0, 0.0),
+            PictureValue::Closed => self::step(($this->bands[$k] ?? null)?->isClosed(), 1.0, 0.0),
             // Whether it is a little or clearly nobody tells by a picture: only where none shows.
-            PictureValue::Shows => self::step($this->band($k)?->areSidesClosed(), 0.0, null),
-            PictureValue::Bars => self::step($this->band($k)?->doBarsSpan(), 1.0, 0.0),
+            PictureValue::Shows => self::step(($this->bands[$k] ?? null)?->areSidesClosed(), 0.0, null),
+            PictureValue::Bars => self::step(($this->bands[$k] ?? null)?->doBarsSpan(), 1.0, 0.0),
             default => [],
         };
     }
@@ -286,7 +296,7 @@ final readonly class ReadStretches
     /** @return list<Reading|null> */
     private function widths(int $k, Field $field): array
     {
-        $band = $this->band($k);
+        $band = $this->bands[$k] ?? null;
 
         return array_map(fn (Mark $m): ?Reading => $band?->widthAt($m->atMm ?? 0.0), $field->marks);
     }
@@ -302,16 +312,9 @@ final readonly class ReadStretches
     /** @return list<Reading>|null left side, right side, gap */
     private function hole(int $k): ?array
     {
-        $hole = $this->band($k)?->hole();
+        $hole = ($this->bands[$k] ?? null)?->hole();
 
         // Seen from the right edge the right side comes first.
         return $hole === null ? null : (in_array($this->all[$k]->side, ['right', 'bottom'], true) ? [$hole[1], $hole[0], $hole[2]] : $hole);
-    }
-
-    private function band(int $k): ?DenseBand
-    {
-        $stretch = $this->all[$k];
-
-        return DenseBand::in($this->piece, $stretch->side, $stretch->about, $stretch->reach($this->all), [$stretch->from - self::BEYOND_MM, $stretch->to + self::BEYOND_MM]);
     }
 }
