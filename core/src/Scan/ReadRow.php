@@ -137,9 +137,10 @@ final readonly class ReadRow
             }
             [$from, $to] = [(int) round(self::SHORTEST_MM / RowStrip::STEP_MM), (int) round($longest / RowStrip::STEP_MM)];
             $ground = self::ground($strip, $trace, $slow);
-            $found = Repeats::find(self::without($signal, $ground), $from, $to, $alike);
-            // A weave that is fainter than that in what the row shows is not what repeats in it.
-            $stripes = Signal::power($ground) / 3 < self::FAINT * Signal::power($signal) ? null : Repeats::find($ground, $from, 2 * $to);
+            // A weave that is fainter than that in what the row shows is not what repeats in it, and nothing of it is to be taken away.
+            $faint = Signal::power($ground) / 3 < self::FAINT * Signal::power($signal);
+            $found = Repeats::find($faint ? $signal : self::without($signal, $ground), $from, $to, $alike);
+            $stripes = $faint ? null : Repeats::find($ground, $from, 2 * $to);
             if ($found !== null && ($stripes === null || ! self::isOf($found[0], $stripes[0]))) {
                 return Reading::combined($found[0] * RowStrip::STEP_MM, $found[1] * RowStrip::STEP_MM, 0.004 * $found[0] * RowStrip::STEP_MM);
             }
