@@ -109,7 +109,7 @@ final readonly class DenseBand
     /** Whether no cloth is seen between the stitches of satin; null: it cannot be told. */
     public function isClosed(): ?bool
     {
-        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        $whole = $this->whole();
         $side = $whole === null ? [] : self::bands($this->across((int) $whole[0], (int) $whole[1]));
 
         return $whole === null || count($side) !== 1 ? null : $this->closed($side[0], $whole);
@@ -151,6 +151,12 @@ final readonly class DenseBand
         return in_array(false, $span, true) ? false : (in_array(null, $span, true) ? null : true);
     }
 
+    /** @return array{float, float}|null from its first thread along to its last */
+    private function whole(): ?array
+    {
+        return self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+    }
+
     /**
      * A buttonhole from end to end, and its two sides between the bars, which lie over both.
      *
@@ -158,7 +164,7 @@ final readonly class DenseBand
      */
     private function sides(): ?array
     {
-        $whole = self::span(self::bands($this->along(0, count($this->strip->thread[0]) - 1)));
+        $whole = $this->whole();
         if ($whole === null) {
             return null;
         }

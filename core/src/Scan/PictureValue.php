@@ -58,8 +58,7 @@ enum PictureValue: string
     public static function askedBy(Row $row, Field $field): ?self
     {
         $kind = $row->stitch->kind;
-        $zigzagged = $kind->plainZigzag;
-        $zigzag = $zigzagged && ! $kind->dense;
+        $zigzag = $kind->plainZigzag && ! $kind->dense;
         $lengths = $field->kind === FieldKind::Lengths;
         $at = $lengths && ($field->marks[0] ?? null)?->atMm !== null;
 
@@ -69,7 +68,7 @@ enum PictureValue: string
             $kind->generator === 'buttonhole' && $at && count($field->marks) === 2 && self::draws($field, 'sewn_mm') && self::draws($field, 'overrun_mm') => self::Sides,
             $kind->generator === 'buttonhole' && $field->kind === FieldKind::Length && self::draws($field, 'gap_mm') => self::Gap,
             ($zigzag && $field->kind === FieldKind::Length || $kind->dense && $kind->generator === 'pattern' && $at) && self::drawsAsWide($field) => self::Width,
-            $field->kind === FieldKind::YesNo && $zigzagged && $kind->dense && self::opens($field) => self::Closed,
+            $field->kind === FieldKind::YesNo && $kind->plainZigzag && $kind->dense && self::opens($field) => self::Closed,
             $field->kind === FieldKind::Choice && $kind->generator === 'buttonhole' && self::thins($field) => self::Shows,
             $field->kind === FieldKind::YesNo && $kind->generator === 'buttonhole' && self::opensBars($field) => self::Bars,
             // One with a picture of its own is of something else: a ribbon, a tuck. Of what swings nobody says whether its middle or its points are meant.
