@@ -7,9 +7,6 @@ import { t } from '../text/words'
 import { cx } from './dress'
 import { StepField } from './StepField'
 
-/** An Enter so soon after an answer belongs to it: the field has gone on already. */
-export const AFTER_ANSWER_MS = 600
-
 interface Props {
     field: View['FieldView']
     unit: 'mm' | 'in'

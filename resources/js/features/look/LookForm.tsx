@@ -12,8 +12,9 @@ import { MOST_PHOTOS, takePhoto } from '../../keeping/photos'
 import { keepSample, waitingOf } from '../../keeping/spool'
 import { t } from '../../text/words'
 import { ByEye } from '../../ui/ByEye'
-import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
+import { ReadingField } from '../../ui/ReadingField'
 import { Trouble } from '../../ui/Trouble'
+import { useGoingOn } from '../../ui/useGoingOn'
 import { KeptAnswers } from '../workshop/KeptAnswers'
 import { ChooseLesson } from './ChooseLesson'
 import { cx } from './dress'
@@ -47,7 +48,7 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     const [choice, setChoice] = useState<{ body: View['ChoiceBody']; title: string } | null>(null)
     const form = useRef<HTMLFormElement>(null)
     const started = useRef(false)
-    const answered = useRef(0)
+    const going = useGoingOn(form)
     useEffect(() => {
         if (started.current) return
         started.current = true
@@ -86,24 +87,19 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
     const down = noLine(sample.judged.error)
     // It may be kept as soon as it is typed: what the server finds then is said on the form.
     const pending = sample.touched && !down && (sample.judged.isFetching || sample.judged.isPlaceholderData || sample.unsettled)
-    // While what was wrong may still be wrong, it is not kept.
+    // While what was wrong may still be wrong, it is not kept; also where it was said while somebody typed on.
     const [wasWrong, setWasWrong] = useState(false)
-    if (!pending && wasWrong !== (wrong !== null)) setWasWrong(wrong !== null)
+    if (wrong !== null ? !wasWrong : !pending && wasWrong) setWasWrong(wrong !== null)
     const ready = sample.touched && wrong === null && (down || (pending ? !wasWrong : judged?.verdict != null))
-    const goOn = (from: Element | null) => {
-        const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
-        fields[fields.findIndex((field) => field === from) + 1]?.focus()
-    }
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
-        if (event.key !== 'Enter') answered.current = 0
+        going.onKey(event.key)
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
             event.preventDefault()
             if (ready && !keep.isPending) keep.mutate(false)
         } else if (event.key === 'Enter' && target.hasAttribute('data-reading')) {
             event.preventDefault()
-            // Whoever answers and presses Enter means the answer.
-            if (Date.now() - answered.current > AFTER_ANSWER_MS) goOn(target)
+            if (!going.belongsToAnswer()) going.goOn(target)
         } else if (/^[1-9]$/.test(event.key) && (event.altKey || target.classList.contains('faults'))) {
             const fault = lesson.faults[Number(event.key) - 1]
             if (fault === undefined) return
@@ -205,10 +201,7 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                                                 problemAt={where?.[2] === undefined ? null : Number(where[2])}
                                                 onChange={(i, v) => sample.setReading(field.key, i, field.size, v)}
                                                 onEye={(i) => setEye({ key: field.key, index: i })}
-                                                onAnswered={() => {
-                                                    answered.current = Date.now()
-                                                    goOn(document.activeElement)
-                                                }}
+                                                onAnswered={going.onAnswered}
                                             />
                                             {row.checks
                                                 .filter((c) => c.reading === field.key)

@@ -12,8 +12,9 @@ import { clock, isoDay } from '../../text/time'
 import { t } from '../../text/words'
 import { ByEye } from '../../ui/ByEye'
 import { Choice } from '../../ui/Choice'
-import { AFTER_ANSWER_MS, ReadingField } from '../../ui/ReadingField'
+import { ReadingField } from '../../ui/ReadingField'
 import { Trouble, Waiting } from '../../ui/Trouble'
+import { useGoingOn } from '../../ui/useGoingOn'
 import { Word } from '../../ui/Word'
 import { SamplePanel } from '../sample/SamplePanel'
 import { cx } from './dress'
@@ -140,7 +141,7 @@ function Walk(props: WalkProps) {
     // Where the ruler is laid.
     const [eye, setEye] = useState<{ key: string; index: number } | null>(null)
     const form = useRef<HTMLFormElement>(null)
-    const answered = useRef(0)
+    const going = useGoingOn(form)
     // Kept a moment ago: known here before the list has been read again.
     const finished = useRef(new Set<string>())
     const at = students.findIndex((s) => s.student === chosen)
@@ -205,21 +206,14 @@ function Walk(props: WalkProps) {
             void readAgain('sample')
         },
     })
-    /** To the next field; false: this is the last one. */
-    const goOn = (from: Element | null): boolean => {
-        const fields = [...(form.current?.querySelectorAll<HTMLElement>('[data-reading]') ?? [])]
-        const next = fields[fields.findIndex((field) => field === from) + 1]
-        next?.focus()
-        return next !== undefined
-    }
     const onKey = (event: KeyboardEvent<HTMLFormElement>) => {
         const target = event.target as HTMLElement
-        if (event.key !== 'Enter') answered.current = 0
+        going.onKey(event.key)
         if (event.key !== 'Enter' || !target.hasAttribute('data-reading')) return
         event.preventDefault()
-        // Whoever answers and presses Enter means the answer; after the last one Enter keeps.
-        if (Date.now() - answered.current < AFTER_ANSWER_MS) return
-        if (!goOn(target) && touched && !keep.isPending) keep.mutate()
+        if (going.belongsToAnswer()) return
+        // After the last one Enter keeps.
+        if (!going.goOn(target) && touched && !keep.isPending) keep.mutate()
     }
     const word = (student: string) => {
         const key = WORDS[done.get(student)?.verdict ?? said[student] ?? '']
@@ -284,10 +278,7 @@ function Walk(props: WalkProps) {
                             problemAt={null}
                             onChange={(i, v) => type(field, i, v)}
                             onEye={(i) => setEye({ key: field.key, index: i })}
-                            onAnswered={() => {
-                                // On the last one Enter keeps what was answered.
-                                answered.current = goOn(document.activeElement) ? Date.now() : 0
-                            }}
+                            onAnswered={going.onAnswered}
                         />
                     ))}
                     {here !== undefined && <ByEye lesson={lesson.id} classId={id} row={here} onTake={typeAll} />}
