@@ -15,7 +15,7 @@ listen.mode = 0660
 pm = static
 pm.max_children = $(workers)
 pm.max_requests = 2000
-request_terminate_timeout = 10s
+request_terminate_timeout = 20s
 clear_env = no
 catch_workers_output = no
 php_admin_value[memory_limit] = 256M
@@ -98,7 +98,7 @@ http {
             fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param SCRIPT_FILENAME $CODE/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_read_timeout 15s;
+            fastcgi_read_timeout 25s;
             fastcgi_pass unix:$WEB/run/fpm.sock;
         }
     }

@@ -17,7 +17,7 @@ final class TwoAtOnce
     private const SLOTS = 2;
 
     /** Longer than any calculation takes: a slot that was never given back is free again then. */
-    private const SECONDS = 12;
+    private const SECONDS = 25;
 
     /** A third and a fourth wait a little: who types fast on a slow computer asks again before the last answer is there. */
     private const WAITING = 2;

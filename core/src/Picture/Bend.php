@@ -36,12 +36,14 @@ final readonly class Bend
         public bool $nest = false,
         /** It ends in the open after this share of its length; 1: whole. */
         public float $whole = 1.0,
-        /** Forward and back at both ends, so many stitches. */
+        /** Forward and back at its ends, so many stitches. */
         public int $secured = 0,
         /** To one side at half its way, mm. */
         public float $stepMm = 0.0,
         /** Every so many stitches the thread is gone for two; 0: whole. */
         public int $broken = 0,
+        /** Which end is secured: start, end or both. */
+        public string $securedAt = 'both',
     ) {}
 
     /** @throws InputError for an amount that no row has */
@@ -51,6 +53,7 @@ final readonly class Bend
             $d->numberWithin('offset_mm', 0.0, -20, 20), $d->numberWithin('drift_mm', 0.0, -20, 20), $d->numberWithin('wobble_mm', 0.0, 0, 10),
             $d->whole('skipped', 0), $d->numberWithin('loops_mm', 0.0, 0, 10), $d->flag('dots'), $d->numberWithin('tunnel_mm', 0.0, 0, 10), $d->numberWithin('puckers_mm', 0.0, 0, 10),
             $d->numberWithin('uneven', 0.0, 0, 1, 'of the length'), $d->flag('nest'), $d->numberWithin('whole', 1.0, 0.1, 1, 'of the row'), $d->whole('secured', 0), $d->numberWithin('step_mm', 0.0, -20, 20), $d->whole('broken', 0),
+            $d->among('secured_at', ['start', 'end', 'both'], 'both'),
         );
     }
 

@@ -44,7 +44,8 @@ final class StitchThread
             }
         }
         for ($i = 0; $i < $bend->secured && isset($points[$i + 1]); $i++) {
-            foreach ([[$points[$i], $points[$i + 1]], [$points[count($points) - 1 - $i], $points[count($points) - 2 - $i]]] as [$a, $b]) {
+            $ends = ['start' => [$points[$i], $points[$i + 1]], 'end' => [$points[count($points) - 1 - $i], $points[count($points) - 2 - $i]]];
+            foreach ($bend->securedAt === 'both' ? $ends : [$ends[$bend->securedAt]] as [$a, $b]) {
                 $pen->line($role, $a[0], $a[1] + 0.45, $b[0], $b[1] + 0.45);
             }
         }

@@ -38,7 +38,19 @@ final readonly class FoundPiece
     private static function find(LaidFlat $picture): self|CannotRead
     {
         $small = $picture->small(PieceOutline::SMALL);
-        $outline = PieceOutline::find($small, Lid::of($small));
+        $lid = Lid::of($small);
+        $found = self::about($picture, PieceOutline::find($small, $lid));
+        if ($found instanceof self) {
+            return $found;
+        }
+        // Ends of thread that hang from it make it look larger than it is, or reach out of the picture.
+        $bare = self::about($picture, PieceOutline::find($small, $lid, true));
+
+        return $bare instanceof self ? $bare : $found;
+    }
+
+    private static function about(LaidFlat $picture, PieceOutline|CannotRead $outline): self|CannotRead
+    {
         if (! $outline instanceof PieceOutline) {
             return $outline;
         }

@@ -42,10 +42,16 @@ enum PictureValue: string
     /** Whether both bars of a buttonhole span both sides. */
     case Bars = 'bars';
 
-    /** Lengths have an uncertainty, and a ruler reads them too; the others are seen or not. */
+    /** How many stitches were sewn back over its first ones. */
+    case BackAtStart = 'back-at-start';
+
+    /** How many were sewn back over its last ones. */
+    case BackAtEnd = 'back-at-end';
+
+    /** Lengths have an uncertainty, and a ruler reads them too; the others are seen or not, or counted. */
     public function isMeasured(): bool
     {
-        return ! in_array($this, [self::Closed, self::Shows, self::Bars], true);
+        return ! in_array($this, [self::Closed, self::Shows, self::Bars, self::BackAtStart, self::BackAtEnd], true);
     }
 
     /** @return list<self> */
@@ -71,6 +77,7 @@ enum PictureValue: string
             $field->kind === FieldKind::YesNo && $kind->plainZigzag && $kind->dense && self::opens($field) => self::Closed,
             $field->kind === FieldKind::Choice && $kind->generator === 'buttonhole' && self::thins($field) => self::Shows,
             $field->kind === FieldKind::YesNo && $kind->generator === 'buttonhole' && self::opensBars($field) => self::Bars,
+            $field->kind === FieldKind::Count && $row->run?->allowanceMm() !== null && ! $kind->swings() && ($end = self::securedAt($field)) !== null => $end === 'start' ? self::BackAtStart : self::BackAtEnd,
             // One with a picture of its own is of something else: a ribbon, a tuck. Of what swings nobody says whether its middle or its points are meant.
             $at && $field->looks === [] && $row->run?->allowanceMm() !== null && ! $kind->swings() => self::Allowance,
             $lengths && $field->marks !== [] && array_filter($field->marks, fn (Mark $m): bool => $m->corner === null && ($m->from === null || $m->to === null)) === [] => self::Spacing,
@@ -82,6 +89,21 @@ enum PictureValue: string
     private static function draws(Field $field, string $place): bool
     {
         return array_filter($field->looks, fn ($look): bool => is_array($look->raw()[$place] ?? null) && array_key_exists('reading', $look->raw()[$place])) !== [];
+    }
+
+    /** The one end that its picture secures with as many stitches as are read. */
+    private static function securedAt(Field $field): ?string
+    {
+        foreach ($field->looks as $look) {
+            foreach ($look->has('rows') ? $look->parts('rows') : [] as $drawn) {
+                $bend = $drawn->has('bend') ? $drawn->part('bend') : null;
+                if ($bend !== null && is_array($bend->raw()['secured'] ?? null) && in_array($bend->raw()['secured_at'] ?? '', ['start', 'end'], true)) {
+                    return $bend->text('secured_at');
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The stitches of its second picture lie further apart than those of its first. */

@@ -30,18 +30,23 @@ final readonly class PieceOutline
     /** Of the rim: more of it is not the lid. */
     private const MOST_STRANGE = 0.12;
 
+    /** Thinner than twice that and one is a thread that hangs from it, pixels. */
+    private const THIN = 2;
+
     /** @param  list<array{float, float}>  $corners  of the rectangle, one after the other clockwise, as shares of the picture's sides */
     private function __construct(public array $corners) {}
 
-    public static function find(Raster $small, Lid $lid): self|CannotRead
+    /** @param  bool  $bare  without the ends of thread that hang from it */
+    public static function find(Raster $small, Lid $lid, bool $bare = false): self|CannotRead
     {
-        $found = $lid->strange > self::MOST_STRANGE ? CannotRead::CutOff : self::among(self::mask($small, $lid), $small);
+        $among = fn (array $mask): self|CannotRead => self::among($bare ? self::opened($mask, $small->width) : $mask, $small);
+        $found = $lid->strange > self::MOST_STRANGE ? CannotRead::CutOff : $among(self::mask($small, $lid));
         if ($found instanceof self) {
             return $found;
         }
         // Under a shadow the lid is no smooth surface: what can be reached from the rim is the lid.
         $grown = GrownLid::mask($small);
-        $again = $grown === null ? $found : self::among($grown, $small);
+        $again = $grown === null ? $found : $among($grown);
 
         return $again instanceof self ? $again : $found;
     }
@@ -69,6 +74,53 @@ final readonly class PieceOutline
         }
 
         return new self(array_map(fn (array $p): array => [($p[0] + 0.5) / $w, ($p[1] + 0.5) / $h], $corners));
+    }
+
+    /**
+     * What is left when all that is thin is taken away: made smaller by a few pixels all about, and as large as before again
+     * (an opening; Matheron, 1975).
+     *
+     * @param  list<int>  $mask
+     * @return list<int>
+     */
+    private static function opened(array $mask, int $w): array
+    {
+        $whole = (2 * self::THIN + 1) ** 2;
+        $kept = array_map(fn (int $n): int => $n === $whole ? 1 : 0, self::near($mask, $w));
+
+        return array_map(fn (int $n): int => $n > 0 ? 1 : 0, self::near($kept, $w));
+    }
+
+    /**
+     * @param  list<int>  $mask
+     * @return list<int> how many of the pixels about each are set, itself too
+     */
+    private static function near(array $mask, int $w): array
+    {
+        $sum = function (array $of, int $step, int $n, int $from): array {
+            $sums = [];
+            $here = 0;
+            for ($i = 0; $i < $n + self::THIN; $i++) {
+                $here += $i < $n ? $of[$from + $i * $step] : 0;
+                $here -= $i > 2 * self::THIN ? $of[$from + ($i - 2 * self::THIN - 1) * $step] : 0;
+                $i < self::THIN || $sums[$from + ($i - self::THIN) * $step] = $here;
+            }
+
+            return $sums;
+        };
+        $h = intdiv(count($mask), $w);
+        $level = $upright = [];
+        for ($y = 0; $y < $h; $y++) {
+            $level += $sum($mask, 1, $w, $y * $w);
+        }
+        for ($x = 0; $x < $w; $x++) {
+            foreach ($sum($level, $w, $h, $x) as $at => $n) {
+                $upright[$at] = $n;
+            }
+        }
+        ksort($upright);
+
+        return array_values($upright);
     }
 
     /** @return list<int> 1 where the picture is not the lid */

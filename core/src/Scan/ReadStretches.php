@@ -27,8 +27,9 @@ final readonly class ReadStretches
      * @param  list<Stretch>  $all
      * @param  array<int, ReadRow>  $read  by stretch
      * @param  array<int, DenseBand|null>  $bands  by stretch, where single stitches are not told apart
+     * @param  array<int, RowEnds|null>  $ends  by stretch, where it is asked how it begins or ends
      */
-    private function __construct(private FoundPiece $piece, private array $all, public array $read, private array $bands, private bool $turned) {}
+    private function __construct(private FoundPiece $piece, private array $all, public array $read, private array $bands, private array $ends, private bool $turned) {}
 
     /** @param  bool  $turned  as if it lay upside down */
     public static function of(FoundPiece $found, Sampler $sampler, Piece $piece, bool $turned = false): self
@@ -47,9 +48,21 @@ final readonly class ReadStretches
         }
 
         // Laid the other way round a piece is told by its rows.
-        $dense = $turned ? [] : array_filter($all, fn (Stretch $s): bool => array_filter($s->row->fields, fn (Field $f): bool => self::isDense($s->row, PictureValue::askedBy($s->row, $f))) !== []);
+        $asked = fn (callable $of): array => $turned ? [] : array_filter($all, fn (Stretch $s): bool => array_filter($s->row->fields, fn (Field $f): bool => $of($s->row, PictureValue::askedBy($s->row, $f))) !== []);
+        $bands = array_map(fn (Stretch $s): ?DenseBand => DenseBand::in($found, $s->side, $s->about, $s->reach($all), [$s->from - self::BEYOND_MM, $s->to + self::BEYOND_MM]), $asked(self::isDense(...)));
+        $ends = [];
+        foreach ($asked(self::isOfAnEnd(...)) as $k => $stretch) {
+            $away = array_map(fn (array $a): float => $a[1]->value, $read[$k]->allowance ?? []);
+            $ends[$k] = $away === [] ? null : RowEnds::in($found, $stretch->side, array_sum($away) / count($away));
+        }
 
-        return new self($found, $all, $read, array_map(fn (Stretch $s): ?DenseBand => DenseBand::in($found, $s->side, $s->about, $s->reach($all), [$s->from - self::BEYOND_MM, $s->to + self::BEYOND_MM]), $dense), $turned);
+        return new self($found, $all, $read, $bands, $ends, $turned);
+    }
+
+    /** Whether it is read of where a row begins or ends. */
+    private static function isOfAnEnd(Row $row, ?PictureValue $what): bool
+    {
+        return in_array($what, [PictureValue::Start, PictureValue::BackAtStart, PictureValue::BackAtEnd], true);
     }
 
     /** Whether it is read of thread that lies so close that no single stitch is told apart. */
@@ -89,7 +102,9 @@ final readonly class ReadStretches
             PictureValue::Allowance => array_map(fn (Mark $m): ?Reading => $this->at($k, $m->atMm ?? -1.0), $field->marks),
             PictureValue::Length => self::counted($field, $this->read[$k]->length ?? null, $this->all[$k]->to - $this->all[$k]->from - 2 * self::ENDS_MM),
             PictureValue::Width => $dense ? $this->widths($k, $field) : [$this->read[$k]->width ?? null],
-            PictureValue::Start => [$this->start($k, $row)],
+            PictureValue::Start => [($this->ends[$k] ?? null)?->free($this->isBackward($k, $row))],
+            PictureValue::BackAtStart => $this->back($k, $row, false),
+            PictureValue::BackAtEnd => $this->back($k, $row, true),
             PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
             PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
             PictureValue::Closed => self::step(($this->bands[$k] ?? null)?->isClosed(), 1.0, 0.0),
@@ -246,15 +261,21 @@ final readonly class ReadStretches
         return Reading::of($ahead ? $stretch->about - $is->value : $is->value - $stretch->about, $is->u);
     }
 
-    /** From the edge that it is begun at. */
-    private function start(int $k, Row $row): ?Reading
+    /** Whether it was sewn towards the beginning of its edge. */
+    private function isBackward(int $k, Row $row): bool
     {
-        $away = array_map(fn (array $a): float => $a[1]->value, $this->read[$k]->allowance ?? []);
-        $stretch = $this->all[$k];
         [$from, $to] = [$row->path->corners[0] ?? [0.0, 0.0], $row->path->corners[1] ?? [0.0, 0.0]];
-        $backward = $stretch->isUpright() ? $from[1] > $to[1] : $from[0] > $to[0];
 
-        return $away === [] ? null : RowEnds::of($this->piece, $stretch->side, array_sum($away) / count($away))[$backward ? 1 : 0];
+        return $this->all[$k]->isUpright() ? $from[1] > $to[1] : $from[0] > $to[0];
+    }
+
+    /** @return list<Reading> stitches sewn back over its first or its last ones */
+    private function back(int $k, Row $row, bool $atEnd): array
+    {
+        $length = $this->read[$k]->length ?? null;
+        $back = $length === null ? null : ($this->ends[$k] ?? null)?->back($atEnd !== $this->isBackward($k, $row), $length->value);
+
+        return $back === null ? [] : [Reading::exact((float) $back)];
     }
 
     /** @return list<array{float, float}> where single stitches of a row are twice as long as the others, mm of the picture laid flat */

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace OpenSeam\Core\Tests\Scan;
 
 use OpenSeam\Core\Compute\Registry;
+use OpenSeam\Core\Scan\FoundPiece;
+use OpenSeam\Core\Scan\Raster;
+use OpenSeam\Core\Scan\RowEnds;
+use OpenSeam\Core\Scan\Sampled;
 use OpenSeam\Core\Tests\Support\CrispPiece;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -46,5 +50,31 @@ final class CrispPieceTest extends TestCase
             self::assertEqualsWithDelta(1.0, (float) ($rows[$i]['length']['mm'] ?? 0.0) / $row['length'], 0.02, $what);
             $row['zigzag'] ? self::assertEqualsWithDelta($row['width'], (float) ($rows[$i]['width']['mm'] ?? 0.0), 0.25, $what) : self::assertNull($rows[$i]['width'], $what);
         }
+    }
+
+    public function test_stitches_sewn_back_at_both_ends_are_counted(): void
+    {
+        $told = 0;
+        foreach ([1, 2, 3, 7, 11] as $seed) {
+            $piece = new CrispPiece($seed);
+            $once = new Sampled(Raster::read($piece->draw()), 25.4 / $piece->dpi);
+            $piece = new CrispPiece($seed);
+            $piece->back = [2, 3, 4][$seed % 3];
+            $tied = new Sampled(Raster::read($piece->draw()), 25.4 / $piece->dpi);
+            foreach ([[$once, null], [$tied, $piece->back]] as [$picture, $back]) {
+                $found = FoundPiece::in($picture);
+                self::assertInstanceOf(FoundPiece::class, $found);
+                foreach ($piece->rows as $row) {
+                    if (! $row['zigzag']) {
+                        $ends = RowEnds::in($found, $piece->edge, $row['at']);
+                        self::assertNotNull($ends);
+                        // That there are none is never told.
+                        self::assertSame([$back, $back], [$ends->back(false, $row['length']), $ends->back(true, $row['length'])], "lot $seed, {$row['length']} mm");
+                        $told++;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(10, $told);
     }
 }

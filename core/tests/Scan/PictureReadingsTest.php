@@ -37,6 +37,13 @@ final class PictureReadingsTest extends TestCase
         self::assertSame('drift', $grade->checks[1]->result->figures['pattern'] ?? null);
     }
 
+    public function test_what_is_counted_is_typed_as_a_whole_number_in_any_unit(): void
+    {
+        $field = Fixtures::bundle()->lesson('first-seam')->sampler->rows['seam']->fields['back-start'];
+        self::assertSame(['3'], PictureReadings::typedEach($field, [3.0], [0.0], Unit::Millimetre));
+        self::assertSame(['3'], PictureReadings::typedEach($field, [3.0], [0.0], Unit::Inch));
+    }
+
     public function test_a_stitch_becomes_a_count_over_a_span(): void
     {
         $lesson = Fixtures::bundle()->lesson('length-ladder');

@@ -13,6 +13,7 @@ use OpenSeam\Core\Scan\SamplerScan;
 use OpenSeam\Core\Scan\ScannedRow;
 use OpenSeam\Core\Tests\Support\DrawnPiece;
 use OpenSeam\Core\Tests\Support\Fixtures;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** A lesson's own sampler, laid over a piece that was drawn by other code. */
@@ -122,6 +123,38 @@ final class SamplerScanTest extends TestCase
         $scan = self::scan($piece, 'first-seam');
         self::assertArrayNotHasKey('start-in', $scan->rows[0]->readings);
         self::assertArrayHasKey('allowance', $scan->rows[0]->readings);
+    }
+
+    /** @return iterable<string, array{list<list<array{float, float}>>, bool, bool}> tails, whether the start and the back stitches there are told */
+    public static function tails(): iterable
+    {
+        // Every sample has them: a hand’s breadth at each end.
+        yield 'cut off' => [[], true, true];
+        yield 'hanging over both edges' => [[[[84.4, 4.0], [85.4, -3.0], [90.0, -6.0], [80.0, -6.5]], [[84.4, 146.0], [87.0, 152.0], [76.0, 156.0]]], false, false];
+        yield 'out of the picture' => [[[[84.4, 4.0], [92.0, -9.0]], [[84.4, 146.0], [80.0, 160.0]]], true, true];
+        yield 'over the nearest edge' => [[[[84.4, 4.0], [100.0, 3.0], [106.0, 30.0]], [[84.4, 146.0], [99.0, 140.0], [106.0, 120.0], [104.0, 60.0]]], true, true];
+        yield 'across the piece' => [[[[84.4, 4.0], [72.0, 14.0], [60.0, 12.0], [45.0, 20.0]]], true, true];
+    }
+
+    /** @param  list<list<array{float, float}>>  $tails */
+    #[DataProvider('tails')]
+    public function test_a_seam_that_is_sewn_back_at_both_ends_is_read_with_its_tails(array $tails, bool $tellsStart, bool $tellsBack): void
+    {
+        $piece = self::piece(100.0, 150.0);
+        $piece->rows[] = ['stitch' => 'straight', 'edge' => 'right', 'at' => 15.6, 'length' => 2.5, 'width' => 0.0, 'drift' => 0.5, 'wobble' => 0.1, 'from' => 4.0, 'to' => 146.0];
+        [$piece->tied, $piece->tails] = [[[3, 3]], $tails];
+        $scan = self::scan($piece, 'first-seam', 5);
+        self::assertNull($scan->cannot);
+        $row = $scan->rows[0];
+        foreach (self::lesson('first-seam')->sampler->rows['seam']->fields['allowance']->marks as $i => $mark) {
+            self::assertEqualsWithDelta($piece->allowance(0, $mark->atMm ?? 0.0), self::values($row, 'allowance')[$i], 0.15);
+        }
+        self::assertSame([], $row->skipped);
+        self::assertLessThan(0.06, $row->uneven);
+        self::assertSame($tellsStart, isset($row->readings['start-in']));
+        self::assertSame($tellsBack ? [3.0] : null, isset($row->readings['back-start']) ? self::values($row, 'back-start') : null);
+        // What is told is right, where it is told.
+        self::assertSame([3.0], isset($row->readings['back-end']) ? self::values($row, 'back-end') : [3.0]);
     }
 
     public function test_single_stitches_that_were_missed_are_named_and_no_others(): void

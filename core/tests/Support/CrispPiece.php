@@ -29,6 +29,9 @@ final class CrispPiece
     /** @var list<array{zigzag: bool, at: float, drift: float, length: float, width: float, from: float, to: float}> lengths in mm, at in the middle of its edge */
     public readonly array $rows;
 
+    /** Stitches sewn back at both ends of each straight row and forward again, hole beside hole and a twentieth shorter. */
+    public int $back = 0;
+
     private Randomizer $lot;
 
     public function __construct(int $seed)
@@ -97,15 +100,28 @@ final class CrispPiece
         $row = $this->rows[$i];
         $swing = $row['width'] / 2;
         for ($s = $row['from']; $s + $row['length'] <= $row['to']; $s += $row['length']) {
-            [$a, $b] = [[$s, $this->allowance($i, $s) + $swing], [$s + $row['length'], $this->allowance($i, $s + $row['length']) - $swing]];
+            $this->stitch($i, $bar, $s, $row['length'], $swing, 0.0);
             $swing = -$swing;
-            $long = hypot($b[0] - $a[0], $b[1] - $a[1]);
-            [$u, $v] = [($b[0] - $a[0]) / $long, ($b[1] - $a[1]) / $long];
-            $gap = $row['zigzag'] ? 0.05 : 0.2;
-            $bar(array_map(fn (array $p): array => match ($this->edge) {
-                'left' => [$p[1], $p[0]], 'right' => [$this->widthMm - $p[1], $p[0]], 'top' => $p, default => [$p[0], $this->heightMm - $p[1]]
-            }, [[$a[0] + $gap * $u - 0.18 * $v, $a[1] + $gap * $v + 0.18 * $u], [$b[0] - $gap * $u - 0.18 * $v, $b[1] - $gap * $v + 0.18 * $u], [$b[0] - $gap * $u + 0.18 * $v, $b[1] - $gap * $v - 0.18 * $u], [$a[0] + $gap * $u + 0.18 * $v, $a[1] + $gap * $v - 0.18 * $u]]));
         }
+        foreach ($row['zigzag'] || $this->back === 0 ? [] : [0.95 * $row['length'], 1.0 * $row['length']] as $pass => $long) {
+            for ($k = 0; $k < $this->back; $k++) {
+                $this->stitch($i, $bar, $row['from'] + $this->back * $row['length'] - ($k + 1) * $long, $long, 0.0, $pass === 0 ? 0.16 : -0.14);
+                $this->stitch($i, $bar, $s - $this->back * $row['length'] + $k * $long, $long, 0.0, $pass === 0 ? -0.15 : 0.12);
+            }
+        }
+    }
+
+    /** @param  callable(list<array{float, float}>): mixed  $bar */
+    private function stitch(int $i, callable $bar, float $s, float $length, float $swing, float $aside): void
+    {
+        $row = $this->rows[$i];
+        [$a, $b] = [[$s, $this->allowance($i, $s) + $swing + $aside], [$s + $length, $this->allowance($i, $s + $length) - $swing + $aside]];
+        $long = hypot($b[0] - $a[0], $b[1] - $a[1]);
+        [$u, $v] = [($b[0] - $a[0]) / $long, ($b[1] - $a[1]) / $long];
+        $gap = $row['zigzag'] ? 0.05 : 0.2;
+        $bar(array_map(fn (array $p): array => match ($this->edge) {
+            'left' => [$p[1], $p[0]], 'right' => [$this->widthMm - $p[1], $p[0]], 'top' => $p, default => [$p[0], $this->heightMm - $p[1]]
+        }, [[$a[0] + $gap * $u - 0.18 * $v, $a[1] + $gap * $v + 0.18 * $u], [$b[0] - $gap * $u - 0.18 * $v, $b[1] - $gap * $v + 0.18 * $u], [$b[0] - $gap * $u + 0.18 * $v, $b[1] - $gap * $v - 0.18 * $u], [$a[0] + $gap * $u + 0.18 * $v, $a[1] + $gap * $v - 0.18 * $u]]));
     }
 
     private static function file(GdImage $image, string $kind): string

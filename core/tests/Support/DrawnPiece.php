@@ -62,6 +62,12 @@ final class DrawnPiece
     /** @var array<int, list<int>> stitches of a row that the machine missed, by number */
     public array $missed = [];
 
+    /** @var array<int, array{int, int}> of each row: back stitches at its start and at its end */
+    public array $tied = [];
+
+    /** @var list<list<array{float, float}>> ends of thread that hang from the piece or lie on it: from place to place, mm from its upper left corner */
+    public array $tails = [];
+
     /** Of each stitch’s length, as a part of it, from one to the next. */
     public float $uneven = 0.04;
 
@@ -107,6 +113,12 @@ final class DrawnPiece
         $this->layCloth($image, $place, $share, $px);
         foreach ($this->rows as $i => $row) {
             $this->sew($image, $i, $place, $share, $px);
+        }
+        imagesetthickness($image, max(2, (int) round(0.36 * $px)));
+        foreach ($this->tails as $tail) {
+            for ($i = 1; $i < count($tail); $i++) {
+                imageline($image, ...[...array_map(intval(...), $place(...$tail[$i - 1])), ...array_map(intval(...), $place(...$tail[$i])), self::colour($image, $this->thread)]);
+            }
         }
         $small = imagecreatetruecolor(intdiv($w, self::OVER), intdiv($h, self::OVER));
         assert($small instanceof GdImage);
@@ -181,6 +193,7 @@ final class DrawnPiece
         $before = null;
         $swing = 1;
         $number = 0;
+        $holes = [];
         for ($along = ($row['from'] ?? 2.0) + $share() * $row['length']; $along < ($row['to'] ?? $long - 2.0); $along += $row['length'] * (1 + $this->uneven * ($share() - 0.5))) {
             $swing = -$swing;
             $this->began[$index] ??= $along;
@@ -188,19 +201,49 @@ final class DrawnPiece
                 continue;
             }
             $off = $this->allowance($index, $along) + ($row['stitch'] === 'zigzag' ? $swing * $row['width'] / 2 : 0.03 * ($share() - 0.5));
-            $here = [$along, $off];
+            $here = $holes[] = [$along, $off];
             if ($before !== null) {
-                // Each stitch dips into the cloth at both ends.
-                $hidden = 0.24 / max(0.3, hypot($here[0] - $before[0], $here[1] - $before[1]));
-                [$a, $b] = [$at($before[0] + $hidden * ($here[0] - $before[0]), $before[1] + $hidden * ($here[1] - $before[1])), $at($here[0] - $hidden * ($here[0] - $before[0]), $here[1] - $hidden * ($here[1] - $before[1]))];
-                imagesetthickness($image, max(2, (int) round(0.36 * $px)));
-                imageline($image, (int) $a[0], (int) $a[1], (int) $b[0], (int) $b[1], self::colour($image, $this->shade($this->thread, 10 * ($share() - 0.5))));
-                // Its shine.
-                imagesetthickness($image, max(1, (int) round(0.1 * $px)));
-                imageline($image, (int) $a[0], (int) $a[1], (int) $b[0], (int) $b[1], self::colour($image, $this->shade($this->thread, 28)));
+                $this->stitch($image, $at, $before, $here, $share, $px);
             }
             $before = $here;
         }
+        $this->tie($image, $at, $index, $holes, $share, $px);
+    }
+
+    /**
+     * Back over its first and its last stitches and forward again, a little beside them and not hole in hole.
+     *
+     * @param  list<array{float, float}>  $holes
+     */
+    private function tie(GdImage $image, callable $at, int $index, array $holes, callable $share, float $px): void
+    {
+        foreach ($this->tied[$index] ?? [] as $end => $many) {
+            $from = $end === 0 ? array_slice($holes, 0, $many + 1) : array_slice($holes, -$many - 1);
+            foreach ($many < 1 ? [] : [0, 1] as $pass) {
+                [$aside, $off] = [0.12 * (2 * $share() - 1), 0.25 * $share() * $this->rows[$index]['length']];
+                for ($i = 1; $i <= $many; $i++) {
+                    $moved = fn (array $h): array => [$h[0] + $off * ($end === 0 ? 1 : -1) * ($pass === 0 ? 1 : 0.5), $h[1] + $aside + 0.05 * (2 * $share() - 1)];
+                    $this->stitch($image, $at, $moved($from[$i - 1]), $moved($from[$i]), $share, $px);
+                }
+            }
+        }
+    }
+
+    /**
+     * Each stitch dips into the cloth at both ends.
+     *
+     * @param  array{float, float}  $before
+     * @param  array{float, float}  $here
+     */
+    private function stitch(GdImage $image, callable $at, array $before, array $here, callable $share, float $px): void
+    {
+        $hidden = 0.24 / max(0.3, hypot($here[0] - $before[0], $here[1] - $before[1]));
+        [$a, $b] = [$at($before[0] + $hidden * ($here[0] - $before[0]), $before[1] + $hidden * ($here[1] - $before[1])), $at($here[0] - $hidden * ($here[0] - $before[0]), $here[1] - $hidden * ($here[1] - $before[1]))];
+        imagesetthickness($image, max(2, (int) round(0.36 * $px)));
+        imageline($image, (int) $a[0], (int) $a[1], (int) $b[0], (int) $b[1], self::colour($image, $this->shade($this->thread, 10 * ($share() - 0.5))));
+        // Its shine.
+        imagesetthickness($image, max(1, (int) round(0.1 * $px)));
+        imageline($image, (int) $a[0], (int) $a[1], (int) $b[0], (int) $b[1], self::colour($image, $this->shade($this->thread, 28)));
     }
 
     /** Light that falls off to one corner, and grain. */

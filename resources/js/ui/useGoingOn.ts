@@ -20,6 +20,7 @@ export function useGoingOn(form: RefObject<HTMLFormElement | null>) {
         goOn,
         /** The field in hand was answered by a key. On the last one Enter is an act of its own. */
         onAnswered() {
+            answered.current = 0
             if (!goOn(document.activeElement)) return
             now()
             // On a slow device the step takes its time to be seen: only then the hand knows that it was made.
