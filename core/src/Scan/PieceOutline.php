@@ -39,23 +39,22 @@ final readonly class PieceOutline
     /** @param  bool  $bare  without the ends of thread that hang from it */
     public static function find(Raster $small, Lid $lid, bool $bare = false): self|CannotRead
     {
-        $among = fn (array $mask): self|CannotRead => self::among($bare ? self::opened($mask, $small->width) : $mask, $small);
-        $found = $lid->strange > self::MOST_STRANGE ? CannotRead::CutOff : $among(self::mask($small, $lid));
+        $found = $lid->strange > self::MOST_STRANGE ? CannotRead::CutOff : self::among(self::mask($small, $lid), $small, $bare);
         if ($found instanceof self) {
             return $found;
         }
         // Under a shadow the lid is no smooth surface: what can be reached from the rim is the lid.
         $grown = GrownLid::mask($small);
-        $again = $grown === null ? $found : $among($grown);
+        $again = $grown === null ? $found : self::among($grown, $small, $bare);
 
         return $again instanceof self ? $again : $found;
     }
 
     /** @param  list<int>  $mask  1 where the picture is not the lid */
-    private static function among(array $mask, Raster $small): self|CannotRead
+    private static function among(array $mask, Raster $small, bool $bare): self|CannotRead
     {
         [$w, $h] = [$small->width, $small->height];
-        $parts = self::parts($mask, $w, $h);
+        $parts = self::parts($bare ? self::opened($mask, $w) : $mask, $w, $h);
         if ($parts === [] || $parts[0]['size'] < self::LEAST_SHARE * $w * $h) {
             return CannotRead::NoPiece;
         }
@@ -97,30 +96,41 @@ final readonly class PieceOutline
      */
     private static function near(array $mask, int $w): array
     {
-        $sum = function (array $of, int $step, int $n, int $from): array {
-            $sums = [];
-            $here = 0;
-            for ($i = 0; $i < $n + self::THIN; $i++) {
-                $here += $i < $n ? $of[$from + $i * $step] : 0;
-                $here -= $i > 2 * self::THIN ? $of[$from + ($i - 2 * self::THIN - 1) * $step] : 0;
-                $i < self::THIN || $sums[$from + ($i - self::THIN) * $step] = $here;
-            }
-
-            return $sums;
-        };
         $h = intdiv(count($mask), $w);
-        $level = $upright = [];
+        $level = [];
         for ($y = 0; $y < $h; $y++) {
-            $level += $sum($mask, 1, $w, $y * $w);
+            array_push($level, ...self::sums(array_slice($mask, $y * $w, $w)));
         }
+        $near = array_fill(0, $w * $h, 0);
         for ($x = 0; $x < $w; $x++) {
-            foreach ($sum($level, $w, $h, $x) as $at => $n) {
-                $upright[$at] = $n;
+            $column = [];
+            for ($y = 0; $y < $h; $y++) {
+                $column[] = $level[$y * $w + $x];
+            }
+            foreach (self::sums($column) as $y => $n) {
+                $near[$y * $w + $x] = $n;
             }
         }
-        ksort($upright);
 
-        return array_values($upright);
+        return array_values($near);
+    }
+
+    /**
+     * @param  list<int>  $of
+     * @return list<int> each with those next to it on both sides, beyond its ends none
+     */
+    private static function sums(array $of): array
+    {
+        $sums = [];
+        $here = 0;
+        foreach (range(0, count($of) + self::THIN - 1) as $i) {
+            $here += ($of[$i] ?? 0) - ($of[$i - 2 * self::THIN - 1] ?? 0);
+            if ($i >= self::THIN) {
+                $sums[] = $here;
+            }
+        }
+
+        return $sums;
     }
 
     /** @return list<int> 1 where the picture is not the lid */

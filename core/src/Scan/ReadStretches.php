@@ -48,15 +48,24 @@ final readonly class ReadStretches
         }
 
         // Laid the other way round a piece is told by its rows.
-        $asked = fn (callable $of): array => $turned ? [] : array_filter($all, fn (Stretch $s): bool => array_filter($s->row->fields, fn (Field $f): bool => $of($s->row, PictureValue::askedBy($s->row, $f))) !== []);
-        $bands = array_map(fn (Stretch $s): ?DenseBand => DenseBand::in($found, $s->side, $s->about, $s->reach($all), [$s->from - self::BEYOND_MM, $s->to + self::BEYOND_MM]), $asked(self::isDense(...)));
+        $bands = array_map(fn (Stretch $s): ?DenseBand => DenseBand::in($found, $s->side, $s->about, $s->reach($all), [$s->from - self::BEYOND_MM, $s->to + self::BEYOND_MM]), $turned ? [] : self::thatAsk($all, self::isDense(...)));
         $ends = [];
-        foreach ($asked(self::isOfAnEnd(...)) as $k => $stretch) {
+        foreach ($turned ? [] : self::thatAsk($all, self::isOfAnEnd(...)) as $k => $stretch) {
             $away = array_map(fn (array $a): float => $a[1]->value, $read[$k]->allowance ?? []);
             $ends[$k] = $away === [] ? null : RowEnds::in($found, $stretch->side, array_sum($away) / count($away));
         }
 
         return new self($found, $all, $read, $bands, $ends, $turned);
+    }
+
+    /**
+     * @param  list<Stretch>  $all
+     * @param  callable(Row, PictureValue|null): bool  $of
+     * @return array<int, Stretch> those of a row that has such a reading
+     */
+    private static function thatAsk(array $all, callable $of): array
+    {
+        return array_filter($all, fn (Stretch $s): bool => array_filter($s->row->fields, fn (Field $f): bool => $of($s->row, PictureValue::askedBy($s->row, $f))) !== []);
     }
 
     /** Whether it is read of where a row begins or ends. */

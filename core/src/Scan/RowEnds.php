@@ -44,6 +44,9 @@ final readonly class RowEnds
     /** More than so many sewn back at one end is a tail that lies along the row, or a snarl. */
     private const MOST_BACK = 6;
 
+    /** Of a stitch. */
+    private const SOON = 2.0;
+
     /** The thread that turns there lies a little beyond the last hole, of a stitch. */
     private const OVER = 0.12;
 
@@ -112,6 +115,10 @@ final readonly class RowEnds
         for ($to = $from; isset($dense[$to]) && $dense[$to] >= $least; $to++);
         $over = array_slice($dense, $from, $to - $from);
         if ($over === [] || $to + $each >= count($dense)) {
+            return null;
+        }
+        // Where it comes back soon it was only seen less for a moment.
+        if (max([0.0, ...array_slice($dense, $to + (int) ($each / 2), (int) (self::SOON * $each))]) >= max($least, (float) end($once))) {
             return null;
         }
         // It begins where half of that is seen, and ends where half of what it is more is left.
