@@ -19,7 +19,7 @@ export function useGoingOn(form: RefObject<HTMLFormElement | null>) {
     return {
         goOn,
         /** The field in hand was answered by a key. On the last one Enter is an act of its own. */
-        onAnswered() {
+        onAnswered: () => {
             answered.current = 0
             if (!goOn(document.activeElement)) return
             now()
@@ -27,7 +27,7 @@ export function useGoingOn(form: RefObject<HTMLFormElement | null>) {
             requestAnimationFrame(() => answered.current > 0 && now())
         },
         /** Any other key ends it. */
-        onKey(key: string) {
+        onKey: (key: string) => {
             if (key !== 'Enter') answered.current = 0
         },
         /** Whoever answers and presses Enter means the answer. */
