@@ -65,7 +65,9 @@ final class StretchTest extends TestCase
     {
         yield 'seam to edge' => ['first-seam', 'seam', 'allowance', PictureValue::Allowance];
         yield 'start from the edge' => ['first-seam', 'seam', 'start-in', PictureValue::Start];
-        yield 'back stitches are counted by eye' => ['first-seam', 'seam', 'back-start', null];
+        yield 'back stitches of the end that its picture secures' => ['first-seam', 'seam', 'back-start', PictureValue::BackAtStart];
+        yield 'those of the other end' => ['first-seam', 'seam', 'back-end', PictureValue::BackAtEnd];
+        yield 'stitches of a button are counted by eye' => ['sew-a-button', 'two', 'stitches', null];
         yield 'a tail lies anywhere' => ['first-seam', 'seam', 'tail', null];
         yield 'ten stitches' => ['length-ladder', 'first', 'count', PictureValue::Length];
         yield 'zigzag, width' => ['zigzag-ladder', 'average', 'width', PictureValue::Width];
