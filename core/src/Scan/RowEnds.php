@@ -44,7 +44,7 @@ final readonly class RowEnds
     /** More than so many sewn back at one end is a tail that lies along the row, or a snarl. */
     private const MOST_BACK = 6;
 
-    /** Of a stitch. */
+    /** Where it is seen again within so many stitches, it had not ended. */
     private const SOON = 2.0;
 
     /** The thread that turns there lies a little beyond the last hole, of a stitch. */
