@@ -18,4 +18,9 @@ final readonly class Piece
         /** Stabiliser lies behind it. */
         public bool $interfaced = false,
     ) {}
+
+    public function cutTo(float $widthMm, float $heightMm): self
+    {
+        return new self($this->id, $widthMm, $heightMm, $this->layers, $this->label, $this->material, $this->interfaced);
+    }
 }

@@ -35,6 +35,8 @@ enum CannotRead: string
     case WhichLine = 'which-line';
     /** There is a line, but where one stitch ends and the next begins cannot be seen: it may be a stripe or a fold as well. */
     case NoStitches = 'no-stitches';
+    /** The row is seen, and not the fold it is sewn beside: the light comes along it, or it is one of several lines. */
+    case NoFold = 'no-fold';
     /** It would lie beside the piece. */
     case OffPiece = 'off-piece';
 }

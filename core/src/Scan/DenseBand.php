@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace OpenSeam\Core\Scan;
 
+use OpenSeam\Core\Measure\LeastSquares;
 use OpenSeam\Core\Measure\Reading;
 
 /**
@@ -45,14 +46,39 @@ final readonly class DenseBand
     /** Along a side a stitch may be missing, mm. */
     private const OPEN_MM = 1.2;
 
-    private function __construct(private RowStrip $strip, private float $mm, private float $scaleU) {}
+    /** Points of a side are so far apart at least and at most, mm: 30 to 7 in 10 mm. */
+    private const CLOSEST_MM = 0.33;
+
+    private const WIDEST_APART_MM = 1.4;
+
+    /** A picture does not tell them where a pixel is more than that, nor where they are less than so many pixels apart. */
+    private const COARSEST_MM = 0.115;
+
+    private const PIXELS = 3.2;
+
+    /** They are looked for so far inside each flank of a side, mm, in a lane as wide as two of those; both must agree to so much. */
+    private const INSIDE_MM = 0.25;
+
+    private const AGREE = 0.06;
+
+    private const NEVER_APART = 1.6;
+
+    /** What changes more slowly is not a stitch, mm. */
+    private const SLOW_MM = 1.5;
+
+    /** The middle of a buttonhole or a bar of satin is looked at piece by piece, mm. */
+    private const SLICE_MM = 1.0;
+
+    private const FEWEST_SLICES = 5;
+
+    private function __construct(private FoundPiece $piece, private string $side, private RowStrip $strip) {}
 
     /** @param  array{float, float}  $between  along, mm */
     public static function in(FoundPiece $piece, string $side, float $about, float $reach, array $between): ?self
     {
         $strip = RowStrip::of($piece, $side, $about, $reach, false, $between);
 
-        return $strip === null ? null : new self($strip, $piece->mm, $piece->picture->scaleU());
+        return $strip === null ? null : new self($piece, $side, $strip);
     }
 
     /** @param  float  $at  along, mm */
@@ -74,7 +100,7 @@ final readonly class DenseBand
         $spread = max($parts) - min($parts);
 
         return $width < self::NARROWEST_MM || $width > self::WIDEST_MM || $spread > 0.3 * $width ? null
-            : Reading::combined($width, $spread / 3, self::EDGE_MM * sqrt(2), $this->mm / sqrt(6), $this->scaleU * $width);
+            : Reading::combined($width, $spread / 3, self::EDGE_MM * sqrt(2), $this->piece->mm / sqrt(6), $this->piece->picture->scaleU() * $width);
     }
 
     /**
@@ -99,9 +125,9 @@ final readonly class DenseBand
             $long[] = ($side[1] - $side[0]) * RowStrip::STEP_MM;
         }
         $gap = ($sides[1][0] - $sides[0][1]) * RowStrip::STEP_MM;
-        $u = fn (float $of): Reading => Reading::combined($of, self::EDGE_MM * sqrt(2), $this->mm / sqrt(6), $this->scaleU * $of);
+        $u = fn (float $of): Reading => Reading::combined($of, self::EDGE_MM * sqrt(2), $this->piece->mm / sqrt(6), $this->piece->picture->scaleU() * $of);
         // A gap that is not much wider than a pixel is blurred away in part.
-        $gapU = Reading::combined($gap, self::EDGE_MM * 2, $this->mm / 2, $this->scaleU * $gap);
+        $gapU = Reading::combined($gap, self::EDGE_MM * 2, $this->piece->mm / 2, $this->piece->picture->scaleU() * $gap);
 
         return [$u($long[0]), $u($long[1]), $gapU];
     }
@@ -149,6 +175,88 @@ final readonly class DenseBand
         }
 
         return in_array(false, $span, true) ? false : (in_array(null, $span, true) ? null : true);
+    }
+
+    /**
+     * How far its middle is from the edge it is seen from, on a line through all of it: beyond its ends as at them.
+     *
+     * @param  float  $at  along, mm
+     */
+    public function middleAt(float $at): ?Reading
+    {
+        $whole = $this->whole();
+        if ($whole === null) {
+            return null;
+        }
+        $slice = (int) (self::SLICE_MM / RowStrip::STEP_MM);
+        [$along, $middle] = [[], []];
+        for ($i = (int) ceil($whole[0]) + 1; $i + $slice < $whole[1]; $i += $slice) {
+            $bands = self::bands($this->across($i, $i + $slice - 1));
+            $bands === [] || [$along[], $middle[]] = [$i + ($slice - 1) / 2, ($bands[0][0] + $bands[count($bands) - 1][1]) / 2];
+        }
+        $n = count($along);
+        if ($n < self::FEWEST_SLICES) {
+            return null;
+        }
+        $line = LeastSquares::fit($along, $middle);
+        $i = max($whole[0], min($whole[1], ($at - $this->strip->start) / RowStrip::STEP_MM));
+        $mean = array_sum($along) / $n;
+        $apart = array_sum(array_map(fn (float $a): float => ($a - $mean) ** 2, $along));
+        // Of the line at that place (its usual prediction).
+        $ofLine = $line->residualSd * sqrt(1 / $n + ($i - $mean) ** 2 / $apart) * RowStrip::STEP_MM;
+        [$bend, $unsure] = $this->piece->bendAt($this->side, $this->strip->start + $i * RowStrip::STEP_MM);
+        $away = $this->strip->from + $line->at($i) * RowStrip::STEP_MM - $bend;
+
+        return Reading::combined($away, self::EDGE_MM, $ofLine, $this->piece->mm / sqrt(12), $unsure, $this->piece->picture->placeU(), $this->piece->picture->scaleU() * $away);
+    }
+
+    /** Where its thread begins along the edge, mm from its beginning. */
+    public function beginsAt(): ?Reading
+    {
+        $whole = $this->whole();
+
+        return $whole === null ? null : Reading::combined($this->strip->start + ($whole[0] + 0.5) * RowStrip::STEP_MM, self::EDGE_MM, $this->piece->mm / sqrt(6), $this->piece->picture->placeU());
+    }
+
+    /**
+     * Points on the outer flank of each side of a buttonhole, in 10 mm, from the side nearer to the edge it is seen from.
+     *
+     * @return array{int|null, int|null}
+     */
+    public function points(): array
+    {
+        $found = $this->piece->mm > self::COARSEST_MM ? null : $this->sides();
+        if ($found === null) {
+            return [null, null];
+        }
+        [[$begins, $ends], [$one, $other]] = $found;
+        // Without the bars, where other stitches lie.
+        $bars = 2 * self::BAR_MM / RowStrip::STEP_MM;
+        $between = [(int) ($begins + $bars), (int) ($ends - $bars)];
+
+        $points = [$this->pointsOf($one, $between), $this->pointsOf($other, $between)];
+
+        // No machine’s sides differ so much: of one of them every second point was seen.
+        return $points[0] !== null && $points[1] !== null && max($points) > self::NEVER_APART * min($points) ? [null, null] : $points;
+    }
+
+    /**
+     * @param  array{float, float}  $side  across
+     * @param  array{int, int}  $between  along
+     */
+    private function pointsOf(array $side, array $between): ?int
+    {
+        $in = self::INSIDE_MM / RowStrip::STEP_MM;
+        $apart = [];
+        foreach ([$side[0] + $in, $side[1] - $in] as $flank) {
+            $lane = array_slice($this->along((int) round($flank - $in), (int) round($flank + $in), 1), $between[0], max(0, $between[1] - $between[0]));
+            $rest = array_map(fn (float $s, float $slow): float => $s - $slow, $lane, Signal::smoothed($lane, (int) (self::SLOW_MM / RowStrip::STEP_MM)));
+            $apart[] = Repeats::find($rest, (int) (self::CLOSEST_MM / RowStrip::STEP_MM), (int) (self::WIDEST_APART_MM / RowStrip::STEP_MM))[0] ?? null;
+        }
+        [$a, $b] = $apart;
+        $mm = $a === null || $b === null || abs($a - $b) > self::AGREE * $a ? 0.0 : ($a + $b) / 2 * RowStrip::STEP_MM;
+
+        return $mm < self::PIXELS * $this->piece->mm || $mm < self::CLOSEST_MM ? null : (int) round(10.0 / $mm);
     }
 
     /** @return array{float, float}|null from its first thread along to its last */
@@ -236,9 +344,9 @@ final readonly class DenseBand
     }
 
     /** @return list<float> thread along, the mean of so much across */
-    private function along(int $from, int $to): array
+    private function along(int $from, int $to, int $smooth = 2): array
     {
-        return Signal::smoothed(array_map(fn (array $row): float => array_sum(array_slice($row, $from, max(1, $to - $from + 1))) / max(1, $to - $from + 1), $this->strip->thread), 2);
+        return Signal::smoothed(array_map(fn (array $row): float => array_sum(array_slice($row, max(0, $from), max(1, $to - $from + 1))) / max(1, $to - $from + 1), $this->strip->thread), $smooth);
     }
 
     /**

@@ -107,7 +107,7 @@ final readonly class PictureReadings
     {
         return array_map(fn (int $i, ?float $v): string => match (true) {
             $v === null => '',
-            ($field->kind === FieldKind::Stitches && $i === 0) || in_array($field->kind, [FieldKind::YesNo, FieldKind::Choice, FieldKind::Count], true) => (string) (int) $v,
+            ($field->kind === FieldKind::Stitches && $i === 0) || in_array($field->kind, [FieldKind::YesNo, FieldKind::Choice, FieldKind::Count, FieldKind::Counts], true) => (string) (int) $v,
             default => self::length($v, $u[$i] ?? null, $unit),
         }, array_keys($values), $values);
     }

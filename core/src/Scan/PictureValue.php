@@ -24,6 +24,9 @@ enum PictureValue: string
     /** From one row to the next, and how far a corner is past its mark. */
     case Spacing = 'spacing';
 
+    /** By how much a row strays from the fold it is sewn beside: the largest distance less the smallest. */
+    case Straying = 'straying';
+
     /** From the edge that a row begins at to its first stitch. */
     case Start = 'start';
 
@@ -42,6 +45,9 @@ enum PictureValue: string
     /** Whether both bars of a buttonhole span both sides. */
     case Bars = 'bars';
 
+    /** Points in 10 mm on each side of a buttonhole. */
+    case Points = 'points';
+
     /** How many stitches were sewn back over its first ones. */
     case BackAtStart = 'back-at-start';
 
@@ -51,7 +57,7 @@ enum PictureValue: string
     /** Lengths have an uncertainty, and a ruler reads them too; the others are seen or not, or counted. */
     public function isMeasured(): bool
     {
-        return ! in_array($this, [self::Closed, self::Shows, self::Bars, self::BackAtStart, self::BackAtEnd], true);
+        return ! in_array($this, [self::Closed, self::Shows, self::Bars, self::Points, self::BackAtStart, self::BackAtEnd], true);
     }
 
     /** @return list<self> */
@@ -72,7 +78,9 @@ enum PictureValue: string
             $field->kind === FieldKind::Stitches => self::Length,
             $field->kind === FieldKind::Length && $row->run?->allowanceMm() !== null && ! $kind->swings() && self::draws($field, 'start_mm') => self::Start,
             $kind->generator === 'buttonhole' && $at && count($field->marks) === 2 && self::draws($field, 'sewn_mm') && self::draws($field, 'overrun_mm') => self::Sides,
+            $kind->generator === 'buttonhole' && $field->kind === FieldKind::Counts && count($field->marks) === 2 && self::draws($field, 'points_in_10_mm') && self::draws($field, 'second_points_in_10_mm') => self::Points,
             $kind->generator === 'buttonhole' && $field->kind === FieldKind::Length && self::draws($field, 'gap_mm') => self::Gap,
+            $field->kind === FieldKind::Length && ! $kind->swings() && self::bendsBy($field, 'drift_mm') => self::Straying,
             ($zigzag && $field->kind === FieldKind::Length || $kind->dense && $kind->generator === 'pattern' && $at) && self::drawsAsWide($field) => self::Width,
             $field->kind === FieldKind::YesNo && $kind->plainZigzag && $kind->dense && self::opens($field) => self::Closed,
             $field->kind === FieldKind::Choice && $kind->generator === 'buttonhole' && self::thins($field) => self::Shows,
@@ -89,6 +97,21 @@ enum PictureValue: string
     private static function draws(Field $field, string $place): bool
     {
         return array_filter($field->looks, fn ($look): bool => is_array($look->raw()[$place] ?? null) && array_key_exists('reading', $look->raw()[$place])) !== [];
+    }
+
+    /** The row of its picture is bent by what is read. */
+    private static function bendsBy(Field $field, string $bend): bool
+    {
+        foreach ($field->looks as $look) {
+            foreach ($look->has('rows') ? $look->parts('rows') : [] as $drawn) {
+                $by = $drawn->has('bend') ? $drawn->part('bend')->raw()[$bend] ?? null : null;
+                if (is_array($by) && array_key_exists('reading', $by)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** The one end that its picture secures with as many stitches as are read. */

@@ -56,7 +56,7 @@ final readonly class ReadRow
     /**
      * @param  list<array{float, Reading}>  $allowance  place along the row, mm, and how far it is from the edge there
      */
-    private function __construct(public array $allowance, public ?Reading $length, public ?Reading $width, public ?CannotRead $cannot, public ?SingleStitches $stitches = null) {}
+    private function __construct(public array $allowance, public ?Reading $length, public ?Reading $width, public ?CannotRead $cannot, public ?SingleStitches $stitches = null, public ?FollowedRow $followed = null) {}
 
     public static function cannot(CannotRead $why): self
     {
@@ -95,7 +95,7 @@ final readonly class ReadRow
         $allowance = self::marks($piece, $side, $strip, $trace, $marks);
         $scaled = fn (?Reading $r, float $more = 0.0): ?Reading => $r === null ? null : Reading::combined($r->value, $r->u, $piece->picture->scaleU() * $r->value, $more);
 
-        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $scaled($length), $scaled($stroke?->width, self::TURNS * $piece->mm), null, $stroke === null ? SingleStitches::of($strip, $trace, $length->value) : null);
+        return $allowance === [] ? self::cannot(CannotRead::NoRow) : new self($allowance, $scaled($length), $scaled($stroke?->width, self::TURNS * $piece->mm), null, $stroke === null ? SingleStitches::of($strip, $trace, $length->value) : null, FollowedRow::of($strip, $trace));
     }
 
     /**

@@ -28,8 +28,9 @@ final readonly class ReadStretches
      * @param  array<int, ReadRow>  $read  by stretch
      * @param  array<int, DenseBand|null>  $bands  by stretch, where single stitches are not told apart
      * @param  array<int, RowEnds|null>  $ends  by stretch, where it is asked how it begins or ends
+     * @param  array<int, FoldBeside|null>  $folds  by stretch, where one lies beside it
      */
-    private function __construct(private FoundPiece $piece, private array $all, public array $read, private array $bands, private array $ends, private bool $turned) {}
+    private function __construct(private FoundPiece $piece, private Sampler $sampler, private Piece $planned, private array $all, public array $read, private array $bands, private array $ends, private array $folds, private bool $turned) {}
 
     /** @param  bool  $turned  as if it lay upside down */
     public static function of(FoundPiece $found, Sampler $sampler, Piece $piece, bool $turned = false): self
@@ -55,7 +56,13 @@ final readonly class ReadStretches
             $ends[$k] = $away === [] ? null : RowEnds::in($found, $stretch->side, array_sum($away) / count($away));
         }
 
-        return new self($found, $all, $read, $bands, $ends, $turned);
+        $folds = [];
+        foreach ($turned ? [] : PlannedFold::of($sampler, $piece, $all) as $fold) {
+            $row = $read[$fold->beside]->followed ?? null;
+            $folds[$fold->beside] = $row === null ? null : FoldBeside::find($found, $all[$fold->beside]->side, $row, $fold->isInwards);
+        }
+
+        return new self($found, $sampler, $piece, $all, $read, $bands, $ends, $folds, $turned);
     }
 
     /**
@@ -77,7 +84,7 @@ final readonly class ReadStretches
     /** Whether it is read of thread that lies so close that no single stitch is told apart. */
     private static function isDense(Row $row, ?PictureValue $what): bool
     {
-        return in_array($what, [PictureValue::Sides, PictureValue::Gap, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars], true) || ($what === PictureValue::Width && $row->stitch->kind->dense);
+        return in_array($what, [PictureValue::Sides, PictureValue::Gap, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars, PictureValue::Points], true) || ($what === PictureValue::Width && $row->stitch->kind->dense);
     }
 
     /** Whether a picture of this piece tells a reading. */
@@ -88,8 +95,9 @@ final readonly class ReadStretches
 
         return match ($what) {
             null => false,
-            PictureValue::Spacing => array_filter($field->marks, fn (Mark $m): bool => self::ends($all, $row, $m) === []) === [],
-            PictureValue::Sides, PictureValue::Gap, PictureValue::Width, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars => self::only($all, $row) !== null,
+            PictureValue::Straying => self::fromItsFold($sampler, $piece, $row) !== null,
+            PictureValue::Spacing => array_filter($field->marks, fn (Mark $m): bool => self::ends($all, $sampler, $piece, $row, $m) === []) === [],
+            PictureValue::Sides, PictureValue::Gap, PictureValue::Width, PictureValue::Closed, PictureValue::Shows, PictureValue::Bars, PictureValue::Points => self::only($all, $row) !== null,
             default => self::only($all, $row) !== null && $all[self::only($all, $row)]->isPlain(),
         };
     }
@@ -100,7 +108,10 @@ final readonly class ReadStretches
         $what = PictureValue::askedBy($row, $field);
         $k = self::only($this->all, $row);
         if ($what === PictureValue::Spacing) {
-            return array_map(fn (Mark $m): ?Reading => $m->corner === null ? $this->between(...self::ends($this->all, $row, $m)) : $this->corner(self::ends($this->all, $row, $m)[0] ?? null, $row, $m->corner), $field->marks);
+            return array_map(fn (Mark $m): ?Reading => $m->corner === null ? $this->between(...self::ends($this->all, $this->sampler, $this->planned, $row, $m)) : $this->corner(self::ends($this->all, $this->sampler, $this->planned, $row, $m)[0] ?? null, $row, $m->corner), $field->marks);
+        }
+        if ($what === PictureValue::Straying) {
+            return $this->straying($row);
         }
         $dense = self::isDense($row, $what);
         if ($k === null || (! $dense && ($this->read[$k]->cannot ?? null) !== null)) {
@@ -115,6 +126,7 @@ final readonly class ReadStretches
             PictureValue::BackAtStart => $this->back($k, $row, false),
             PictureValue::BackAtEnd => $this->back($k, $row, true),
             PictureValue::Sides => array_slice($this->hole($k) ?? [], 0, 2),
+            PictureValue::Points => $this->points($k),
             PictureValue::Gap => array_slice($this->hole($k) ?? [], 2),
             PictureValue::Closed => self::step(($this->bands[$k] ?? null)?->isClosed(), 1.0, 0.0),
             // Whether it is a little or clearly nobody tells by a picture: only where none shows.
@@ -133,7 +145,9 @@ final readonly class ReadStretches
             }
         }
 
-        return CannotRead::NoRow;
+        $folds = array_filter(array_keys($this->folds), fn (int $k): bool => $this->all[$k]->row->id === $row->id);
+
+        return $folds === [] ? CannotRead::NoRow : CannotRead::NoFold;
     }
 
     /** @return list<list<array{float, float}>> where each stretch of a row runs, mm of the picture laid flat */
@@ -169,8 +183,8 @@ final readonly class ReadStretches
                     $marks[$k] = [...$marks[$k] ?? [], ...($what === PictureValue::Allowance ? array_map(fn (Mark $m): float => $m->atMm ?? 0.0, $field->marks) : [])];
                 }
                 foreach ($what === PictureValue::Spacing ? $field->marks : [] as $mark) {
-                    foreach (self::ends($all, $row, $mark) as [$of, $along]) {
-                        $marks[$of][] = $along;
+                    foreach (self::ends($all, $sampler, $piece, $row, $mark) as [$of, $along]) {
+                        $all[$of]->isHole() || $marks[$of][] = $along;
                     }
                 }
             }
@@ -183,37 +197,69 @@ final readonly class ReadStretches
      * The stretches that a mark is between, or the one behind its corner, each with the place along it; none where it lies elsewhere.
      *
      * @param  list<Stretch>  $all
-     * @return list<array{int, float}>
+     * @return list<array{int, float, MarkEnd}>
      */
-    private static function ends(array $all, Row $row, Mark $mark): array
+    private static function ends(array $all, Sampler $sampler, Piece $piece, Row $row, Mark $mark): array
     {
         if ($mark->corner !== null) {
-            foreach ($all as $k => $stretch) {
-                if ($stretch->row->id === $row->id && $stretch->part === $mark->corner && $stretch->isPlain()) {
-                    $corner = $row->path->corners[$mark->corner] ?? [0.0, 0.0];
-                    $starts = $stretch->isUpright() ? $corner[1] : $corner[0];
-
-                    return [[$k, abs($starts - $stretch->from) < abs($starts - $stretch->to) ? $stretch->from + self::AFTER_CORNER_MM : $stretch->to - self::AFTER_CORNER_MM]];
-                }
-            }
-
-            return [];
+            return self::behindCorner($all, $row, $mark->corner);
         }
         if ($mark->from === null || $mark->to === null) {
             return [];
         }
         $upright = abs($mark->from[0] - $mark->to[0]) > abs($mark->from[1] - $mark->to[1]);
-        $found = [];
-        foreach ([$mark->from, $mark->to] as $place) {
-            foreach ($all as $k => $stretch) {
-                if ($stretch->isPlain() && $stretch->has($place, $upright)) {
-                    $found[] = [$k, $stretch->isUpright() ? $place[1] : $place[0]];
-                    break;
-                }
+        $folds = PlannedFold::of($sampler, $piece, $all);
+        $found = array_values(array_filter(array_map(fn (array $place): ?array => self::end($all, $folds, $place, $upright), [$mark->from, $mark->to])));
+        $edges = count($found) === 1 ? array_filter([$mark->from, $mark->to], fn (array $place): bool => $all[$found[0][0]]->isOnEdge($place, $piece)) : [];
+        // An edge has no row of its own: it is that of the other end.
+        $found = $edges === [] ? $found : [...$found, [$found[0][0], $found[0][1], MarkEnd::Edge]];
+
+        return count($found) === 2 && [$found[0][0], $found[0][2]] !== [$found[1][0], $found[1][2]] && $all[$found[0][0]]->side === $all[$found[1][0]]->side ? $found : [];
+    }
+
+    /**
+     * @param  list<Stretch>  $all
+     * @return list<array{int, float, MarkEnd}>
+     */
+    private static function behindCorner(array $all, Row $row, int $corner): array
+    {
+        foreach ($all as $k => $stretch) {
+            if ($stretch->row->id === $row->id && $stretch->part === $corner && $stretch->isPlain()) {
+                $at = $row->path->corners[$corner] ?? [0.0, 0.0];
+                $starts = $stretch->isUpright() ? $at[1] : $at[0];
+
+                return [[$k, abs($starts - $stretch->from) < abs($starts - $stretch->to) ? $stretch->from + self::AFTER_CORNER_MM : $stretch->to - self::AFTER_CORNER_MM, MarkEnd::Row]];
             }
         }
 
-        return count($found) === 2 && $found[0][0] !== $found[1][0] && $all[$found[0][0]]->side === $all[$found[1][0]]->side ? $found : [];
+        return [];
+    }
+
+    /**
+     * @param  list<Stretch>  $all
+     * @param  list<PlannedFold>  $folds
+     * @param  array{float, float}  $place
+     * @return array{int, float, MarkEnd}|null
+     */
+    private static function end(array $all, array $folds, array $place, bool $upright): ?array
+    {
+        foreach ($folds as $fold) {
+            if ($fold->has($place)) {
+                return [$fold->beside, $all[$fold->beside]->isUpright() ? $place[1] : $place[0], MarkEnd::Fold];
+            }
+        }
+        foreach ($all as $k => $stretch) {
+            $along = $stretch->isUpright() ? $place[1] : $place[0];
+            if (($stretch->isPlain() || $stretch->isHole()) && $stretch->has($place, $upright)) {
+                return [$k, $along, MarkEnd::Row];
+            }
+            // Level with it a ruler is laid to where it begins.
+            if ($stretch->isHole() && $stretch->has($place, ! $upright) && abs($along - $stretch->from) < $stretch->to - $along) {
+                return [$k, $along, MarkEnd::Start];
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -228,34 +274,79 @@ final readonly class ReadStretches
         return count($own) === 1 && count($row->path->corners ?? []) === 2 ? $own[0] : null;
     }
 
-    private function at(int $k, float $along): ?Reading
+    private function at(int $k, float $along, MarkEnd $of = MarkEnd::Row): ?Reading
     {
+        if ($of === MarkEnd::Edge) {
+            return Reading::exact(0.0);
+        }
+        if ($this->all[$k]->isHole()) {
+            return $of === MarkEnd::Start ? ($this->bands[$k] ?? null)?->beginsAt() : ($this->bands[$k] ?? null)?->middleAt($along);
+        }
         $along = $this->turned ? $this->piece->long($this->all[$k]->side) - $along : $along;
         foreach ($this->read[$k]->allowance ?? [] as [$at, $mm]) {
             if (abs($at - $along) < 0.01) {
-                return $mm;
+                return $of === MarkEnd::Fold ? $this->fold($k, $along, $mm) : $mm;
             }
         }
 
         return null;
     }
 
+    /** The reading of a row that says how far from the fold beside it it is. */
+    private static function fromItsFold(Sampler $sampler, Piece $piece, Row $row): ?Field
+    {
+        $all = Stretch::of($sampler, $piece);
+        foreach ($row->fields as $field) {
+            $ends = PictureValue::askedBy($row, $field) === PictureValue::Spacing ? array_map(fn (Mark $m): array => array_column(self::ends($all, $sampler, $piece, $row, $m), 2), $field->marks) : [];
+            if ($ends !== [] && array_filter($ends, fn (array $of): bool => ! in_array(MarkEnd::Fold, $of, true) || ! in_array(MarkEnd::Row, $of, true)) === []) {
+                return $field;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Reading> */
+    private function straying(Row $row): array
+    {
+        $field = self::fromItsFold($this->sampler, $this->planned, $row);
+        $away = $field === null ? [] : array_filter($this->field($row, $field));
+        if ($field === null || count($away) < count($field->marks)) {
+            return [];
+        }
+        usort($away, fn (Reading $a, Reading $b): int => $a->value <=> $b->value);
+        [$least, $most] = [$away[0], $away[count($away) - 1]];
+
+        return [Reading::combined($most->value - $least->value, $least->u, $most->u)];
+    }
+
+    /** How far from the edge of a row the fold beside it lies, mm. */
+    private function fold(int $k, float $along, Reading $row): ?Reading
+    {
+        $beside = ($this->folds[$k] ?? null)?->at($along);
+        $far = array_filter(PlannedFold::of($this->sampler, $this->planned, $this->all), fn (PlannedFold $f): bool => $f->beside === $k && $f->isInwards) !== [];
+
+        return $beside === null ? null : Reading::combined($row->value + ($far ? $beside->value : -$beside->value), $beside->u, $row->u);
+    }
+
     /**
-     * @param  array{int, float}|null  $one
-     * @param  array{int, float}|null  $other
+     * @param  array{int, float, MarkEnd}|null  $one
+     * @param  array{int, float, MarkEnd}|null  $other
      */
     private function between(?array $one = null, ?array $other = null): ?Reading
     {
         $a = $one === null ? null : $this->at(...$one);
         $b = $other === null ? null : $this->at(...$other);
+        // From a row to its own fold the edge does not matter.
+        $u = $one !== null && $other !== null && $one[0] === $other[0] && ! in_array(MarkEnd::Edge, [$one[2], $other[2]], true) ? [($this->folds[$one[0]] ?? null)?->at($one[1])->u ?? 0.0] : [$a->u ?? 0.0, $b->u ?? 0.0];
 
-        return $a === null || $b === null ? null : Reading::combined(abs($a->value - $b->value), $a->u, $b->u);
+        return $a === null || $b === null ? null : Reading::combined(abs($a->value - $b->value), ...$u);
     }
 
     /**
      * How far past its mark a corner was turned: the next stretch lies there.
      *
-     * @param  array{int, float}|null  $next
+     * @param  array{int, float, MarkEnd}|null  $next
      */
     private function corner(?array $next, Row $row, int $corner): ?Reading
     {
@@ -339,12 +430,25 @@ final readonly class ReadStretches
         return $is === null ? [] : [Reading::exact($is)];
     }
 
+    /** @return list<Reading|null> left side, right side */
+    private function points(int $k): array
+    {
+        $points = ($this->bands[$k] ?? null)?->points() ?? [null, null];
+
+        return array_map(fn (?int $n): ?Reading => $n === null ? null : Reading::exact((float) $n), $this->isFromFarSide($k) ? array_reverse($points) : $points);
+    }
+
+    /** Seen from the right edge the right side comes first. */
+    private function isFromFarSide(int $k): bool
+    {
+        return in_array($this->all[$k]->side, ['right', 'bottom'], true);
+    }
+
     /** @return list<Reading>|null left side, right side, gap */
     private function hole(int $k): ?array
     {
         $hole = ($this->bands[$k] ?? null)?->hole();
 
-        // Seen from the right edge the right side comes first.
-        return $hole === null ? null : (in_array($this->all[$k]->side, ['right', 'bottom'], true) ? [$hole[1], $hole[0], $hole[2]] : $hole);
+        return $hole === null ? null : ($this->isFromFarSide($k) ? [$hole[1], $hole[0], $hole[2]] : $hole);
     }
 }

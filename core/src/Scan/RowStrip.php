@@ -22,14 +22,20 @@ final readonly class RowStrip
     /** A colour is told from pieces of so much of the row: further on it may have wandered, mm. */
     private const PIECE_MM = 12.0;
 
+    /** Places: of less no row is told. */
+    private const FEWEST_ACROSS = 15;
+
+    private const FEWEST_ALONG = 60;
+
     /**
      * @param  list<list<float>>  $thread  across, at each place along: shades towards the colour of the thread
      * @param  float  $from  of the first place across, mm from the edge
      * @param  float  $noise  deviation where there is cloth only
      * @param  float  $start  of the first place along, mm from the beginning of the edge
      * @param  list<float>  $ground  shade of all the cloth across, at each place along: the stripes that the row crosses
+     * @param  bool  $isLight  it is lighter than the cloth
      */
-    private function __construct(public array $thread, public float $from, public float $noise, public array $ground, public float $start) {}
+    private function __construct(public array $thread, public float $from, public float $noise, public array $ground, public float $start, public bool $isLight) {}
 
     /**
      * @param  float  $reach  across, on both sides of where it should be, mm
@@ -42,9 +48,36 @@ final readonly class RowStrip
         $across = (int) floor(($to - $from) / self::STEP_MM) + 1;
         $start = max(0.0, $between[0] ?? 0.0);
         $along = (int) floor((min($piece->long($side), $between[1] ?? INF) - $start) / self::STEP_MM);
-        if ($across < 15 || $along < 60) {
+        if ($across < self::FEWEST_ACROSS || $along < self::FEWEST_ALONG) {
             return null;
         }
+        return self::laid($piece, $side, fn (float $along): float => $from, 1, $across, $start, $along, $isLine);
+    }
+
+    /**
+     * The cloth beside a row that was followed: from there on, away from its edge or towards it.
+     *
+     * @param  array{float, float}  $between  across, mm from the row; below 0 towards its edge
+     */
+    public static function beside(FoundPiece $piece, string $side, FollowedRow $row, array $between): ?self
+    {
+        [$start, $end] = $row->ends();
+        $towards = $between[1] <=> $between[0];
+        $middle = $row->at(($start + $end) / 2);
+        $room = $towards > 0 ? $piece->deep($side) - $middle : $middle;
+        $across = (int) floor((min(abs($between[1]), $room - self::FREE_MM) - abs($between[0])) / self::STEP_MM) + 1;
+        $along = (int) floor(($end - $start) / self::STEP_MM);
+
+        return $across < self::FEWEST_ACROSS || $along < self::FEWEST_ALONG ? null
+            : self::laid($piece, $side, fn (float $along): float => $row->at($along) + $between[0], $towards, $across, $start, $along, true);
+    }
+
+    /**
+     * @param  callable(float): float  $from  mm from the edge, so far along it
+     * @param  int  $towards  1 away from the edge, −1 towards it
+     */
+    private static function laid(FoundPiece $piece, string $side, callable $from, int $towards, int $across, float $start, int $along, bool $isLine): ?self
+    {
         [$o, $u, $v] = [$piece->place($side, 0.0, 0.0), $piece->place($side, 1.0, 0.0), $piece->place($side, 0.0, 1.0)];
         $u = [$u[0] - $o[0], $u[1] - $o[1]];
         $v = [$v[0] - $o[0], $v[1] - $o[1]];
@@ -52,7 +85,8 @@ final readonly class RowStrip
         $half = (int) round(self::ABOUT_MM / self::STEP_MM);
         for ($i = 0; $i < $along; $i++) {
             $t = $start + ($i + 0.5) * self::STEP_MM;
-            $seen = $piece->picture->line($o[0] + $t * $u[0] + $from * $v[0], $o[1] + $t * $u[1] + $from * $v[1], self::STEP_MM * $v[0], self::STEP_MM * $v[1], $across);
+            $in = $from($t);
+            $seen = $piece->picture->line($o[0] + $t * $u[0] + $in * $v[0], $o[1] + $t * $u[1] + $in * $v[1], $towards * self::STEP_MM * $v[0], $towards * self::STEP_MM * $v[1], $across);
             [$a, $b, $c] = [[], [], []];
             foreach ($seen as $shade) {
                 [$a[], $b[], $c[]] = $shade ?? [0.0, 0.0, 0.0];
@@ -69,7 +103,7 @@ final readonly class RowStrip
         }
         $thread = array_map(fn (array $r): array => array_map(fn (float $a, float $b, float $c): float => $a * $axis[0] + $b * $axis[1] + $c * $axis[2], $r[0], $r[1], $r[2]), $rest);
 
-        return new self($thread, $from, self::spread($thread), $ground, $start);
+        return new self($thread, $from($start), self::spread($thread), $ground, $start, array_sum($axis) > 0.0);
     }
 
     /**

@@ -28,7 +28,7 @@ final readonly class SamplerScan
     /** @param  string  $pieceId  of the sampler: the one in the picture */
     public static function read(LaidFlat|CannotRead $picture, Sampler $sampler, string $pieceId, CameraTrust $trust = new CameraTrust): self
     {
-        $planned = $sampler->pieces[$pieceId];
+        $planned = $sampler->asItLies($pieceId);
         $piece = FoundPiece::in($picture);
         if ($piece instanceof CannotRead) {
             return new self(null, [], $piece);
@@ -51,7 +51,7 @@ final readonly class SamplerScan
     /** @return list<string> pieces of it that a picture tells something of */
     public static function pieces(Sampler $sampler): array
     {
-        return array_values(array_filter(array_keys($sampler->pieces), fn (string $id): bool => self::asked($sampler, $sampler->pieces[$id]) !== []));
+        return array_values(array_filter(array_keys($sampler->pieces), fn (string $id): bool => self::asked($sampler, $sampler->asItLies((string) $id)) !== []));
     }
 
     /** @return list<Row> of a piece, those that a picture tells something of */

@@ -29,6 +29,20 @@ final class Signal
     }
 
     /**
+     * Between two places on the line from one to the next, beyond its ends as at them.
+     *
+     * @param  list<float>  $values
+     */
+    public static function between(array $values, float $at): float
+    {
+        $last = count($values) - 1;
+        $at = max(0.0, min((float) $last, $at));
+        $k = min((int) $at, max(0, $last - 1));
+
+        return $values[$k] + ($at - $k) * (($values[$k + 1] ?? $values[$k]) - $values[$k]);
+    }
+
+    /**
      * @param  list<float>  $values
      * @return list<float> each the mean of itself and so many on both sides
      */

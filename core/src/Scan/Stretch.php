@@ -94,12 +94,32 @@ final readonly class Stretch
         return $upright === $this->isUpright() && abs($across - $this->at) <= self::ON_MM && $along >= $this->from && $along <= $this->to;
     }
 
+    /**
+     * Whether a planned place lies on the edge it is measured from.
+     *
+     * @param  array{float, float}  $place
+     */
+    public function isOnEdge(array $place, Piece $piece): bool
+    {
+        $away = match ($this->side) {
+            'left' => $place[0], 'top' => $place[1], 'right' => $piece->widthMm - $place[0], default => $piece->heightMm - $place[1]
+        };
+
+        return abs($away) <= self::ON_MM;
+    }
+
     /** Whether a picture tells its stitches: forward and nothing else, or a plain zigzag. */
     public function isPlain(): bool
     {
         $kind = $this->row->stitch->kind;
 
         return $this->isZigzag() || ($kind->generator === 'pattern' && array_filter($kind->strokes, fn (array $stroke): bool => $stroke[0] <= 0.0 || $stroke[1] !== 0.0) === []);
+    }
+
+    /** A buttonhole: its middle between both sides is where it lies, and it begins with the first of its thread. */
+    public function isHole(): bool
+    {
+        return $this->row->stitch->kind->generator === 'buttonhole';
     }
 
     public function isZigzag(): bool

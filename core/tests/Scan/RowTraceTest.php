@@ -37,7 +37,7 @@ final class RowTraceTest extends TestCase
             $thread[] = $row;
         }
 
-        return \Closure::bind(fn (): RowStrip => new RowStrip($thread, 5.0, $noise, array_fill(0, count($thread), 0.0), 0.0), null, RowStrip::class)();
+        return \Closure::bind(fn (): RowStrip => new RowStrip($thread, 5.0, $noise, array_fill(0, count($thread), 0.0), 0.0, true), null, RowStrip::class)();
     }
 
     public function test_it_follows_a_row_that_wanders_and_has_gaps(): void

@@ -269,7 +269,7 @@ final class SamplerScanTest extends TestCase
             }
         }
         // Cloth may show between stitches so far apart: how much of it is left to the eye. One bar lies over one side only.
-        self::assertSame(['sides', 'gap', 'bars'], array_keys($scan->rows[2]->readings));
+        self::assertSame(['sides', 'gap', 'edge', 'bars'], array_keys($scan->rows[2]->readings));
         self::assertSame(0.0, $scan->rows[2]->readings['bars'][0]?->value);
         self::assertEqualsWithDelta(2 * 1.64 - 2.38 + 0.48, $scan->rows[2]->readings['gap'][0]?->value, 0.3);
         $bare = self::scan(self::piece(120.0, 80.0), 'buttonhole');
@@ -294,11 +294,96 @@ final class SamplerScanTest extends TestCase
         return [($readings['bars'][0] ?? null)?->value, ($readings['shows'][0] ?? null)?->value];
     }
 
+    /** A hem folded up twice, wrong side up: 18 to 22 mm deep, its row 1 to 4 mm from the inner fold. */
+    private static function hem(float $depth, float $away, float $shade, float $dpi = self::DPI): DrawnPiece
+    {
+        $piece = self::piece(150.0, 150.0);
+        $piece->dpi = $dpi;
+        $piece->folds = $shade === 0.0 ? [] : [['edge' => 'bottom', 'at' => $depth, 'drift' => 0.6, 'shade' => $shade]];
+        $piece->rows[] = ['stitch' => 'straight', 'edge' => 'bottom', 'at' => $depth - $away, 'length' => 3.0, 'width' => 0.0, 'drift' => 0.1, 'wobble' => 0.15, 'from' => 6.0, 'to' => 144.0];
+
+        return $piece;
+    }
+
+    public function test_a_row_beside_a_fold_by_its_shadow_or_its_light(): void
+    {
+        foreach ([[20.0, 2.1, -40.0, self::DPI], [21.4, 3.4, 30.0, 220.0], [18.8, 1.2, -22.0, 130.0]] as $i => [$depth, $away, $shade, $dpi]) {
+            $piece = self::hem($depth, $away, $shade, $dpi);
+            [$piece->cloth, $piece->thread, $piece->lid] = [[[226, 218, 204], [30, 60, 120], [40, 42, 46]], [[60, 58, 66], [240, 238, 230], [235, 235, 235]], [[120, 130, 150], [230, 220, 210], [235, 235, 235]]][$i];
+            $sampler = self::lesson('double-hem')->sampler;
+            $scan = SamplerScan::read(new Sampled(Raster::read($piece->draw(11 + $i)), 25.4 / $dpi), $sampler, 'panel');
+            self::assertNull($scan->cannot);
+            $row = $scan->rows[0];
+            self::assertSame(['distance', 'spread', 'depth'], array_keys($row->readings));
+            $far = [];
+            foreach ([30.0, 60.0, 90.0, 120.0] as $k => $at) {
+                $fold = $depth + 0.6 * ($at / 150.0 - 0.5);
+                $far[] = $fold - $piece->allowance(0, $at);
+                foreach (['distance' => $far[$k], 'depth' => $fold] as $reading => $is) {
+                    $read = $row->readings[$reading][$k];
+                    self::assertNotNull($read);
+                    self::assertEqualsWithDelta($is, $read->value, 0.2, "$reading at $at");
+                    self::assertLessThan(3.0, abs($is - $read->value) / $read->u, "$reading at $at");
+                }
+            }
+            self::assertEqualsWithDelta(max($far) - min($far), $row->readings['spread'][0]?->value, 0.15);
+        }
+    }
+
+    public function test_a_fold_that_is_not_seen_is_not_told_nor_a_stripe_taken_for_it(): void
+    {
+        foreach (['', 'across'] as $stripes) {
+            $piece = self::hem(20.0, 2.0, 0.0);
+            $piece->stripes = $stripes;
+            $row = self::scan($piece, 'double-hem')->rows[0];
+            self::assertSame([], $row->readings, $stripes);
+            self::assertContains($row->cannot, $stripes === '' ? [CannotRead::NoFold] : [CannotRead::NoFold, CannotRead::WhichLine, CannotRead::NoRow, CannotRead::NoStitches]);
+        }
+    }
+
+    public function test_how_a_buttonhole_lies_to_its_edge_and_how_close_the_points_of_its_sides_are(): void
+    {
+        $piece = self::piece(120.0, 80.0);
+        $piece->dpi = 300.0;
+        $sampler = self::lesson('buttonhole')->sampler;
+        $side = fn (float $x, float $wide, float $long, float $from = 28.0, float $to = 49.0): array => ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $x, 'length' => $long, 'width' => $wide, 'drift' => 4.0, 'wobble' => 0.0, 'from' => $from, 'to' => $to];
+        // Two strokes to a point: 20 and 17 in 10 mm. It leans by a millimetre over its length.
+        $piece->rows = [$side(88.4, 2.4, 0.25), $side(91.6, 2.4, 0.294), $side(90.0, 5.6, 0.3, 28.0, 29.6), $side(90.0, 5.6, 0.3, 47.4, 49.0)];
+        $row = SamplerScan::read(new Sampled(Raster::read($piece->draw(3)), 25.4 / 300.0), $sampler, 'scrap')->rows[2];
+        self::assertSame([20.0, 17.0], self::values($row, 'density'));
+        foreach ([28.0, 49.0] as $i => $at) {
+            $read = $row->readings['edge'][$i];
+            $is = 120.0 - 90.0 - 4.0 * ($at / 80.0 - 0.5);
+            self::assertNotNull($read);
+            self::assertEqualsWithDelta($is, $read->value, 0.2);
+            self::assertLessThan(3.0, abs($is - $read->value) / $read->u);
+        }
+        // A coarser picture shows every second one at best.
+        $piece->dpi = 150.0;
+        $coarse = SamplerScan::read(new Sampled(Raster::read($piece->draw(3)), 25.4 / 150.0), $sampler, 'scrap')->rows[2];
+        self::assertArrayNotHasKey('density', $coarse->readings);
+        self::assertArrayHasKey('edge', $coarse->readings);
+    }
+
+    public function test_three_buttonholes_in_a_row(): void
+    {
+        $piece = self::piece(70.0, 140.0);
+        foreach ([[35.3, 15.2], [34.6, 55.9], [35.0, 94.4]] as [$at, $from]) {
+            $side = fn (float $x): array => ['stitch' => 'zigzag', 'edge' => 'left', 'at' => $x, 'length' => 0.25, 'width' => 2.4, 'drift' => 0.0, 'wobble' => 0.0, 'from' => $from, 'to' => $from + 21.0];
+            array_push($piece->rows, $side($at - 1.6), $side($at + 1.6));
+        }
+        $scan = self::scan($piece, 'three-alike');
+        self::assertSame(['first', 'second', 'third', 'row'], array_map(fn (ScannedRow $r): string => $r->row, $scan->rows));
+        self::assertEqualsWithDelta([40.7, 38.5], self::values($scan->rows[3], 'apart'), 0.35);
+        self::assertEqualsWithDelta([35.3, 34.6, 35.0], self::values($scan->rows[3], 'centred'), 0.15);
+    }
+
     public function test_lessons_say_what_a_picture_tells_of_them(): void
     {
         self::assertSame(['a', 'b'], SamplerScan::pieces(self::lesson('guides')->sampler));
         // Folded, drawn up, over an edge, or told by the eye: left to the ruler.
-        foreach (['gathers', 'double-hem', 'edge-finish', 'two-faces', 'curve-and-corner', 'sew-a-button'] as $other) {
+        self::assertSame(['panel'], SamplerScan::pieces(self::lesson('double-hem')->sampler));
+        foreach (['gathers', 'edge-finish', 'two-faces', 'curve-and-corner', 'sew-a-button'] as $other) {
             self::assertSame([], SamplerScan::pieces(self::lesson($other)->sampler), $other);
         }
     }

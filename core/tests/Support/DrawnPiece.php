@@ -68,6 +68,9 @@ final class DrawnPiece
     /** @var list<list<array{float, float}>> ends of thread that hang from the piece or lie on it: from place to place, mm from its upper left corner */
     public array $tails = [];
 
+    /** @var list<array{edge: string, at: float, drift: float, shade: float}> folds that lie on it, with a shadow of half a millimetre beyond them, or above 0 with as much light on them */
+    public array $folds = [];
+
     /** Of each stitch’s length, as a part of it, from one to the next. */
     public float $uneven = 0.04;
 
@@ -111,6 +114,9 @@ final class DrawnPiece
             $h / 2 + $px * ($s * ($x - $this->widthMm / 2) + $c * ($y - $this->heightMm / 2)),
         ];
         $this->layCloth($image, $place, $share, $px);
+        foreach ($this->folds as $fold) {
+            $this->fold($image, $fold, $place, $share, $px);
+        }
         foreach ($this->rows as $i => $row) {
             $this->sew($image, $i, $place, $share, $px);
         }
@@ -180,16 +186,36 @@ final class DrawnPiece
         }
     }
 
-    private function sew(GdImage $image, int $index, callable $place, callable $share, float $px): void
+    /** @param  array{edge: string, at: float, drift: float, shade: float}  $fold */
+    private function fold(GdImage $image, array $fold, callable $place, callable $share, float $px): void
     {
-        $row = $this->rows[$index];
-        $long = $this->long($row['edge']);
-        $at = fn (float $along, float $off): array => match ($row['edge']) {
+        $long = $this->long($fold['edge']);
+        for ($along = 0.5; $along < $long - 1.0; $along += 1.0) {
+            $off = $fold['at'] + $fold['drift'] * ($along / $long - 0.5) + 0.04 * ($share() - 0.5);
+            foreach ($fold['shade'] < 0 ? [[0.25, $fold['shade']], [-0.15, -0.2 * $fold['shade']]] : [[-0.25, $fold['shade']]] as [$aside, $shade]) {
+                imagesetthickness($image, max(1, (int) round(2 * abs($aside) * $px)));
+                $ends = array_map(fn (float $a): array => $this->beside($fold['edge'], $a, $off + $aside, $place), [$along, $along + 1.0]);
+                imageline($image, ...[...array_map(intval(...), $ends[0]), ...array_map(intval(...), $ends[1]), self::colour($image, $this->shade($this->cloth, $shade * (0.8 + 0.4 * $share())))]);
+            }
+        }
+    }
+
+    /** @return array{float, float} */
+    private function beside(string $edge, float $along, float $off, callable $place): array
+    {
+        return match ($edge) {
             'left' => $place($off, $along),
             'right' => $place($this->widthMm - $off, $along),
             'top' => $place($along, $off),
             default => $place($along, $this->heightMm - $off),
         };
+    }
+
+    private function sew(GdImage $image, int $index, callable $place, callable $share, float $px): void
+    {
+        $row = $this->rows[$index];
+        $long = $this->long($row['edge']);
+        $at = fn (float $along, float $off): array => $this->beside($row['edge'], $along, $off, $place);
         $before = null;
         $swing = 1;
         $number = 0;

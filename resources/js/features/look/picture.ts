@@ -124,6 +124,7 @@ export function cannotSay(why: string): string {
         'no-row': t('picture.noRow'),
         'which-line': t('picture.whichLine'),
         'no-stitches': t('picture.noStitches'),
+        'no-fold': t('picture.noFold'),
         'off-piece': t('picture.offPiece'),
     }
     return said[why] ?? t('picture.noRow')
