@@ -51,6 +51,7 @@ final readonly class RowStrip
         if ($across < self::FEWEST_ACROSS || $along < self::FEWEST_ALONG) {
             return null;
         }
+
         return self::laid($piece, $side, fn (float $along): float => $from, 1, $across, $start, $along, $isLine);
     }
 

@@ -11777,9 +11777,9 @@ export interface operations {
                                 /** @description standard uncertainty */
                                 u_mm: number;
                             };
-                            cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "off-piece");
+                            cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "no-fold" | "off-piece");
                         }[];
-                        cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "off-piece");
+                        cannot: null | ("no-piece" | "cut-off" | "several-pieces" | "too-small" | "blurred" | "no-card" | "several-cards" | "mirrored" | "shadow" | "too-steep" | "not-flat" | "other-piece" | "upside-down" | "no-row" | "which-line" | "no-stitches" | "no-fold" | "off-piece");
                     };
                 };
             };
