@@ -249,4 +249,14 @@ final class SamplerTest extends TestCase
             self::assertStringNotContainsString('mm', $e->getMessage());
         }
     }
+
+    public function test_a_piece_lies_as_long_as_its_outer_fold_leaves_it(): void
+    {
+        // 180 mm long, folded up by 10 and by 20: 150 are left, whatever lies on the hem.
+        $hem = Fixtures::bundle()->lesson('double-hem')->sampler->asItLies('panel');
+        self::assertSame([150.0, 150.0], [$hem->widthMm, $hem->heightMm]);
+        // Chalk is no fold, and without one a piece lies as it was cut.
+        $strip = Fixtures::bundle()->lesson('gathers')->sampler->asItLies('strip');
+        self::assertSame([300.0, 60.0], [$strip->widthMm, $strip->heightMm]);
+    }
 }
