@@ -30,7 +30,8 @@ final readonly class FoldBeside
     /** It is rounded, and its shadow lies beside it: where it is, by what is seen of it, mm. */
     private const SHADOW_MM = 0.12;
 
-    private function __construct(private FoundPiece $piece, private RowStrip $strip, private RowTrace $trace) {}
+    /** @param  bool  $isInwards  further from the edge than the row is */
+    private function __construct(private FoundPiece $piece, private RowStrip $strip, private RowTrace $trace, public bool $isInwards) {}
 
     /** @param  bool  $isInwards  further from the edge than the row is */
     public static function find(FoundPiece $piece, string $side, FollowedRow $row, bool $isInwards): ?self
@@ -38,7 +39,7 @@ final readonly class FoldBeside
         $strip = RowStrip::beside($piece, $side, $row, $isInwards ? [self::NEAREST_MM, self::FURTHEST_MM] : [-self::NEAREST_MM, -self::FURTHEST_MM]);
         $trace = $strip === null ? null : RowTrace::find($strip, 0.0);
 
-        return $strip !== null && $trace instanceof RowTrace ? new self($piece, $strip, $trace) : null;
+        return $strip !== null && $trace instanceof RowTrace ? new self($piece, $strip, $trace, $isInwards) : null;
     }
 
     /**
@@ -47,22 +48,16 @@ final readonly class FoldBeside
      */
     public function at(float $along): ?Reading
     {
-        $near = array_values(array_filter($this->trace->away, fn (int $b): bool => abs($this->strip->start + ($b + 0.5) * RowTrace::BAND * RowStrip::STEP_MM - $along) <= self::MARK_MM, ARRAY_FILTER_USE_KEY));
-        $n = count($near);
-        if ($n < 2) {
-            return null;
-        }
-        $mean = array_sum($near) / $n;
+        $about = $this->trace->about(($along - $this->strip->start) / RowStrip::STEP_MM, self::MARK_MM / RowStrip::STEP_MM);
         // Its shadow falls beyond it, and light is seen on it: the fold is where the one begins or the other ends. What does not
         // end towards the row is the row’s own thread.
         [$towards, $beyond] = [$this->flank($along, -1), $this->flank($along, 1)];
-        if ($towards === null || $beyond === null) {
+        if ($about === null || $towards === null || $beyond === null) {
             return null;
         }
         $edge = $this->strip->isLight ? $beyond : $towards;
-        $spread = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1));
 
-        return Reading::combined(self::NEAREST_MM + ($mean + $edge) * RowStrip::STEP_MM, self::SHADOW_MM, $this->piece->mm / sqrt(12), $spread * RowStrip::STEP_MM / sqrt($n));
+        return Reading::combined(self::NEAREST_MM + ($about[0] + $edge) * RowStrip::STEP_MM, self::SHADOW_MM, $this->piece->mm / sqrt(12), $about[1] * RowStrip::STEP_MM);
     }
 
     /**

@@ -108,16 +108,14 @@ final readonly class ReadRow
         $marks = $marks === [] ? array_map(fn (int $i): float => $long * ($i + 0.5) / self::MARKS, range(0, self::MARKS - 1)) : $marks;
         $found = [];
         foreach ($marks as $at) {
-            $near = array_values(array_filter($trace->away, fn (int $b): bool => abs($strip->start + ($b + 0.5) * RowTrace::BAND * RowStrip::STEP_MM - $at) <= self::MARK_MM, ARRAY_FILTER_USE_KEY));
-            if ($at < 0 || $at > $long || count($near) < 2) {
+            $about = $trace->about(($at - $strip->start) / RowStrip::STEP_MM, self::MARK_MM / RowStrip::STEP_MM);
+            if ($at < 0 || $at > $long || $about === null) {
                 continue;
             }
-            $n = count($near);
-            $mean = array_sum($near) / $n;
-            $spread = sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1));
+            [$mean, $u] = $about;
             [$bend, $unsure] = $piece->bendAt($side, $at);
             $away = $strip->from + $mean * RowStrip::STEP_MM - $bend;
-            $seen = Reading::combined($away, $piece->picture->placeU(), $piece->mm / sqrt(12), $unsure, $spread * RowStrip::STEP_MM / sqrt($n));
+            $seen = Reading::combined($away, $piece->picture->placeU(), $piece->mm / sqrt(12), $unsure, $u * RowStrip::STEP_MM);
             // A print that nobody checked makes far places unsure, not unseen.
             $seen->u > self::MOST_UNSURE_MM || $found[] = [$at, Reading::combined($away, $seen->u, $piece->picture->scaleU() * $away)];
         }

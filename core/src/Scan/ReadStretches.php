@@ -323,10 +323,10 @@ final readonly class ReadStretches
     /** How far from the edge of a row the fold beside it lies, mm. */
     private function fold(int $k, float $along, Reading $row): ?Reading
     {
-        $beside = ($this->folds[$k] ?? null)?->at($along);
-        $far = array_filter(PlannedFold::of($this->sampler, $this->planned, $this->all), fn (PlannedFold $f): bool => $f->beside === $k && $f->isInwards) !== [];
+        $fold = $this->folds[$k] ?? null;
+        $beside = $fold?->at($along);
 
-        return $beside === null ? null : Reading::combined($row->value + ($far ? $beside->value : -$beside->value), $beside->u, $row->u);
+        return $fold === null || $beside === null ? null : Reading::combined($row->value + ($fold->isInwards ? 1 : -1) * $beside->value, $beside->u, $row->u);
     }
 
     /**

@@ -101,6 +101,25 @@ final readonly class RowTrace
         return $before[1] + ($after[1] - $before[1]) * ($b - $before[0]) / ($after[0] - $before[0]);
     }
 
+    /**
+     * Where it is about a place, and how sure that is by how far its bands part.
+     *
+     * @param  float  $along  steps
+     * @param  float  $reach  steps on both sides of that
+     * @return array{float, float}|null steps across, and the standard uncertainty of their mean; null where it is hardly seen
+     */
+    public function about(float $along, float $reach): ?array
+    {
+        $near = array_values(array_filter($this->away, fn (int $b): bool => abs(($b + 0.5) * self::BAND - $along) <= $reach, ARRAY_FILTER_USE_KEY));
+        $n = count($near);
+        if ($n < 2) {
+            return null;
+        }
+        $mean = array_sum($near) / $n;
+
+        return [$mean, sqrt(array_sum(array_map(fn (float $v): float => ($v - $mean) ** 2, $near)) / ($n - 1) / $n)];
+    }
+
     /** @return list<list<float>> thread at each place across, by band */
     private static function bands(RowStrip $strip): array
     {
