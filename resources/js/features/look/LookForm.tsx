@@ -176,10 +176,13 @@ export function LookForm({ id, look, unit, replaces, known, sewn, onSewn, onKept
                     {look.earlier[0] !== undefined && <>{t('look.before', { text: look.earlier[0].text })} · </>}
                     <Link to={`/samplers/${lesson.id}`}>{t('look.theWholeLesson')}</Link>
                     {lesson.buttonhole && (
-                        <Link
-                            to={`/workshop/buttonhole?${new URLSearchParams({ class: id, student: look.student, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
-                            {t('look.buttonholeActByAct')}
-                        </Link>
+                        <>
+                            {' · '}
+                            <Link
+                                to={`/workshop/buttonhole?${new URLSearchParams({ class: id, student: look.student, ...(look.machine === null ? {} : { machine: look.machine }) }).toString()}`}>
+                                {t('look.buttonholeActByAct')}
+                            </Link>
+                        </>
                     )}
                 </p>
             </section>
