@@ -11,6 +11,9 @@ namespace OpenSeam\Core\Measure;
  */
 final class RulerLimit
 {
+    /** Its limit said beside a length, with its unit or in that of the length; nothing yet is a beginning. */
+    private const SAID = '/±\s*(\d{0,3}(?:[.,]\d{1,6})?)\s*(mm|in|″|")?$/iu';
+
     /** Whole millimetres: half of one, and the laying. */
     private const WHOLE_MM = 0.7;
 
@@ -31,6 +34,12 @@ final class RulerLimit
         return $limits === [] ? null : min($limits);
     }
 
+    /** What stands behind ± is no number: neither a limit nor the beginning of one. */
+    public static function isUnreadable(string $typed): bool
+    {
+        return str_contains($typed, '±') && preg_match(self::SAID, trim($typed)) !== 1;
+    }
+
     private static function isInches(string $typed, Unit $unit): bool
     {
         return preg_match('/(mm|cm)$/i', $typed) !== 1 && ($unit === Unit::Inch || preg_match('/(in\.?|inch|inches|"|″|”)$/iu', $typed) === 1);
@@ -41,7 +50,7 @@ final class RulerLimit
         $value = trim((string) preg_replace('/±.*$/u', '', $typed));
         $inches = self::isInches($value, $unit);
         // Said beside it, as a picture does: 15.93 ±0.12; in the unit of the length unless it says its own.
-        if (preg_match('/±\s*(\d{0,3}(?:[.,]\d{1,6})?)\s*(mm|in|″|")?$/iu', $typed, $m) === 1 && $m[1] !== '') {
+        if (preg_match(self::SAID, $typed, $m) === 1 && $m[1] !== '') {
             $said = self::isInches($m[2] ?? '', $inches ? Unit::Inch : Unit::Millimetre) ? Length::MM_PER_INCH : 1.0;
 
             return max(0.01, (float) str_replace(',', '.', $m[1]) * $said);

@@ -165,6 +165,7 @@ final readonly class Readings
     private static function length(Field $field, string $text, mixed $typed, Unit $unit, string $at): float
     {
         // How closely it was read is kept beside it.
+        RulerLimit::isUnreadable($text) && throw InputError::at($at, $typed, sprintf('“%s” says no number behind ±: type how closely it was read, such as ±%s.', $text, $unit === Unit::Inch ? '0.01' : '0.1'));
         $text = trim((string) preg_replace('/±.*$/u', '', $text));
         $negative = $field->min < 0 && preg_match('/^([-−+])\s*(.*)$/u', $text, $m) === 1;
         try {

@@ -259,4 +259,21 @@ final class SamplerTest extends TestCase
         $strip = Fixtures::bundle()->lesson('gathers')->sampler->asItLies('strip');
         self::assertSame([300.0, 60.0], [$strip->widthMm, $strip->heightMm]);
     }
+
+    public function test_what_stands_behind_the_limit_of_a_length_is_read_or_refused(): void
+    {
+        $sampler = Fixtures::bundle()->lesson('double-hem')->sampler;
+        foreach (['2.34 ±0.23', '2.34 ±0,2 mm', '2.34 ±', '2.34'] as $good) {
+            self::assertSame(2.34, Readings::typed($sampler, ['hem.distance' => [$good]], Unit::Millimetre)->values['hem.distance'][0]);
+        }
+        foreach (['2.34 ±0.23abc', '2.34 ±abc', '2.34 ±0.1 ±0.2x', '2.34 ±-1'] as $nonsense) {
+            try {
+                Readings::typed($sampler, ['hem.distance' => [$nonsense]], Unit::Millimetre);
+                self::fail("$nonsense was read.");
+            } catch (InputError $e) {
+                self::assertSame('readings.hem.distance[0]', $e->field);
+                self::assertStringContainsString('behind ±', $e->getMessage());
+            }
+        }
+    }
 }
